@@ -1,0 +1,16 @@
+const CODES = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOENT', '57P01', '57P02', '57P03', '53300']);
+
+/** Whether an error means that PostgreSQL cannot be reached now, and not that a query was wrong. */
+export function isDatabaseAway(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const { code, cause, errors, driverError } = error as Error & {
+    code?: string;
+    cause?: unknown;
+    errors?: unknown[];
+    driverError?: unknown;
+  };
+  if (code && (CODES.has(code) || code.startsWith('08'))) return true;
+  if (/Connection terminated|Client has encountered a connection error|timeout exceeded when trying to connect|not queryable|Driver not Connected/i.test(error.message))
+    return true;
+  return [cause, driverError, ...(errors ?? [])].some((inner) => inner !== error && isDatabaseAway(inner));
+}

@@ -1,0 +1,54 @@
+import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
+import fp from 'fastify-plugin';
+import { isDatabaseAway } from './database/away.ts';
+
+/** Every error that the API answers with, by code. */
+const CODES = {
+  BAD_REQUEST: 400,
+  NOT_FOUND: 404,
+  TOO_LARGE: 413,
+  WRONG_MEDIA_TYPE: 415,
+  REVISION_AHEAD: 409,
+  DATABASE_AWAY: 503,
+  INTERNAL: 500,
+} as const;
+
+export type ErrorCode = keyof typeof CODES;
+
+/** An error with an answer: what is wrong, and where in the request (`path`, empty for the whole of it). */
+export class ApiError extends Error {
+  override name = 'ApiError';
+  readonly code: ErrorCode;
+  readonly path: string;
+  constructor(code: ErrorCode, message: string, path = '') {
+    super(message);
+    this.code = code;
+    this.path = path;
+  }
+}
+
+function toApiError(error: FastifyError | ApiError): ApiError {
+  if (error instanceof ApiError) return error;
+  if (isDatabaseAway(error)) return new ApiError('DATABASE_AWAY', 'The database does not answer. Try again shortly.');
+  const status = error.statusCode ?? 500;
+  if (status === 413) return new ApiError('TOO_LARGE', 'The request is larger than this server accepts (2 MB).');
+  if (status === 415) return new ApiError('WRONG_MEDIA_TYPE', 'Send JSON, as application/json.');
+  if (status === 404) return new ApiError('NOT_FOUND', 'There is nothing at this address.');
+  if (status >= 400 && status < 500) return new ApiError('BAD_REQUEST', error.message);
+  return new ApiError('INTERNAL', 'Something went wrong in the server. It has been logged.');
+}
+
+function send(reply: FastifyReply, { code, message, path }: ApiError) {
+  return reply.code(CODES[code]).send({ error: { code, message, path } });
+}
+
+/** Answers every error in the one form `{ error: { code, message, path } }`. */
+export const errors = fp(async (app: FastifyInstance) => {
+  app.setErrorHandler<FastifyError | ApiError>((error, request, reply) => {
+    const answer = toApiError(error);
+    if (answer.code === 'INTERNAL') request.log.error(error);
+    return send(reply, answer);
+  });
+});
+
+export { send as sendError };

@@ -1,0 +1,110 @@
+import {
+  converter,
+  modeA98,
+  modeHsl,
+  modeHsv,
+  modeHwb,
+  modeLab,
+  modeLch,
+  modeLrgb,
+  modeOklab,
+  modeOklch,
+  modeP3,
+  modeProphoto,
+  modeRec2020,
+  modeRgb,
+  modeXyz50,
+  modeXyz65,
+  useMode,
+} from 'culori/fn';
+import { type Channel, type Color, SPACES, type SpaceId } from './spaces.ts';
+
+// The colour library is registered once, here; nothing outside color/ sees its objects.
+for (const mode of [
+  modeRgb,
+  modeLrgb,
+  modeHsl,
+  modeHsv,
+  modeHwb,
+  modeLab,
+  modeLch,
+  modeOklab,
+  modeOklch,
+  modeP3,
+  modeA98,
+  modeProphoto,
+  modeRec2020,
+  modeXyz50,
+  modeXyz65,
+])
+  // biome-ignore lint/correctness/useHookAtTopLevel: a registration call of the colour library, no hook
+  useMode(mode as never);
+
+export type LibraryColor = { mode: string; alpha?: number } & Record<string, number | string | undefined>;
+
+const BY_MODE = new Map(Object.values(SPACES).map((space) => [space.mode, space.id]));
+const converters = new Map<SpaceId, (c: LibraryColor) => LibraryColor>();
+
+function converterTo(space: SpaceId) {
+  let convertTo = converters.get(space);
+  if (!convertTo) {
+    convertTo = converter(SPACES[space].mode as 'rgb') as unknown as (c: LibraryColor) => LibraryColor;
+    converters.set(space, convertTo);
+  }
+  return convertTo;
+}
+
+/** Our colour as the library's; `none` becomes undefined. */
+export function toLibrary(c: Color): LibraryColor {
+  const { mode, keys, scale } = SPACES[c.space];
+  const out: LibraryColor = { mode };
+  for (let i = 0; i < 3; i++) {
+    const value = c.coords[i];
+    out[keys[i]!] = value === null || value === undefined ? undefined : value / scale[i]!;
+  }
+  if (c.alpha !== 1) out.alpha = c.alpha ?? 0;
+  return out;
+}
+
+/** The library's colour as ours, in the space of its mode. */
+export function fromLibrary(c: LibraryColor): Color {
+  const id = BY_MODE.get(c.mode);
+  if (!id) throw new TypeError(`The colour library returned an unknown mode: ${c.mode}`);
+  const { keys, scale } = SPACES[id];
+  const read = (i: 0 | 1 | 2): Channel => {
+    const value = c[keys[i]] as number | undefined;
+    return value === undefined || Number.isNaN(value) ? null : value * scale[i];
+  };
+  return { space: id, coords: [read(0), read(1), read(2)], alpha: c.alpha ?? 1 };
+}
+
+const HUE_AT: Partial<Record<SpaceId, number>> = { hsl: 0, hwb: 0, hsv: 0, lch: 2, oklch: 2 };
+const ACHROMATIC: Partial<Record<SpaceId, [number, number]>> = { lch: [1, 0.0015], oklch: [1, 0.000004] };
+
+/**
+ * Converts a colour to another space, as CSS Color 4 §10 has it: a missing channel counts as 0, and a hue
+ * that has no power in the result (a grey) is missing. Nothing is clipped: coordinates outside the range
+ * mean a colour outside the gamut. Converting to the colour's own space returns it unchanged.
+ *
+ * @example convert(parse('#0b6e75'), 'oklch') // { space: 'oklch', coords: [0.49…, 0.08…, 203…], alpha: 1 }
+ */
+export function convert(c: Color, space: SpaceId): Color {
+  if (c.space === space) return c;
+  const zeroed: Color = {
+    space: c.space,
+    coords: [c.coords[0] ?? 0, c.coords[1] ?? 0, c.coords[2] ?? 0],
+    alpha: c.alpha ?? 0,
+  };
+  const out = fromLibrary(converterTo(space)(toLibrary(zeroed)));
+  const coords: [Channel, Channel, Channel] = [...out.coords];
+  const hue = HUE_AT[space];
+  for (let i = 0; i < 3; i++) if (coords[i] === null && i !== hue) coords[i] = 0;
+  const powerless = ACHROMATIC[space];
+  if (hue !== undefined && powerless && (coords[powerless[0]] ?? 0) < powerless[1]) coords[hue] = null;
+  return { space, coords, alpha: c.alpha };
+}
+
+/** The three coordinates as plain numbers; missing channels are 0. */
+export function numbers(c: Color): [number, number, number] {
+  return [c.coords[0] ?? 0, c.coords[1] ?? 0, c.coords[2] ?? 0];
+}

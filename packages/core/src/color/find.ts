@@ -1,0 +1,186 @@
+import { corrections, nearNames } from './corrections.ts';
+import { deltaEOk } from './difference.ts';
+import { NAMED_COLORS, parseColor, readColor } from './parse.ts';
+import type { Color } from './spaces.ts';
+import { canonical } from './write.ts';
+
+/** A colour found in a text. */
+export interface FoundColor {
+  /** Canonical spelling, see `canonical`. */
+  readonly color: string;
+  /** The spellings it was found in, in order of first appearance. */
+  readonly spellings: readonly string[];
+  readonly count: number;
+  /** Offset of the first appearance, in UTF-16 units, and its line, from 1. */
+  readonly index: number;
+  readonly line: number;
+}
+
+/** Something in a text that looks like a colour code and is none. */
+export interface NearCode {
+  readonly text: string;
+  readonly index: number;
+  readonly line: number;
+  readonly reason: string;
+  /** Valid colours that may have been meant, likeliest first. */
+  readonly corrections: readonly string[];
+}
+
+export interface FindResult {
+  readonly found: readonly FoundColor[];
+  readonly near: readonly NearCode[];
+}
+
+const NAMED = new Set([...NAMED_COLORS, 'transparent']);
+const FUNCTIONS = 'rgba?|hsla?|hwb|oklab|oklch|lab|lch|color';
+// One pass: colour functions, anything after a #, bare hex of a usual length, words. Each is judged below.
+const TOKEN = new RegExp(
+  `\\b(?<fn>${FUNCTIONS})(?:\\((?<args>[^()]{0,160}(?:\\([^()]{0,80}\\)[^()]{0,80}){0,4})\\)|\\((?<open>[\\s\\d.,%/-]{3,60}))|#(?<hash>[\\w]+)|(?<word>[A-Za-z0-9]+)`,
+  'gi',
+);
+const STUCK_BEFORE = /[\w\-.$%@&+/=\\]/;
+const STUCK_AFTER = /[\w\-(=\\]/;
+const HINT = /(?:hex|colou?rs?|codes?|rgb)\W{0,3}$/i;
+const COLOR_PROPERTY = /(?:^|[;{\s])(?:[\w-]*color|fill|stroke)\s*:\s*$/i;
+const KEYWORDS = new Set([
+  ...['inherit', 'initial', 'unset', 'revert', 'none', 'auto', 'currentcolor', 'transparent'],
+  ...['canvas', 'canvastext', 'linktext', 'buttonface', 'buttontext', 'field', 'fieldtext', 'highlight'],
+  ...['highlighttext', 'graytext', 'mark', 'marktext', 'accentcolor', 'visitedtext', 'activetext', 'context'],
+]);
+
+/** In a style sheet, bare words and numbers count only inside the value of a declaration. */
+function isStyleSheet(text: string): boolean {
+  const sample = text.slice(0, 200_000);
+  return (sample.match(/[\w-]+\s*:\s*[^;{}\n]+[;}]/g)?.length ?? 0) >= 3 && sample.includes('{');
+}
+
+function inDeclarationValue(text: string, index: number): boolean {
+  for (let i = index - 1, stop = Math.max(0, index - 400); i >= stop; i--) {
+    const ch = text[i];
+    if (ch === ':') return true;
+    if (ch === ';' || ch === '{' || ch === '}') return false;
+  }
+  return false;
+}
+
+/** After `#name` in a selector comes a block, a combinator or a pseudo-class, and before it no colon. */
+function isSelector(text: string, index: number, end: number): boolean {
+  if (inDeclarationValue(text, index)) return false;
+  return /^[\w\s#.,:>+~[\]="'()-]{0,120}\{/.test(text.slice(end, end + 124));
+}
+
+function bareHexCounts(word: string, before: string): boolean {
+  if (HINT.test(before)) return true;
+  const digit = /\d/.test(word);
+  const letter = /[a-f]/i.test(word);
+  if (word.length >= 6) return (digit && letter && !/^\d+e\d+$/i.test(word)) || (letter && word === word.toUpperCase());
+  return digit && letter && !/^\d*[ed]\d*$/i.test(word) && word.length === 3;
+}
+
+/**
+ * Finds every CSS colour in any text (an e-mail, a style sheet), and everything that looks like a colour code
+ * and is none. Colours are merged by value and listed in order of first appearance. Values that depend on
+ * variables (`rgba(var(--x), 1)`) are passed over. Time is linear in the length of the text.
+ */
+export function findColors(text: string): FindResult {
+  const found = new Map<string, { color: string; spellings: string[]; count: number; index: number; line: number }>();
+  const near = new Map<string, NearCode>();
+  const sheet = isStyleSheet(text);
+  let line = 1;
+  let counted = 0;
+  const lineAt = (index: number) => {
+    for (; counted < index; counted++) if (text.charCodeAt(counted) === 10) line++;
+    return line;
+  };
+  const take = (spelling: string, value: Color, index: number) => {
+    const key = canonical(value);
+    const known = found.get(key);
+    if (known) {
+      known.count++;
+      if (!known.spellings.includes(spelling)) known.spellings.push(spelling);
+    } else found.set(key, { color: key, spellings: [spelling], count: 1, index, line: lineAt(index) });
+  };
+  const doubt = (spelling: string, reason: string, index: number, proposals = corrections(spelling)) => {
+    if (!near.has(spelling))
+      near.set(spelling, { text: spelling, index, line: lineAt(index), reason, corrections: proposals });
+  };
+
+  for (const match of text.matchAll(TOKEN)) {
+    const { fn, args, open, hash, word } = match.groups as Record<string, string | undefined>;
+    const index = match.index;
+    const end = index + match[0].length;
+    const before = text[index - 1] ?? '';
+    const after = text[end] ?? '';
+    if (fn !== undefined) {
+      if (/[\w-]/.test(before)) continue;
+      if (args === undefined) {
+        if (/\d/.test(open!)) doubt(match[0].trim(), 'The closing bracket is missing.', index);
+        continue;
+      }
+      if (/\b(var|calc|env|attr|from|theme)\b|[$@{]/i.test(args)) continue;
+      const result = parseColor(match[0]);
+      if (result.ok) take(match[0], result.color, index);
+      else if (/\d/.test(args)) doubt(match[0], result.reason, index);
+    } else if (hash !== undefined) {
+      if (/[\w&/=]/.test(before) || text.slice(Math.max(0, index - 5), index).match(/url\(["']?$/i)) continue;
+      if (sheet && isSelector(text, index, end)) continue;
+      if (after === '-' && /[\w]/.test(text[end + 1] ?? '')) continue;
+      const result = parseColor(match[0]);
+      if (result.ok) take(match[0], result.color, index);
+      else if (hash.length <= 10 && looksLikeHex(hash)) doubt(match[0], result.reason, index);
+    } else if (word !== undefined) {
+      if (STUCK_BEFORE.test(before) || before === '#' || STUCK_AFTER.test(after)) continue;
+      if (/[.,]/.test(after) && /\d/.test(text[end + 1] ?? '')) continue;
+      const lower = word.toLowerCase();
+      if (sheet && !inDeclarationValue(text, index)) continue;
+      if (NAMED.has(lower)) {
+        take(word, readColor(lower), index);
+        continue;
+      }
+      const context = text.slice(Math.max(0, index - 40), index);
+      if (/^([0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8})$/i.test(word)) {
+        if (!sheet && bareHexCounts(word, context.slice(-14))) take(word, readColor(lower), index);
+      } else if (/^[a-z]{3,20}$/i.test(word) && COLOR_PROPERTY.test(context) && !KEYWORDS.has(lower)) {
+        const names = nearNames(word);
+        if (names.length) doubt(word, `CSS knows no colour named "${word}".`, index, names.slice(0, 5));
+      }
+    }
+  }
+  return { found: [...found.values()], near: [...near.values()] };
+}
+
+/** Mostly hex digits and lookalikes, so that an anchor or a ticket name is not reported. */
+function looksLikeHex(text: string): boolean {
+  const hex = text.match(/[0-9a-f]/gi)?.length ?? 0;
+  const odd = text.length - hex;
+  if (!/^[0-9a-foliqszgt]+$/i.test(text)) return false;
+  return /^[0-9a-f]+$/i.test(text) ? text.length > 1 && (/\d/.test(text) || text === text.toUpperCase()) : odd <= 2 && /\d/.test(text);
+}
+
+/** Near-twins merged: the more frequent keeps its colour and takes over the spellings and counts of the others. */
+export interface MergedColor extends FoundColor {
+  /** Canonical spellings of the colours that were merged into this one. */
+  readonly twins: readonly string[];
+}
+
+/**
+ * Merges colours closer than `threshold` (ΔE OK; 0.02 is just noticeable) into the most frequent of them.
+ * Translucent colours are merged only with equal alpha. Order of first appearance is kept.
+ */
+export function mergeTwins(found: readonly FoundColor[], threshold = 0.02): MergedColor[] {
+  const byCount = [...found].sort((a, b) => b.count - a.count || a.index - b.index);
+  const kept: { color: Color; merged: MergedColor }[] = [];
+  for (const item of byCount) {
+    const c = readColor(item.color);
+    const host = kept.find((k) => k.color.alpha === c.alpha && deltaEOk(k.color, c) < threshold);
+    if (host)
+      host.merged = {
+        ...host.merged,
+        spellings: [...host.merged.spellings, ...item.spellings],
+        count: host.merged.count + item.count,
+        twins: [...host.merged.twins, item.color],
+      };
+    else kept.push({ color: c, merged: { ...item, twins: [] } });
+  }
+  return kept.map((k) => k.merged).sort((a, b) => a.index - b.index);
+}

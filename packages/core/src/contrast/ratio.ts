@@ -1,0 +1,56 @@
+import { linearize, LINEAR_8BIT, luminanceOfLinear } from '../color/kernel.ts';
+
+/** sRGB channels 0–255 (fractions allowed) and alpha 0–1. */
+export interface Rgba {
+  readonly r: number;
+  readonly g: number;
+  readonly b: number;
+  readonly alpha: number;
+}
+
+const linear = (v: number) => (Number.isInteger(v) && v >= 0 && v <= 255 ? LINEAR_8BIT[v]! : linearize(v / 255));
+
+/** WCAG 2.2 relative luminance of an opaque sRGB colour (channels 0–255), 0–1. Alpha is not looked at. */
+export function luminance(c: Rgba): number {
+  return luminanceOfLinear(linear(c.r), linear(c.g), linear(c.b));
+}
+
+/** WCAG 2.2 contrast ratio of two relative luminances, 1–21, in either order. */
+export function ratioOfLuminances(a: number, b: number): number {
+  return a > b ? (a + 0.05) / (b + 0.05) : (b + 0.05) / (a + 0.05);
+}
+
+/** WCAG 2.2 contrast ratio of two opaque colours, 1–21, in either order. */
+export function contrastRatio(a: Rgba, b: Rgba): number {
+  return ratioOfLuminances(luminance(a), luminance(b));
+}
+
+/**
+ * A ratio as it is shown: two decimals, cut and never rounded up, so that 4.499 reads "4.49".
+ * The cut allows for the last bit of a float: 3 exactly is "3.00" even as 2.9999999999999996.
+ */
+export function formatRatio(ratio: number): string {
+  return (Math.floor(ratio * 100 + 1e-9) / 100).toFixed(2);
+}
+
+/**
+ * Whether a ratio reaches what is required. Never rounded up, as {@link formatRatio}.
+ */
+export function reaches(ratio: number, required: number): boolean {
+  return ratio >= required - 1e-12;
+}
+
+/**
+ * Source-over compositing of a translucent colour on an opaque one, per channel in encoded sRGB, as browsers
+ * paint (CSS Color 4 §11, Compositing 1). The result is opaque and not rounded to 8 bits.
+ */
+export function composite(over: Rgba, beneath: Rgba): Rgba {
+  if (over.alpha >= 1) return over;
+  const mix = (o: number, u: number) => o * over.alpha + u * (1 - over.alpha);
+  return { r: mix(over.r, beneath.r), g: mix(over.g, beneath.g), b: mix(over.b, beneath.b), alpha: 1 };
+}
+
+/** Composites a stack, last painted first, over an opaque colour at the bottom. */
+export function compositeStack(layers: readonly Rgba[], bottom: Rgba): Rgba {
+  return layers.reduceRight((beneath, layer) => composite(layer, beneath), bottom);
+}

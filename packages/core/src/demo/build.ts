@@ -1,0 +1,42 @@
+import type { Target } from '../contrast/targets.ts';
+import { USUAL_GROWTH } from '../family/growth.ts';
+import { type Family, type Link, type Pair, type Role, slug } from '../system/document.ts';
+
+/** Short ways to write a demo document by hand. Ids are the slugs of the names, so that they never change. */
+
+export function family(name: string, base: string, growth: Partial<Family['growth']> = {}): Family {
+  return { id: slug(name), name, base, growth: { ...USUAL_GROWTH, ...growth }, handSet: {} };
+}
+
+/** `Deepwater 700` is a shade, `text/main` a role, `#fff` a colour; `… @ 40` lays 40 % opacity over it. */
+export function link(text: string): Link {
+  const [target, opacity] = text.split(' @ ');
+  const under = opacity === undefined ? {} : { opacity: Number(opacity) / 100 };
+  if (target!.startsWith('#')) return { to: 'color', color: target!, ...under };
+  if (target!.includes('/')) return { to: 'role', role: slug(target!), ...under };
+  const [name, shade] = target!.split(' ');
+  return { to: 'shade', family: slug(name!), shade: shade!, ...under };
+}
+
+/** One role with its link in each of the themes, in order. */
+export function role(themes: readonly string[], path: string, ...links: readonly string[]): Role {
+  return {
+    id: slug(path),
+    path,
+    links: Object.fromEntries(themes.map((theme, i) => [theme, link(links[i]!)])),
+  };
+}
+
+const SIZES = { body: 16, large: 28, graphics: 16 };
+
+export function pair(foreground: string, background: string, target: Target, weight = 400): Pair {
+  const ids = [slug(foreground), slug(background)] as const;
+  return {
+    id: `${ids[0]}-on-${ids[1]}`.slice(0, 40),
+    foreground: ids[0],
+    background: ids[1],
+    target,
+    size: SIZES[target.content],
+    weight,
+  };
+}

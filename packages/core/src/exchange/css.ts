@@ -1,0 +1,122 @@
+import { type Link, type ProjectDocument, slug } from '../system/document.ts';
+import type { Painted } from '../system/painted.ts';
+import type { ResolvedGradient, ResolvedTheme, System } from '../system/resolve.ts';
+
+/** The custom property names of everything in a document, each unique. */
+export interface CssNames {
+  readonly shade: (family: string, label: string) => string;
+  readonly role: (id: string) => string;
+  readonly gradient: (id: string) => string;
+  /** Value of the `data-theme` attribute. */
+  readonly theme: (id: string) => string;
+}
+
+/**
+ * Names for a document: `--deepwater-500`, `--text-main`, `--gradient-first-light`. Where two would be the
+ * same, the later one gets a number. Roles come first, since they are what pages use.
+ */
+export function cssNames(doc: ProjectDocument): CssNames {
+  const taken = new Set<string>();
+  const unique = (wanted: string) => {
+    let name = wanted;
+    for (let n = 2; taken.has(name); n++) name = `${wanted}-${n}`;
+    taken.add(name);
+    return name;
+  };
+  const roles = new Map(doc.roles.map((role) => [role.id, unique(`--${slug(role.path)}`)]));
+  const shades = new Map<string, string>();
+  for (const family of doc.families)
+    for (const label of family.growth.labels)
+      shades.set(`${family.id} ${label}`, unique(`--${slug(family.name)}-${slug(label) || 'shade'}`));
+  const gradients = new Map(doc.gradients.map((g) => [g.id, unique(`--gradient-${slug(g.name)}`)]));
+  const themes = new Map(doc.themes.map((theme) => [theme.id, slug(theme.name)]));
+  const missing = '--missing';
+  return {
+    shade: (family, label) => shades.get(`${family} ${label}`) ?? missing,
+    role: (id) => roles.get(id) ?? missing,
+    gradient: (id) => gradients.get(id) ?? missing,
+    theme: (id) => themes.get(id) ?? 'missing',
+  };
+}
+
+const percent = (n: number) => `${Math.round(n * 1e4) / 1e4}%`;
+
+function linkValue(link: Link, names: CssNames): string {
+  const target =
+    link.to === 'shade'
+      ? `var(${names.shade(link.family, link.shade)})`
+      : link.to === 'role'
+        ? `var(${names.role(link.role)})`
+        : link.color;
+  const opacity = link.opacity ?? 1;
+  return opacity === 1 ? target : `color-mix(in srgb, ${target} ${percent(opacity * 100)}, transparent)`;
+}
+
+function gradientText(resolved: ResolvedGradient, value: (color: Painted, link: Link) => string): string | null {
+  const { gradient, colors } = resolved;
+  const stops = gradient.stops.flatMap((stop, i) => {
+    const color = colors[i];
+    return color ? [`${value(color, stop.link)} ${percent(stop.position)}`] : [];
+  });
+  if (stops.length < 2) return null;
+  // The space is always written: without it, it would depend on how the stops' colours are spelt.
+  return `linear-gradient(${gradient.angle}deg in ${gradient.space}, ${stops.join(', ')})`;
+}
+
+/** A gradient as CSS with plain colours; null when fewer than two of its stops have one. */
+export function gradientCss(resolved: ResolvedGradient): string | null {
+  return gradientText(resolved, (color) => color.css);
+}
+
+const plainLink = (link: Link, color: Painted, names: CssNames) =>
+  link.to === 'color' ? color.css : linkValue(link, names);
+
+// Comments hold names that people typed; nothing in them may end the comment.
+const comment = (text: string) => `/* ${text.replaceAll('*/', '* /').replace(/\s+/g, ' ')} */`;
+
+function themeBlock(doc: ProjectDocument, selector: string, theme: ResolvedTheme, names: CssNames): string {
+  const lines: string[] = [];
+  for (const role of doc.roles) {
+    const { link, color, problem } = theme.roles.get(role.id)!;
+    lines.push(
+      color && link
+        ? `  ${names.role(role.id)}: ${plainLink(link, color, names)};`
+        : `  ${comment(`${role.path}: ${problem ?? 'no value'}`)}`,
+    );
+  }
+  for (const resolved of theme.gradients.values()) {
+    const text = gradientText(resolved, (color, link) => plainLink(link, color, names));
+    lines.push(
+      text
+        ? `  ${names.gradient(resolved.gradient.id)}: ${text};`
+        : `  ${comment(`${resolved.gradient.name}: fewer than two of its stops have a colour`)}`,
+    );
+  }
+  return `${selector} {\n${lines.join('\n')}\n}\n`;
+}
+
+/**
+ * The whole system as CSS custom properties: shades once, on the root; then each theme with every role and
+ * gradient, the first theme being what a page has without asking. A theme is chosen with
+ * `data-theme="day-sailing"` on any element, and a part of a page can have another theme than the rest: that
+ * is why each theme writes out all its roles and gradients.
+ */
+export function writeCss(system: System): string {
+  const { document } = system;
+  const names = cssNames(document);
+  const blocks = [comment(`${document.name}: colours as custom properties, written by Mint Lamp`)];
+  const shades = [...system.families.values()].map(({ family, shades: list }) =>
+    [
+      `  ${comment(family.name)}`,
+      ...list.map((shade) => `  ${names.shade(family.id, shade.label)}: ${shade.css};`),
+    ].join('\n'),
+  );
+  if (shades.length) blocks.push(`:root {\n${shades.join('\n\n')}\n}\n`);
+  let first = true;
+  for (const theme of system.themes.values()) {
+    const own = `[data-theme="${names.theme(theme.theme.id)}"]`;
+    blocks.push(`${comment(theme.theme.name)}\n${themeBlock(document, first ? `:root,\n${own}` : own, theme, names)}`);
+    first = false;
+  }
+  return `${blocks.join('\n\n').trimEnd()}\n`;
+}

@@ -1,0 +1,21 @@
+import { writeHex } from '../color/write.ts';
+import { colorOf } from '../system/painted.ts';
+import type { System } from '../system/resolve.ts';
+
+/**
+ * The system as a plain list for reading and pasting: a line for each shade and, theme by theme, each role,
+ * hex code first; translucent colours have eight digits. Roles without a colour are left out.
+ */
+export function writeHexList(system: System): string {
+  const parts = [system.document.name];
+  for (const { family, shades } of system.families.values())
+    parts.push([family.name, ...shades.map((s) => `${writeHex(colorOf(s))}  ${family.name} ${s.label}`)].join('\n'));
+  for (const theme of system.themes.values()) {
+    const lines = system.document.roles.flatMap((role) => {
+      const color = theme.roles.get(role.id)?.color;
+      return color ? [`${writeHex(colorOf(color))}  ${role.path}`] : [];
+    });
+    parts.push([theme.theme.name, ...lines].join('\n'));
+  }
+  return `${parts.join('\n\n')}\n`;
+}
