@@ -30,7 +30,10 @@ function checkPort(port) {
 async function waitUntilUp(address, server) {
   for (let i = 0; i < 300; i++) {
     if (server.exitCode !== null) throw new SetupError('The server stopped; its last words are above.');
-    const up = await fetch(`${address}/api/health`).then((r) => r.ok, () => false);
+    const up = await fetch(`${address}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
     if (up) return;
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
@@ -49,7 +52,14 @@ await main(async () => {
   }
   const cluster = await startCluster(folder);
   const server = start('node', ['apps/server/dist/main.js'], {
-    env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: cluster.url, PORT: String(PORT), LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn', DEMO_DATA: '1' },
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      DATABASE_URL: cluster.url,
+      PORT: String(PORT),
+      LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+      DEMO_DATA: '1',
+    },
   });
   let stopping = false;
   const stop = (code) => {
@@ -72,5 +82,7 @@ await main(async () => {
     console.error(error.message);
     return stop(1);
   }
-  console.log(`\nMint Lamp is lit: ${address}\nCtrl-C stops it. "npm run demo -- --fresh" starts over with the demo data.`);
+  console.log(
+    `\nMint Lamp is lit: ${address}\nCtrl-C stops it. "npm run demo -- --fresh" starts over with the demo data.`,
+  );
 });

@@ -3,7 +3,13 @@ import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from '
 import { join } from 'node:path';
 import { ROOT, run } from './run.mjs';
 
-const SOURCES = ['packages/core/src', 'apps/server/src', 'apps/web', 'package-lock.json', 'apps/server/vite.config.ts'];
+const SOURCES = [
+  'packages/core/src',
+  'apps/server/src',
+  'apps/web',
+  'package-lock.json',
+  'apps/server/vite.config.ts',
+];
 const STAMP = join(ROOT, 'apps/server/dist/.built-from');
 
 function* filesBelow(path) {
@@ -16,7 +22,8 @@ function* filesBelow(path) {
 function fingerprint() {
   const hash = createHash('sha256');
   for (const source of SOURCES)
-    for (const file of filesBelow(join(ROOT, source))) hash.update(file.slice(ROOT.length)).update(readFileSync(file));
+    for (const file of filesBelow(join(ROOT, source)))
+      hash.update(file.slice(ROOT.length)).update(readFileSync(file));
   return hash.digest('hex');
 }
 

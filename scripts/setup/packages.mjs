@@ -17,7 +17,9 @@ function checkMachine() {
 /** Installs the npm packages of the lock file, unless the installed ones are of that very lock file. */
 export function ensurePackages() {
   checkMachine();
-  const lock = createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return;
   console.log('Installing npm packages …');
   run('npm', ['ci', '--no-audit', '--no-fund'], { sentence: 'The npm packages could not be installed.' });

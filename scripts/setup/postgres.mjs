@@ -1,16 +1,26 @@
-import { randomBytes } from 'node:crypto';
-import { chownSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createHash, randomBytes } from 'node:crypto';
+import {
+  chownSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { createHash } from 'node:crypto';
 import { installDebian, isRoot, ROOT, run, SetupError } from './run.mjs';
 
 const LIBRARY = '/usr/lib/postgresql';
 const USER = 'mint_lamp';
 
 function binaries() {
-  const versions = existsSync(LIBRARY) ? readdirSync(LIBRARY).filter((v) => existsSync(join(LIBRARY, v, 'bin/initdb'))) : [];
+  const versions = existsSync(LIBRARY)
+    ? readdirSync(LIBRARY).filter((v) => existsSync(join(LIBRARY, v, 'bin/initdb')))
+    : [];
   const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
   return newest && join(LIBRARY, newest, 'bin');
 }
@@ -22,7 +32,8 @@ export function ensurePostgres() {
   // The package would otherwise start a cluster of its own, which nobody needs here.
   installDebian(['postgresql'], 'PostgreSQL');
   const now = binaries();
-  if (!now) throw new SetupError('PostgreSQL was installed, but its programs are not in /usr/lib/postgresql.');
+  if (!now)
+    throw new SetupError('PostgreSQL was installed, but its programs are not in /usr/lib/postgresql.');
   return now;
 }
 
@@ -81,7 +92,11 @@ export async function startCluster(folder) {
   const password = readFileSync(secret, 'utf8').trim();
   const pidFile = join(folder, 'postmaster.pid');
   const control = (...args) =>
-    asDatabaseUser(join(bin, 'pg_ctl'), ['-D', folder, ...args], `The database in ${folder} could not be started or stopped; its log is ${join(folder, 'server.log')}.`);
+    asDatabaseUser(
+      join(bin, 'pg_ctl'),
+      ['-D', folder, ...args],
+      `The database in ${folder} could not be started or stopped; its log is ${join(folder, 'server.log')}.`,
+    );
   let port;
   if (isRunning(pidFile)) {
     // Left over from a run that was cut off; it is ours, so it is used.
@@ -102,7 +117,16 @@ export async function startCluster(folder) {
     /** Starts it again on the same port, as after a crash. */
     restart: () => {
       rmSync(pidFile, { force: true });
-      control('-w', '-t', '60', '-l', join(folder, 'server.log'), '-o', `-h 127.0.0.1 -p ${port} -k ''`, 'start');
+      control(
+        '-w',
+        '-t',
+        '60',
+        '-l',
+        join(folder, 'server.log'),
+        '-o',
+        `-h 127.0.0.1 -p ${port} -k ''`,
+        'start',
+      );
     },
     remove: () => rmSync(join(folder, '..'), { recursive: true, force: true }),
   };
@@ -133,7 +157,16 @@ function makeCluster(bin, folder, secret) {
       chownSync(folder, uid, gid);
       chownSync(waiting, uid, gid);
     }
-    const args = ['-D', folder, '-U', USER, '--encoding=UTF8', '--locale=C.UTF-8', '--auth=scram-sha-256', `--pwfile=${waiting}`];
+    const args = [
+      '-D',
+      folder,
+      '-U',
+      USER,
+      '--encoding=UTF8',
+      '--locale=C.UTF-8',
+      '--auth=scram-sha-256',
+      `--pwfile=${waiting}`,
+    ];
     asDatabaseUser(join(bin, 'initdb'), args, `A database could not be made in ${folder}.`);
     rmSync(waiting);
     writeFileSync(secret, password, { mode: 0o600 });

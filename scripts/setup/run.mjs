@@ -25,9 +25,12 @@ export function run(command, args, { sentence, cwd = ROOT, env = process.env, sh
   });
   if (result.error || result.status !== 0) {
     const said = `${result.stderr ?? ''}\n${result.stdout ?? ''}`.trim();
-    if (/No space left on device/i.test(said)) throw new SetupError('The disk is full: free some space and run it again.');
+    if (/No space left on device/i.test(said))
+      throw new SetupError('The disk is full: free some space and run it again.');
     const detail = said.split('\n').filter(Boolean).slice(-6).join('\n');
-    throw new SetupError(`${sentence ?? `${command} ${args.join(' ')} failed.`}${detail ? `\n${detail}` : ''}`);
+    throw new SetupError(
+      `${sentence ?? `${command} ${args.join(' ')} failed.`}${detail ? `\n${detail}` : ''}`,
+    );
   }
   return result.stdout ?? '';
 }

@@ -16,7 +16,11 @@ export interface AppOptions {
 }
 
 /** The server with all its plugins, not yet listening. */
-export async function buildApp({ database, webRoot = '', logger = false }: AppOptions): Promise<FastifyInstance> {
+export async function buildApp({
+  database,
+  webRoot = '',
+  logger = false,
+}: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({ logger: logger ?? false, bodyLimit: 2 * 1024 * 1024, forceCloseConnections: true });
   await app.register(helmet, {
     contentSecurityPolicy: {

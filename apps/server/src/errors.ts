@@ -29,9 +29,11 @@ export class ApiError extends Error {
 
 function toApiError(error: FastifyError | ApiError): ApiError {
   if (error instanceof ApiError) return error;
-  if (isDatabaseAway(error)) return new ApiError('DATABASE_AWAY', 'The database does not answer. Try again shortly.');
+  if (isDatabaseAway(error))
+    return new ApiError('DATABASE_AWAY', 'The database does not answer. Try again shortly.');
   const status = error.statusCode ?? 500;
-  if (status === 413) return new ApiError('TOO_LARGE', 'The request is larger than this server accepts (2 MB).');
+  if (status === 413)
+    return new ApiError('TOO_LARGE', 'The request is larger than this server accepts (2 MB).');
   if (status === 415) return new ApiError('WRONG_MEDIA_TYPE', 'Send JSON, as application/json.');
   if (status === 404) return new ApiError('NOT_FOUND', 'There is nothing at this address.');
   if (status >= 400 && status < 500) return new ApiError('BAD_REQUEST', error.message);

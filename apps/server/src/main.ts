@@ -30,13 +30,15 @@ const app = await buildApp({
   logger: { level: LOG_LEVEL },
 });
 
-await app.listen({ host: '127.0.0.1', port: Number(PORT) }).catch((error: NodeJS.ErrnoException) =>
-  fail(
-    error.code === 'EADDRINUSE'
-      ? `Port ${PORT} is taken by another program. Choose another with PORT=5180 npm run demo.`
-      : `The server could not listen on port ${PORT}: ${error.message}`,
-  ),
-);
+await app
+  .listen({ host: '127.0.0.1', port: Number(PORT) })
+  .catch((error: NodeJS.ErrnoException) =>
+    fail(
+      error.code === 'EADDRINUSE'
+        ? `Port ${PORT} is taken by another program. Choose another with PORT=5180 npm run demo.`
+        : `The server could not listen on port ${PORT}: ${error.message}`,
+    ),
+  );
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.once(signal, async () => {

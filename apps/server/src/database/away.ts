@@ -10,7 +10,11 @@ export function isDatabaseAway(error: unknown): boolean {
     driverError?: unknown;
   };
   if (code && (CODES.has(code) || code.startsWith('08'))) return true;
-  if (/Connection terminated|Client has encountered a connection error|timeout exceeded when trying to connect|not queryable|Driver not Connected/i.test(error.message))
+  if (
+    /Connection terminated|Client has encountered a connection error|timeout exceeded when trying to connect|not queryable|Driver not Connected/i.test(
+      error.message,
+    )
+  )
     return true;
   return [cause, driverError, ...(errors ?? [])].some((inner) => inner !== error && isDatabaseAway(inner));
 }

@@ -33,15 +33,25 @@ export interface ProjectStore {
   remove(ownerId: string, id: string): Promise<boolean>;
   entriesAfter(id: string, revision: number): Promise<LoggedCommand[]>;
   /** Null when the project is not there. */
-  commit(ownerId: string, id: string, known: number, sent: readonly SentCommand[]): Promise<CommitResult | null>;
+  commit(
+    ownerId: string,
+    id: string,
+    known: number,
+    sent: readonly SentCommand[],
+  ): Promise<CommitResult | null>;
 }
 
-const logged = ({ revision, commandId, command }: LogRow): LoggedCommand => ({ revision, id: commandId, command });
+const logged = ({ revision, commandId, command }: LogRow): LoggedCommand => ({
+  revision,
+  id: commandId,
+  command,
+});
 
 /** Projects in PostgreSQL: the document, its revision, and the log of commands that made it. */
 export function projectStore(source: DataSource): ProjectStore {
   return {
-    list: (ownerId) => source.getRepository(Project).find({ where: { ownerId }, order: { updatedAt: 'DESC', id: 'ASC' } }),
+    list: (ownerId) =>
+      source.getRepository(Project).find({ where: { ownerId }, order: { updatedAt: 'DESC', id: 'ASC' } }),
 
     find: (ownerId, id) => source.getRepository(Project).findOneBy({ id, ownerId }),
 

@@ -85,7 +85,11 @@ export async function projectRoutes(app: FastifyInstance, { projects, feed }: Op
       const result = await projects.commit(LOCAL_OWNER, id, body.revision, body.commands);
       if (!result) throw gone();
       if (body.revision > result.revision)
-        throw new ApiError('REVISION_AHEAD', `The project is at revision ${result.revision}.`, 'body.revision');
+        throw new ApiError(
+          'REVISION_AHEAD',
+          `The project is at revision ${result.revision}.`,
+          'body.revision',
+        );
       return result;
     },
   );

@@ -10,7 +10,6 @@ export const web = fp(async (app: FastifyInstance, { root }: { root: string }) =
   if (built)
     await app.register(fastifyStatic, {
       root,
-      wildcard: false,
       setHeaders: (reply, path) => {
         const named = path.includes('/assets/');
         reply.setHeader('cache-control', named ? 'public, max-age=31536000, immutable' : 'no-cache');

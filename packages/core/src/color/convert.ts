@@ -37,7 +37,6 @@ for (const mode of [
   modeXyz50,
   modeXyz65,
 ])
-  // biome-ignore lint/correctness/useHookAtTopLevel: a registration call of the colour library, no hook
   useMode(mode as never);
 
 export type LibraryColor = { mode: string; alpha?: number } & Record<string, number | string | undefined>;

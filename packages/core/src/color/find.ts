@@ -73,7 +73,8 @@ function bareHexCounts(word: string, before: string): boolean {
   if (HINT.test(before)) return true;
   const digit = /\d/.test(word);
   const letter = /[a-f]/i.test(word);
-  if (word.length >= 6) return (digit && letter && !/^\d+e\d+$/i.test(word)) || (letter && word === word.toUpperCase());
+  if (word.length >= 6)
+    return (digit && letter && !/^\d+e\d+$/i.test(word)) || (letter && word === word.toUpperCase());
   return digit && letter && !/^\d*[ed]\d*$/i.test(word) && word.length === 3;
 }
 
@@ -83,7 +84,10 @@ function bareHexCounts(word: string, before: string): boolean {
  * variables (`rgba(var(--x), 1)`) are passed over. Time is linear in the length of the text.
  */
 export function findColors(text: string): FindResult {
-  const found = new Map<string, { color: string; spellings: string[]; count: number; index: number; line: number }>();
+  const found = new Map<
+    string,
+    { color: string; spellings: string[]; count: number; index: number; line: number }
+  >();
   const near = new Map<string, NearCode>();
   const sheet = isStyleSheet(text);
   let line = 1;
@@ -154,7 +158,9 @@ function looksLikeHex(text: string): boolean {
   const hex = text.match(/[0-9a-f]/gi)?.length ?? 0;
   const odd = text.length - hex;
   if (!/^[0-9a-foliqszgt]+$/i.test(text)) return false;
-  return /^[0-9a-f]+$/i.test(text) ? text.length > 1 && (/\d/.test(text) || text === text.toUpperCase()) : odd <= 2 && /\d/.test(text);
+  return /^[0-9a-f]+$/i.test(text)
+    ? text.length > 1 && (/\d/.test(text) || text === text.toUpperCase())
+    : odd <= 2 && /\d/.test(text);
 }
 
 /** Near-twins merged: the more frequent keeps its colour and takes over the spellings and counts of the others. */

@@ -42,7 +42,7 @@ export function maxChroma(l: number, h: number): number {
   return low;
 }
 
-const clip = (v: number) => (v < 0 ? 0 : v > 1 ? 1 : v);
+const clip = (v: number) => (v < 0 ? 0 : Math.min(v, 1));
 
 /**
  * Brings a colour into sRGB by the method of CSS Color 4 §13.2: OKLCH chroma is reduced until clipping

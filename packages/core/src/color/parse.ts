@@ -38,7 +38,10 @@ function explainFunction(name: string, args: string): string {
     return `${name}() takes ${parts} and at most an opacity; this has ${values.length} values.`;
   if (values.length < most - 1)
     return `${name}() needs ${parts}; this has ${values.length === 1 ? 'one value' : `${values.length} values`}.`;
-  const odd = values.find((v, i) => !(name === 'color' && i === 0) && !/^([-+]?[\d.]+(e[-+]?\d+)?(%|deg|rad|grad|turn)?|none)$/i.test(v));
+  const odd = values.find(
+    (v, i) =>
+      !(name === 'color' && i === 0) && !/^([-+]?[\d.]+(e[-+]?\d+)?(%|deg|rad|grad|turn)?|none)$/i.test(v),
+  );
   if (odd) return `${name}() takes numbers and percentages; "${odd}" is neither.`;
   return `This is not a valid ${name}() colour: it takes ${parts}, written all with commas or all with spaces.`;
 }

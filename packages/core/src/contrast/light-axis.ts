@@ -1,3 +1,8 @@
+import { maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
+import { delinearize, luminanceOfLinear, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
+import { fromRgb8 } from '../color/parse.ts';
+import type { Color } from '../color/spaces.ts';
+
 /** The light axis: CIE L* of a relative luminance. Contrast is a function of luminance, so it has places here. */
 
 const KAPPA = 24389 / 27;
@@ -36,4 +41,28 @@ export function contrastMark(groundLuminance: number, ratio: number): ContrastMa
     darker: dark >= 0 ? lightnessOfLuminance(dark) : null,
     lighter: light <= 1 ? lightnessOfLuminance(light) : null,
   };
+}
+
+/**
+ * The sRGB colour with the hue of another and, as far as the gamut allows, its chroma, at a place on the light
+ * axis (L* 0–100, to within 8-bit steps). Alpha is kept. OKLCH lightness is searched by halving.
+ */
+export function atLightness(c: Color, lightness: number): Color {
+  const [, chroma, hue] = rgb8ToOklch(...toRgb8(c));
+  const wanted = luminanceOfLightness(Math.min(100, Math.max(0, lightness)));
+  const linear: Triple = [0, 0, 0];
+  const fill = (l: number) => {
+    const [a, b] = polar(Math.min(chroma, maxChroma(l, hue)), hue);
+    return luminanceOfLinear(...oklabToLinear(l, a, b, linear));
+  };
+  let low = 0;
+  let high = 1;
+  for (let i = 0; i < 24; i++) {
+    const middle = (low + high) / 2;
+    if (fill(middle) < wanted) low = middle;
+    else high = middle;
+  }
+  fill((low + high) / 2);
+  const [r, g, b] = linear.map((v) => Math.round(Math.min(1, Math.max(0, delinearize(v))) * 255)) as Triple;
+  return fromRgb8(r, g, b, c.alpha ?? 0);
 }

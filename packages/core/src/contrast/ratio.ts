@@ -1,4 +1,4 @@
-import { linearize, LINEAR_8BIT, luminanceOfLinear } from '../color/kernel.ts';
+import { LINEAR_8BIT, linearize, luminanceOfLinear } from '../color/kernel.ts';
 
 /** sRGB channels 0–255 (fractions allowed) and alpha 0–1. */
 export interface Rgba {
@@ -8,7 +8,8 @@ export interface Rgba {
   readonly alpha: number;
 }
 
-const linear = (v: number) => (Number.isInteger(v) && v >= 0 && v <= 255 ? LINEAR_8BIT[v]! : linearize(v / 255));
+const linear = (v: number) =>
+  Number.isInteger(v) && v >= 0 && v <= 255 ? LINEAR_8BIT[v]! : linearize(v / 255);
 
 /** WCAG 2.2 relative luminance of an opaque sRGB colour (channels 0–255), 0–1. Alpha is not looked at. */
 export function luminance(c: Rgba): number {

@@ -1,4 +1,4 @@
-import { composite, contrastRatio, reaches, type Rgba } from './ratio.ts';
+import { composite, contrastRatio, type Rgba, reaches } from './ratio.ts';
 
 export interface ShadeRepair<T> {
   readonly shade: T;
@@ -33,7 +33,11 @@ export function nearestPassingShade<T extends Rgba>(
     const candidate = { shade, ratio: contrastRatio(seen, ground), steps: Math.abs(i - from) };
     if (!best || candidate.ratio > best.ratio) best = candidate;
     if (!reaches(candidate.ratio, required)) return;
-    if (!repair || candidate.steps < repair.steps || (candidate.steps === repair.steps && candidate.ratio > repair.ratio))
+    if (
+      !repair ||
+      candidate.steps < repair.steps ||
+      (candidate.steps === repair.steps && candidate.ratio > repair.ratio)
+    )
       repair = candidate;
   });
   return { repair, best };

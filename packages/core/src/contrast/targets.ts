@@ -31,6 +31,14 @@ export function isLargeText(sizePx: number, weight: number): boolean {
   return sizePx >= 24 || (weight >= 700 && sizePx >= 18.66);
 }
 
+/**
+ * The target that really holds for a size: large text that is too small to be large has to reach what body
+ * text must. Size in CSS px, weight 100–900.
+ */
+export function effectiveTarget(target: Target, sizePx: number, weight: number): Target {
+  return target.content === 'large' && !isLargeText(sizePx, weight) ? { ...target, content: 'body' } : target;
+}
+
 /** A target in words, such as "AA body text". */
 export function describeTarget(target: Target): string {
   return target.content === 'graphics'

@@ -52,7 +52,10 @@ function linkValue(link: Link, names: CssNames): string {
   return opacity === 1 ? target : `color-mix(in srgb, ${target} ${percent(opacity * 100)}, transparent)`;
 }
 
-function gradientText(resolved: ResolvedGradient, value: (color: Painted, link: Link) => string): string | null {
+function gradientText(
+  resolved: ResolvedGradient,
+  value: (color: Painted, link: Link) => string,
+): string | null {
   const { gradient, colors } = resolved;
   const stops = gradient.stops.flatMap((stop, i) => {
     const color = colors[i];
@@ -115,7 +118,9 @@ export function writeCss(system: System): string {
   let first = true;
   for (const theme of system.themes.values()) {
     const own = `[data-theme="${names.theme(theme.theme.id)}"]`;
-    blocks.push(`${comment(theme.theme.name)}\n${themeBlock(document, first ? `:root,\n${own}` : own, theme, names)}`);
+    blocks.push(
+      `${comment(theme.theme.name)}\n${themeBlock(document, first ? `:root,\n${own}` : own, theme, names)}`,
+    );
     first = false;
   }
   return `${blocks.join('\n\n').trimEnd()}\n`;

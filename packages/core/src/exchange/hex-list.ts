@@ -9,7 +9,9 @@ import type { System } from '../system/resolve.ts';
 export function writeHexList(system: System): string {
   const parts = [system.document.name];
   for (const { family, shades } of system.families.values())
-    parts.push([family.name, ...shades.map((s) => `${writeHex(colorOf(s))}  ${family.name} ${s.label}`)].join('\n'));
+    parts.push(
+      [family.name, ...shades.map((s) => `${writeHex(colorOf(s))}  ${family.name} ${s.label}`)].join('\n'),
+    );
   for (const theme of system.themes.values()) {
     const lines = system.document.roles.flatMap((role) => {
       const color = theme.roles.get(role.id)?.color;

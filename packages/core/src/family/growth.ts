@@ -22,7 +22,19 @@ export interface Growth {
   readonly hueDrift: number;
 }
 
-export const USUAL_LABELS = ['50', '100', '200', '300', '400', '500', '600', '700', '800', '900', '950'] as const;
+export const USUAL_LABELS = [
+  '50',
+  '100',
+  '200',
+  '300',
+  '400',
+  '500',
+  '600',
+  '700',
+  '800',
+  '900',
+  '950',
+] as const;
 
 export const USUAL_GROWTH: Growth = {
   kind: 'lightness',
@@ -51,7 +63,7 @@ function baseStep(l: number, growth: Growth): number {
 }
 
 /** Bends 0–1 along the curve setting: exponent 1/2 to 2. */
-const bend = (t: number, curve: number) => t ** 2 ** curve;
+const bend = (t: number, curve: number) => t ** (2 ** curve);
 
 /**
  * Grows the shades of a family, lightest first. All are 8-bit sRGB; lightness falls strictly from step to

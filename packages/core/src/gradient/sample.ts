@@ -38,8 +38,14 @@ export function mixColors(a: Rgba, b: Rgba, t: number, space: GradientSpace): Rg
   const to = numbers(convert(color('srgb', [b.r / 255, b.g / 255, b.b / 255]), space));
   const alpha = mix(a.alpha, b.alpha, t);
   if (alpha === 0) return { ...b, alpha: 0 };
-  const coords = from.map((v, i) => mix(v * a.alpha, to[i]! * b.alpha, t) / alpha) as [number, number, number];
+  const coords = from.map((v, i) => mix(v * a.alpha, to[i]! * b.alpha, t) / alpha) as [
+    number,
+    number,
+    number,
+  ];
   // Browsers clip what lies between two colours outside sRGB; they do not map it.
-  const [r, g, bl] = numbers(convert(color(space, coords), "srgb")).map((v) => Math.min(1, Math.max(0, v))) as [number, number, number];
+  const [r, g, bl] = numbers(convert(color(space, coords), 'srgb')).map((v) =>
+    Math.min(1, Math.max(0, v)),
+  ) as [number, number, number];
   return { r: r * 255, g: g * 255, b: bl * 255, alpha };
 }

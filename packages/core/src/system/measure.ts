@@ -1,6 +1,6 @@
-import { composite, contrastRatio, reaches, type Rgba } from '../contrast/ratio.ts';
+import { composite, contrastRatio, type Rgba, reaches } from '../contrast/ratio.ts';
 import { nearestPassingShade } from '../contrast/repair.ts';
-import { requiredRatio } from '../contrast/targets.ts';
+import { effectiveTarget, requiredRatio } from '../contrast/targets.ts';
 import type { Command } from './commands/command.ts';
 import type { Pair } from './document.ts';
 import type { ResolvedRole, ResolvedShade, ResolvedTheme, System } from './resolve.ts';
@@ -31,14 +31,10 @@ export function groundOf(system: System, theme: ResolvedTheme): Rgba {
  * Measures a pair in a theme: the background over the theme's ground, the foreground over that, each
  * composited in paint order, then the WCAG ratio against the pair's target.
  */
-export function measurePair(
-  theme: ResolvedTheme,
-  pair: Pair,
-  beneath: Rgba,
-): Measurement {
+export function measurePair(theme: ResolvedTheme, pair: Pair, beneath: Rgba): Measurement {
   const foreground = theme.roles.get(pair.foreground)?.color;
   const background = theme.roles.get(pair.background)?.color;
-  const required = requiredRatio(pair.target);
+  const required = requiredRatio(effectiveTarget(pair.target, pair.size, pair.weight));
   const common = { pair, theme: theme.theme.id, required };
   if (!foreground || !background) return { ...common, text: null, ground: null, ratio: 0, passes: false };
   const ground = composite(background, beneath);
@@ -125,7 +121,9 @@ export function repairPair(system: System, theme: ResolvedTheme, measured: Measu
   const repair =
     repairSide(system, theme, measured, 'foreground') ?? repairSide(system, theme, measured, 'background');
   if (repair) return repair;
-  const linked = [measured.pair.foreground, measured.pair.background].some((id) => theme.roles.get(id)?.source);
+  const linked = [measured.pair.foreground, measured.pair.background].some(
+    (id) => theme.roles.get(id)?.source,
+  );
   return {
     kind: 'none',
     reason: linked

@@ -36,7 +36,8 @@ export interface Readout {
 function alikeRoles(theme: ResolvedTheme): AlikeRoles[] {
   const colors = new Map<string, { role: string; lab: readonly [number, number, number] }>();
   for (const [id, { color }] of theme.roles)
-    if (color && color.alpha === 1 && !colors.has(color.css)) colors.set(color.css, { role: id, lab: oklabOf(color) });
+    if (color && color.alpha === 1 && !colors.has(color.css))
+      colors.set(color.css, { role: id, lab: oklabOf(color) });
   const sorted = [...colors.values()].sort((a, b) => a.lab[0] - b.lab[0]);
   const out: AlikeRoles[] = [];
   sorted.forEach((a, i) => {
@@ -57,11 +58,17 @@ function brokenLinks(system: System): BrokenLink[] {
       if (role.problem) out.push({ kind: 'role', id, theme: themeId, problem: role.problem });
     for (const [id, { colors }] of theme.gradients) {
       const lost = colors.reduce((n, color) => (color ? n : n + 1), 0);
-      if (lost) out.push({ kind: 'stop', id, theme: themeId, problem: `${lost} of its stops have no colour.` });
+      if (lost)
+        out.push({ kind: 'stop', id, theme: themeId, problem: `${lost} of its stops have no colour.` });
     }
     for (const pair of system.document.pairs)
       if (!theme.roles.has(pair.foreground) || !theme.roles.has(pair.background))
-        out.push({ kind: 'pair', id: pair.id, theme: themeId, problem: 'One of its roles does not exist any more.' });
+        out.push({
+          kind: 'pair',
+          id: pair.id,
+          theme: themeId,
+          problem: 'One of its roles does not exist any more.',
+        });
   }
   return out;
 }

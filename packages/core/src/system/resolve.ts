@@ -254,7 +254,8 @@ function sameShades(old: Families, now: Families): boolean {
   for (const [id, { shades }] of now) {
     const before = old.get(id);
     if (!before || before.shades.length !== shades.length) return false;
-    if (before.shades !== shades && shades.some((shade, i) => shade.label !== before.shades[i]!.label)) return false;
+    if (before.shades !== shades && shades.some((shade, i) => shade.label !== before.shades[i]!.label))
+      return false;
   }
   return true;
 }

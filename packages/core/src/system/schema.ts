@@ -84,7 +84,8 @@ const gradient = Joi.object({
   stops: Joi.array().items(stop.optional()).min(2).max(LIMITS.stops).required(),
 }).required();
 const swatch = Joi.object({ id, name, color }).required();
-const list = (item: Joi.Schema, most: number) => Joi.array().items(item.optional()).max(most).unique('id').required();
+const list = (item: Joi.Schema, most: number) =>
+  Joi.array().items(item.optional()).max(most).unique('id').required();
 
 /** A project's name. */
 export const projectNameSchema = name;

@@ -24,7 +24,12 @@ export type Command =
   | { readonly type: 'moveFamily'; readonly family: string; readonly index: number }
   | { readonly type: 'setBase'; readonly family: string; readonly color: string }
   | { readonly type: 'setGrowth'; readonly family: string; readonly growth: Growth }
-  | { readonly type: 'setShade'; readonly family: string; readonly shade: string; readonly color: string | null }
+  | {
+      readonly type: 'setShade';
+      readonly family: string;
+      readonly shade: string;
+      readonly color: string | null;
+    }
   | { readonly type: 'addRole'; readonly role: Role; readonly index?: number }
   | { readonly type: 'removeRole'; readonly role: string }
   | { readonly type: 'renameRole'; readonly role: string; readonly path: string }

@@ -4,13 +4,18 @@ import { indexOf, inserted, moved, Refusal, replaced, without } from './lists.ts
 import { checkName } from './naming.ts';
 import type { Step } from './step.ts';
 
-function change(doc: ProjectDocument, id: string, part: (old: Gradient) => Partial<Gradient>): ProjectDocument {
+function change(
+  doc: ProjectDocument,
+  id: string,
+  part: (old: Gradient) => Partial<Gradient>,
+): ProjectDocument {
   const index = indexOf(doc.gradients, id, 'gradient');
   const old = doc.gradients[index]!;
   return { ...doc, gradients: replaced(doc.gradients, index, { ...old, ...part(old) }) };
 }
 
-const stopsOf = (doc: ProjectDocument, id: string) => doc.gradients[indexOf(doc.gradients, id, 'gradient')]!.stops;
+const stopsOf = (doc: ProjectDocument, id: string) =>
+  doc.gradients[indexOf(doc.gradients, id, 'gradient')]!.stops;
 
 export function addGradient(doc: ProjectDocument, { gradient, index }: CommandOf<'addGradient'>): Step {
   checkName(gradient.name, doc.gradients, gradient.id, 'gradient');

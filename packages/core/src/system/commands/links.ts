@@ -8,7 +8,8 @@ export function refuseLoops(doc: ProjectDocument, theme: string, roleIds: readon
     const seen = new Set<string>();
     let at = byId.get(id);
     while (at) {
-      if (seen.has(at.id)) throw new Refusal(`${byId.get(id)!.path} would point to itself through ${at.path}.`);
+      if (seen.has(at.id))
+        throw new Refusal(`${byId.get(id)!.path} would point to itself through ${at.path}.`);
       seen.add(at.id);
       const link = at.links[theme];
       at = link?.to === 'role' ? byId.get(link.role) : undefined;

@@ -27,7 +27,10 @@ export function setPair(doc: ProjectDocument, { pair, change }: CommandOf<'setPa
   const back: PairChange = Object.fromEntries(
     Object.keys(change).map((key) => [key, old[key as keyof PairChange]]),
   );
-  return [{ ...doc, pairs: replaced(doc.pairs, index, next) }, { type: 'setPair', pair, change: back }];
+  return [
+    { ...doc, pairs: replaced(doc.pairs, index, next) },
+    { type: 'setPair', pair, change: back },
+  ];
 }
 
 export function addSwatch(doc: ProjectDocument, { swatch, index }: CommandOf<'addSwatch'>): Step {
@@ -63,5 +66,8 @@ export function setSwatch(doc: ProjectDocument, { swatch, color }: CommandOf<'se
 
 export function moveSwatch(doc: ProjectDocument, { swatch, index }: CommandOf<'moveSwatch'>): Step {
   const from = indexOf(doc.tray, swatch, 'swatch');
-  return [{ ...doc, tray: moved(doc.tray, from, index) }, { type: 'moveSwatch', swatch, index: from }];
+  return [
+    { ...doc, tray: moved(doc.tray, from, index) },
+    { type: 'moveSwatch', swatch, index: from },
+  ];
 }

@@ -6,12 +6,18 @@ import { checkName } from './naming.ts';
 import type { Step } from './step.ts';
 
 export function renameProject(doc: ProjectDocument, { name }: CommandOf<'renameProject'>): Step {
-  return [{ ...doc, name }, { type: 'renameProject', name: doc.name }];
+  return [
+    { ...doc, name },
+    { type: 'renameProject', name: doc.name },
+  ];
 }
 
 export function setGround(doc: ProjectDocument, { role }: CommandOf<'setGround'>): Step {
   if (role !== null) indexOf(doc.roles, role, 'role');
-  return [{ ...doc, ground: role }, { type: 'setGround', role: doc.ground }];
+  return [
+    { ...doc, ground: role },
+    { type: 'setGround', role: doc.ground },
+  ];
 }
 
 export function addTheme(doc: ProjectDocument, { theme, index, links }: CommandOf<'addTheme'>): Step {
@@ -53,5 +59,8 @@ export function renameTheme(doc: ProjectDocument, { theme, name }: CommandOf<'re
 
 export function moveTheme(doc: ProjectDocument, { theme, index }: CommandOf<'moveTheme'>): Step {
   const from = indexOf(doc.themes, theme, 'theme');
-  return [{ ...doc, themes: moved(doc.themes, from, index) }, { type: 'moveTheme', theme, index: from }];
+  return [
+    { ...doc, themes: moved(doc.themes, from, index) },
+    { type: 'moveTheme', theme, index: from },
+  ];
 }

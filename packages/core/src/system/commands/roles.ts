@@ -6,7 +6,9 @@ import type { Step } from './step.ts';
 
 function checkPaths(roles: readonly Role[], changed: readonly Role[]): void {
   const ids = new Set(changed.map((role) => role.id));
-  const taken = new Map(roles.filter((role) => !ids.has(role.id)).map((role) => [slug(role.path), role.path]));
+  const taken = new Map(
+    roles.filter((role) => !ids.has(role.id)).map((role) => [slug(role.path), role.path]),
+  );
   for (const role of changed) {
     const segments = role.path.split('/');
     if (segments.some((segment) => !slug(segment)))
@@ -28,7 +30,9 @@ export function addRole(doc: ProjectDocument, { role, index }: CommandOf<'addRol
 export function removeRole(doc: ProjectDocument, { role }: CommandOf<'removeRole'>): Step {
   const index = indexOf(doc.roles, role, 'role');
   if (doc.ground === role)
-    throw new Refusal(`${doc.roles[index]!.path} is what lies beneath the page; choose another ground first.`);
+    throw new Refusal(
+      `${doc.roles[index]!.path} is what lies beneath the page; choose another ground first.`,
+    );
   return [
     { ...doc, roles: without(doc.roles, index) },
     { type: 'addRole', role: doc.roles[index]!, index },
@@ -49,7 +53,9 @@ export function renameRole(doc: ProjectDocument, { role, path }: CommandOf<'rena
 export function renameRoleGroup(doc: ProjectDocument, { from, to }: CommandOf<'renameRoleGroup'>): Step {
   const inside = doc.roles.filter((role) => role.path.startsWith(`${from}/`));
   if (!inside.length) throw new Refusal(`There is no role under ${from}/ any more.`);
-  const renamed = new Map(inside.map((role) => [role.id, { ...role, path: to + role.path.slice(from.length) }]));
+  const renamed = new Map(
+    inside.map((role) => [role.id, { ...role, path: to + role.path.slice(from.length) }]),
+  );
   checkPaths(doc.roles, [...renamed.values()]);
   const back = inside.map((role): SimpleCommand => ({ type: 'renameRole', role: role.id, path: role.path }));
   return [
@@ -60,7 +66,10 @@ export function renameRoleGroup(doc: ProjectDocument, { from, to }: CommandOf<'r
 
 export function moveRole(doc: ProjectDocument, { role, index }: CommandOf<'moveRole'>): Step {
   const from = indexOf(doc.roles, role, 'role');
-  return [{ ...doc, roles: moved(doc.roles, from, index) }, { type: 'moveRole', role, index: from }];
+  return [
+    { ...doc, roles: moved(doc.roles, from, index) },
+    { type: 'moveRole', role, index: from },
+  ];
 }
 
 export function setLink(doc: ProjectDocument, { role, theme, link }: CommandOf<'setLink'>): Step {

@@ -1,0 +1,17 @@
+/** The seven stations in the order of the work, with what each is for. */
+export const STATIONS = [
+  { id: 'gather', name: 'Gather', purpose: 'collect colours' },
+  { id: 'grow', name: 'Grow', purpose: 'families and shades' },
+  { id: 'assign', name: 'Assign', purpose: 'roles and themes' },
+  { id: 'check', name: 'Check', purpose: 'contrast' },
+  { id: 'fade', name: 'Fade', purpose: 'gradients' },
+  { id: 'stage', name: 'Stage', purpose: 'try it on' },
+  { id: 'deliver', name: 'Deliver', purpose: 'hand over' },
+] as const;
+
+export type StationId = (typeof STATIONS)[number]['id'];
+
+/** The address of a station, or of a thing at it. */
+export function addressOf(projectId: string, station: StationId, ...parts: readonly string[]): string {
+  return `/p/${[projectId, station, ...parts].map(encodeURIComponent).join('/')}`;
+}

@@ -1,0 +1,41 @@
+import { Command } from 'cmdk';
+import { ColorChip } from '../ui/color-chip.tsx';
+import { useFindings } from './use-findings.ts';
+
+const GROUP =
+  '[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:text-quiet';
+
+export default function FinderList({ onDone }: { onDone: () => void }) {
+  const groups = useFindings();
+  return (
+    <Command label="Go to or do anything" loop>
+      <Command.Input
+        autoFocus
+        placeholder="A station, role, family, pair, gradient, theme, or something to do"
+        className="mb-2 h-9 w-full rounded-md border border-control bg-ground px-3"
+      />
+      <Command.List className="max-h-[46vh] overflow-auto">
+        <Command.Empty className="p-2 text-quiet">Nothing of that name. Try fewer letters.</Command.Empty>
+        {groups.map(({ title, findings }) => (
+          <Command.Group key={title} heading={title} className={GROUP}>
+            {findings.map((finding) => (
+              <Command.Item
+                key={finding.key}
+                value={`${title} ${finding.name} ${finding.key}`}
+                onSelect={() => {
+                  onDone();
+                  finding.act();
+                }}
+                className="flex cursor-pointer items-center gap-2 rounded-md px-2 py-1 data-[selected=true]:bg-pressed"
+              >
+                {finding.css !== undefined && <ColorChip css={finding.css} className="size-4" />}
+                <span className="flex-1 truncate">{finding.name}</span>
+                {finding.note && <span className="text-sm text-quiet">{finding.note}</span>}
+              </Command.Item>
+            ))}
+          </Command.Group>
+        ))}
+      </Command.List>
+    </Command>
+  );
+}

@@ -1,0 +1,59 @@
+import { Suspense, useEffect } from 'react';
+import { Outlet, useParams } from 'react-router';
+import { Finder } from '../finder/finder-dialog.tsx';
+import { Lamp } from '../lamp/lamp.tsx';
+import { ReadoutLine } from '../readout/readout-line.tsx';
+import { selectDocument } from '../store/selectors.ts';
+import { useAppSelector } from '../store/store.ts';
+import { Tray } from '../tray/tray.tsx';
+import { ColorDragging } from './color-dragging.tsx';
+import { OpeningPage, useOpenProject } from './open-project.tsx';
+import { ShortcutSheet } from './shortcut-sheet.tsx';
+import { TopBar } from './top-bar.tsx';
+import { useShortcuts } from './use-shortcuts.ts';
+
+/** The one window: top bar, readout, station, lamp and tray around the project at the address. */
+export function Frame() {
+  const { projectId } = useParams();
+  const problem = useOpenProject(projectId!);
+  const open = useAppSelector((state) => state.project?.id === projectId);
+  if (!open) return <OpeningPage problem={problem} />;
+  return <OpenFrame />;
+}
+
+function OpenFrame() {
+  useShortcuts();
+  const name = useAppSelector((state) => selectDocument(state).name);
+  const surround = useAppSelector((state) => state.interface.surround);
+  useEffect(() => {
+    document.title = `${name} · Mint Lamp`;
+    return () => {
+      document.title = 'Mint Lamp';
+    };
+  }, [name]);
+  return (
+    <ColorDragging>
+      <div className="grid h-full grid-cols-[minmax(0,1fr)_300px] grid-rows-[48px_30px_minmax(0,1fr)_68px]">
+        <TopBar />
+        <ReadoutLine />
+        <main
+          id="station"
+          aria-label="Station"
+          tabIndex={-1}
+          className="min-h-0 overflow-auto outline-none"
+          style={surround ? { background: '#777777', padding: 24 } : undefined}
+        >
+          <div className={surround ? 'min-h-full rounded-md bg-ground' : 'min-h-full'}>
+            <Suspense fallback={<p className="p-6 text-quiet">Opening …</p>}>
+              <Outlet />
+            </Suspense>
+          </div>
+        </main>
+        <Lamp />
+        <Tray />
+      </div>
+      <Finder />
+      <ShortcutSheet />
+    </ColorDragging>
+  );
+}

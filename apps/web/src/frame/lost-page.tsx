@@ -1,0 +1,24 @@
+import { Link, useRouteError } from 'react-router';
+import { Mark } from '../ui/mark.tsx';
+
+/** Nothing at this address, or a view that failed: what is saved is safe, and the way back is here. */
+export function LostPage() {
+  const error = useRouteError();
+  const failed = error instanceof Error;
+  return (
+    <main className="grid h-full place-content-center justify-items-center gap-3 text-center">
+      <Mark className="size-12" />
+      <h1 className="font-title text-2xl font-semibold">
+        {failed ? 'This view failed' : 'Nothing is lit here'}
+      </h1>
+      <p className="max-w-md text-quiet">
+        {failed
+          ? `Your edits are kept. Reload the page to go on. (${error.message})`
+          : 'This address leads to no project and no station.'}
+      </p>
+      <Link to="/" className="underline underline-offset-2">
+        All projects
+      </Link>
+    </main>
+  );
+}

@@ -1,0 +1,26 @@
+/** Every shortcut of the product. `Mod` is Ctrl, or Cmd on a Mac. */
+export const SHORTCUTS = [
+  { keys: 'Mod+Z', does: 'Undo' },
+  { keys: 'Shift+Mod+Z', does: 'Redo' },
+  { keys: 'Mod+K', does: 'Finder: go to or do anything' },
+  { keys: '1 … 7', does: 'Go to a station, in the order of the path' },
+  { keys: 'N', does: 'Next theme of the project' },
+  { keys: 'J', does: 'Jump to the lamp' },
+  { keys: 'B', does: 'Jump to the tray' },
+  { keys: 'M', does: 'Jump to the station' },
+  { keys: 'G', does: 'Mid-grey surround on or off' },
+  { keys: 'Delete', does: 'Remove the selected stop or tray colour' },
+  {
+    keys: 'Arrow keys',
+    does: 'Move a base on its rail, a stop on its gradient, a slider; Shift for larger steps',
+  },
+  { keys: 'Escape', does: 'Give up what is being typed; close a panel' },
+  { keys: '?', does: 'This sheet' },
+] as const;
+
+export const isMac = navigator.platform.startsWith('Mac');
+
+/** A shortcut as it is labelled on this machine's keys. */
+export function keyLabel(keys: string): string {
+  return keys.replace('Mod', isMac ? 'Cmd' : 'Ctrl');
+}

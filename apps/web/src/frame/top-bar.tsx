@@ -1,0 +1,177 @@
+import clsx from 'clsx';
+import { Keyboard, Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
+import { useState } from 'react';
+import { Link, useLocation } from 'react-router';
+import { addressOf, STATIONS } from '../addresses.ts';
+import { currentDress, wear } from '../look/dress.ts';
+import { step } from '../store/editing.ts';
+import { dialogOpened } from '../store/interface-slice.ts';
+import { selectDocument, selectProject, useTheme } from '../store/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../store/store.ts';
+import { IconButton } from '../ui/icon-button.tsx';
+import { Mark } from '../ui/mark.tsx';
+import { SaveStateText } from './save-state.tsx';
+import { keyLabel } from './shortcuts.ts';
+import { useThemeSwitch } from './use-theme-switch.ts';
+
+export function TopBar() {
+  const name = useAppSelector((state) => selectDocument(state).name);
+  return (
+    <header className="col-span-2 flex min-w-0 items-center gap-3 border-b border-hair bg-raised px-3">
+      <Link to="/" aria-label="All projects" className="shrink-0 rounded-md p-0.5">
+        <Mark className="size-7" />
+      </Link>
+      <span className="max-w-36 min-w-0 shrink truncate font-title text-lg font-semibold" title={name}>
+        {name}
+      </span>
+      <StationPath />
+      <div className="ml-auto flex shrink-0 items-center gap-1">
+        <SaveStateText />
+        <ThemeSwitch />
+        <History />
+        <Tools />
+      </div>
+    </header>
+  );
+}
+
+/** The seven stations as one path, the present one lit. */
+function StationPath() {
+  const id = useAppSelector((state) => selectProject(state).id);
+  const current = useLocation().pathname.split('/')[3];
+  return (
+    <nav aria-label="Stations" className="min-w-0">
+      <ol className="flex items-stretch">
+        {STATIONS.map((station, i) => {
+          const here = station.id === current;
+          return (
+            <li key={station.id}>
+              <Link
+                to={addressOf(id, station.id)}
+                aria-current={here ? 'page' : undefined}
+                title={`${station.name}: ${station.purpose} (${i + 1})`}
+                className={clsx(
+                  'group relative flex h-12 flex-col items-center justify-end gap-1.5 px-2.5 pb-1.5 -outline-offset-2',
+                  here ? 'font-semibold text-main' : 'text-quiet hover:text-main',
+                )}
+              >
+                <span aria-hidden className="absolute inset-x-0 top-[13px] h-px bg-control" />
+                <span
+                  aria-hidden
+                  className={clsx(
+                    'absolute rounded-full border',
+                    here
+                      ? 'top-[7px] size-3.5 border-main bg-mint'
+                      : 'top-[9px] size-2.5 border-control bg-raised',
+                  )}
+                />
+                <span className="leading-none">{station.name}</span>
+              </Link>
+            </li>
+          );
+        })}
+      </ol>
+    </nav>
+  );
+}
+
+function ThemeSwitch() {
+  const { theme } = useTheme();
+  const themes = useAppSelector((state) => selectDocument(state).themes);
+  const switchTheme = useThemeSwitch();
+  if (themes.length > 3)
+    return (
+      <select
+        aria-label="Theme"
+        value={theme.id}
+        onChange={(event) => switchTheme(event.target.value)}
+        className="h-8 max-w-36 rounded-md border border-control bg-raised px-1"
+      >
+        {themes.map((item) => (
+          <option key={item.id} value={item.id}>
+            {item.name}
+          </option>
+        ))}
+      </select>
+    );
+  return (
+    <div role="radiogroup" aria-label="Theme" className="flex rounded-md border border-control">
+      {themes.map((item) => {
+        const on = item.id === theme.id;
+        return (
+          // biome-ignore lint/a11y/useSemanticElements: radios that look like a switch
+          <button
+            key={item.id}
+            type="button"
+            role="radio"
+            aria-checked={on}
+            onClick={() => switchTheme(item.id)}
+            className={clsx(
+              'h-7 max-w-28 truncate px-2 text-sm first:rounded-l-[5px] last:rounded-r-[5px]',
+              on ? 'bg-main text-inverse' : 'hover:bg-pressed',
+            )}
+          >
+            {item.name}
+          </button>
+        );
+      })}
+    </div>
+  );
+}
+
+function History() {
+  const dispatch = useAppDispatch();
+  const undo = useAppSelector((state) => selectProject(state).undo.at(-1));
+  const redo = useAppSelector((state) => selectProject(state).redo.at(-1));
+  return (
+    <div className="flex">
+      <IconButton
+        label="Undo"
+        hint={undo ? `Undo: ${undo.label} (${keyLabel('Mod+Z')})` : 'Nothing to undo'}
+        aria-disabled={!undo}
+        className={undo ? '' : 'text-quiet opacity-60'}
+        onClick={() => dispatch(step('undo'))}
+      >
+        <Undo2 aria-hidden className="size-4" />
+      </IconButton>
+      <IconButton
+        label="Redo"
+        hint={redo ? `Redo: ${redo.label} (${keyLabel('Shift+Mod+Z')})` : 'Nothing to redo'}
+        aria-disabled={!redo}
+        className={redo ? '' : 'text-quiet opacity-60'}
+        onClick={() => dispatch(step('redo'))}
+      >
+        <Redo2 aria-hidden className="size-4" />
+      </IconButton>
+    </div>
+  );
+}
+
+function Tools() {
+  const dispatch = useAppDispatch();
+  const [dress, setDress] = useState(currentDress);
+  const other = dress === 'light' ? 'dark' : 'light';
+  return (
+    <div className="flex">
+      <IconButton
+        label="Finder"
+        hint={`Go to or do anything (${keyLabel('Mod+K')})`}
+        onClick={() => dispatch(dialogOpened('finder'))}
+      >
+        <Search aria-hidden className="size-4" />
+      </IconButton>
+      <IconButton
+        label={`Put on the ${other} dress`}
+        onClick={() => {
+          wear(other);
+          setDress(other);
+        }}
+      >
+        {dress === 'light' ? <Moon aria-hidden className="size-4" /> : <Sun aria-hidden className="size-4" />}
+      </IconButton>
+      <IconButton label="Shortcuts" hint="Shortcuts (?)" onClick={() => dispatch(dialogOpened('shortcuts'))}>
+        <Keyboard aria-hidden className="size-4" />
+      </IconButton>
+    </div>
+  );
+}

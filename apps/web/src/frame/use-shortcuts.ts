@@ -1,0 +1,61 @@
+import { useEffect } from 'react';
+import { useStore } from 'react-redux';
+import { useNavigate } from 'react-router';
+import { addressOf, STATIONS } from '../addresses.ts';
+import { rememberSurround } from '../look/dress.ts';
+import { step } from '../store/editing.ts';
+import { dialogOpened, surroundSwitched } from '../store/interface-slice.ts';
+import { selectProject } from '../store/selectors.ts';
+import type { AppStore } from '../store/store.ts';
+import { isMac } from './shortcuts.ts';
+import { useThemeSwitch } from './use-theme-switch.ts';
+
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable=true]') !== null;
+
+/** Moves the focus into a part of the frame: to its first control, or to the part itself. */
+function jumpTo(id: string) {
+  const part = document.getElementById(id);
+  const first = part?.querySelector<HTMLElement>('button:not(:disabled), input, a[href], [tabindex="0"]');
+  (first ?? part)?.focus();
+}
+
+/** The shortcuts that work anywhere in the frame. Single keys do nothing while a text is typed or a dialog is open. */
+export function useShortcuts() {
+  const store = useStore() as AppStore;
+  const navigate = useNavigate();
+  const switchTheme = useThemeSwitch();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const key = event.key.toLowerCase();
+      const mod = isMac ? event.metaKey : event.ctrlKey;
+      if (mod && key === 'k') {
+        event.preventDefault();
+        store.dispatch(dialogOpened(store.getState().interface.dialog === 'finder' ? null : 'finder'));
+        return;
+      }
+      if (mod && key === 'z' && !isTyping(event.target)) {
+        event.preventDefault();
+        store.dispatch(step(event.shiftKey ? 'redo' : 'undo'));
+        return;
+      }
+      const single = !event.ctrlKey && !event.metaKey && !event.altKey && !event.defaultPrevented;
+      if (!single || isTyping(event.target) || document.querySelector('[role=dialog]')) return;
+      const station = STATIONS[Number(event.key) - 1];
+      if (station) navigate(addressOf(selectProject(store.getState()).id, station.id));
+      else if (key === 'n') switchTheme();
+      else if (key === 'j') jumpTo('lamp');
+      else if (key === 'b') jumpTo('tray');
+      else if (key === 'm') jumpTo('station');
+      else if (key === 'g') {
+        const on = !store.getState().interface.surround;
+        store.dispatch(surroundSwitched(on));
+        rememberSurround(on);
+      } else if (event.key === '?') store.dispatch(dialogOpened('shortcuts'));
+      else return;
+      event.preventDefault();
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [store, navigate, switchTheme]);
+}

@@ -1,0 +1,231 @@
+import { convert, numbers } from '@mint-lamp/core/color/convert';
+import { inGamut, toSrgb } from '@mint-lamp/core/color/gamut';
+import { parseColor } from '@mint-lamp/core/color/parse';
+import { type Color, color, SPACES, type SpaceId } from '@mint-lamp/core/color/spaces';
+import { fromPlainCmyk, plainCmyk, writeColor } from '@mint-lamp/core/color/write';
+import type { Command } from '@mint-lamp/core/system/commands/command';
+import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
+import clsx from 'clsx';
+import { useState } from 'react';
+import { useEditing } from '../store/editing.ts';
+import { NumberField } from '../ui/number-field.tsx';
+import { TextField } from '../ui/text-field.tsx';
+import { Track } from '../ui/track.tsx';
+
+/** A way to edit: its channels with ranges, and the way to and from a colour. */
+interface Model {
+  readonly id: string;
+  readonly name: string;
+  readonly channels: readonly { name: string; min: number; max: number; decimals: number; unit: string }[];
+  readonly read: (c: Color) => number[];
+  readonly write: (values: readonly number[]) => Color;
+  readonly note?: string;
+}
+
+function spaceModel(
+  id: SpaceId,
+  scale: readonly [number, number, number],
+  decimals: readonly number[],
+): Model {
+  const { name, channels } = SPACES[id];
+  return {
+    id,
+    name,
+    channels: channels.map((c, i) => ({
+      name: c.name,
+      min: c.min * scale[i]!,
+      max: c.max * scale[i]!,
+      decimals: decimals[i]!,
+      unit: c.unit || (id === 'oklch' && i === 0 ? '%' : ''),
+    })),
+    read: (c) => numbers(convert(c, id)).map((v, i) => v * scale[i]!),
+    write: (values) => color(id, values.map((v, i) => v / scale[i]!) as [number, number, number]),
+  };
+}
+
+const ink = (name: string) => ({ name, min: 0, max: 100, decimals: 0, unit: '%' });
+
+const MODELS: readonly Model[] = [
+  spaceModel('oklch', [100, 1, 1], [1, 3, 1]),
+  spaceModel('hsl', [1, 1, 1], [1, 1, 1]),
+  spaceModel('hsv', [1, 1, 1], [1, 1, 1]),
+  spaceModel('srgb', [255, 255, 255], [0, 0, 0]),
+  {
+    id: 'cmyk',
+    name: 'CMYK',
+    channels: [ink('Cyan'), ink('Magenta'), ink('Yellow'), ink('Black')],
+    read: (c) => plainCmyk(c),
+    write: ([c, m, y, k]) => color('srgb', fromPlainCmyk(c!, m!, y!, k!)),
+    note: 'Plain uncalibrated formula: for orientation, not for print.',
+  },
+  spaceModel('lab', [1, 1, 1], [1, 1, 1]),
+];
+
+const SAMPLES = 20;
+// Where the colour leaves sRGB a browser cannot show it: the track is hatched there.
+const HATCH = 'repeating-linear-gradient(135deg, #8f8f8f 0 2px, #5a5a5a 2px 4px)';
+
+/** Background of a track: the colours that moving this channel gives, hatched where they leave the gamut. */
+function trackBackground(model: Model, values: readonly number[], channel: number): string {
+  const { min, max } = model.channels[channel]!;
+  const stops: string[] = [];
+  for (let i = 0; i <= SAMPLES; i++) {
+    const at = values.map((v, j) => (j === channel ? min + ((max - min) * i) / SAMPLES : v));
+    const c = model.write(at);
+    const css = inGamut(c) ? writeColor(toSrgb(c), 'srgb') : 'transparent';
+    stops.push(`${css} ${((i - 0.5) / SAMPLES) * 100}%`, `${css} ${((i + 0.5) / SAMPLES) * 100}%`);
+  }
+  return `linear-gradient(to right, ${stops.join(', ')}), ${HATCH}`;
+}
+
+const same = (a: readonly number[], b: readonly number[]) => a.every((v, i) => Math.abs(v - b[i]!) < 1e-9);
+
+/** Edits one colour in OKLCH, HSL, HSV, RGB, CMYK or Lab, or by typing any CSS colour. */
+export function ColorEditor({ painted, change }: { painted: Painted; change: (c: Color) => Command }) {
+  const { edit, preview } = useEditing();
+  const [modelId, setModelId] = useState('oklch');
+  const model = MODELS.find((m) => m.id === modelId)!;
+  // What was set here last, and the colour it was painted as: a hue survives grey, a chroma the gamut's edge.
+  const [own, setOwn] = useState<{ model: string; values: number[]; css: string } | null>(null);
+  const values =
+    own?.model === modelId && own.css === painted.css ? own.values : model.read(colorOf(painted));
+
+  const colorAt = (next: readonly number[]) => ({ ...toSrgb(model.write(next)), alpha: painted.alpha });
+  const set = (channel: number, value: number, final: boolean) => {
+    const next = values.map((v, i) => (i === channel ? value : v));
+    if (final && same(next, values) && own === null) return;
+    const c = roundTo8Bit(colorAt(next));
+    const css = cssOf(c);
+    setOwn({ model: modelId, values: next, css });
+    const command = change(c);
+    if (final) edit(command);
+    else preview(command);
+  };
+  const setAlpha = (alpha: number, final: boolean) => {
+    const command = change({ ...colorOf(painted), alpha });
+    if (final) edit(command);
+    else preview(command);
+  };
+  return (
+    <section aria-label="Edit the colour" className="flex flex-col gap-1.5">
+      <TextField
+        label="Any CSS colour"
+        hideLabel
+        mono
+        value={painted.css}
+        onCommit={(text) => {
+          const result = parseColor(text);
+          if (!result.ok) return result.reason;
+          edit(change(result.color));
+          return null;
+        }}
+      />
+      <fieldset aria-label="Colour model" className="flex justify-between">
+        {MODELS.map((m) => (
+          <button
+            key={m.id}
+            type="button"
+            aria-pressed={m.id === modelId}
+            onClick={() => setModelId(m.id)}
+            className={clsx(
+              'rounded-md px-1.5 py-0.5 text-sm',
+              m.id === modelId ? 'bg-main text-inverse' : 'text-quiet hover:bg-pressed',
+            )}
+          >
+            {m.name}
+          </button>
+        ))}
+      </fieldset>
+      {model.channels.map((channel, i) => (
+        <div key={channel.name}>
+          <div className="flex items-center gap-2">
+            <Track
+              label={channel.name}
+              value={values[i]!}
+              min={channel.min}
+              max={channel.max}
+              step={10 ** -channel.decimals}
+              background={trackBackground(model, values, i)}
+              valueText={`${values[i]!.toFixed(channel.decimals)}${channel.unit}`}
+              onPreview={(v) => set(i, v, false)}
+              onCommit={(v) => set(i, v, true)}
+            />
+            <NumberField
+              label={channel.name}
+              hideLabel
+              value={values[i]!}
+              min={channel.min}
+              max={channel.max}
+              decimals={channel.decimals}
+              onCommit={(v) => set(i, v, true)}
+              className="w-17 shrink-0"
+            />
+          </div>
+          <div className="-mt-0.5 text-xs text-quiet">
+            {channel.name}
+            {channel.unit && ` (${channel.unit})`}
+          </div>
+        </div>
+      ))}
+      {model.note && <p className="text-xs text-quiet">{model.note}</p>}
+      <Opacity painted={painted} onSet={setAlpha} disabled={!keepsAlpha(change, painted)} />
+    </section>
+  );
+}
+
+/** A base is always opaque; everything else may be translucent. */
+function keepsAlpha(change: (c: Color) => Command, painted: Painted): boolean {
+  return change(colorOf(painted)).type !== 'setBase';
+}
+
+function Opacity({
+  painted,
+  onSet,
+  disabled,
+}: {
+  painted: Painted;
+  onSet: (alpha: number, final: boolean) => void;
+  disabled: boolean;
+}) {
+  if (disabled) return null;
+  const { r, g, b, alpha } = painted;
+  return (
+    <div>
+      <div className="flex items-center gap-2">
+        <div className="checker w-full rounded-[4px]">
+          <Track
+            label="Opacity"
+            value={alpha * 100}
+            min={0}
+            max={100}
+            step={1}
+            background={`linear-gradient(to right, rgb(${r} ${g} ${b} / 0), rgb(${r} ${g} ${b}))`}
+            valueText={`${Math.round(alpha * 100)} %`}
+            onPreview={(v) => onSet(v / 100, false)}
+            onCommit={(v) => onSet(v / 100, true)}
+          />
+        </div>
+        <NumberField
+          label="Opacity"
+          hideLabel
+          value={alpha * 100}
+          min={0}
+          max={100}
+          onCommit={(v) => onSet(v / 100, true)}
+          className="w-17 shrink-0"
+        />
+      </div>
+      <div className="-mt-0.5 text-xs text-quiet">Opacity (%)</div>
+    </div>
+  );
+}
+
+function roundTo8Bit(c: Color): Color {
+  return { ...c, coords: numbers(c).map((v) => Math.round(v * 255) / 255) as [number, number, number] };
+}
+
+function cssOf(c: Color): string {
+  const [r, g, b] = numbers(c).map((v) => Math.round(v * 255));
+  const hex = `#${[r, g, b].map((v) => v!.toString(16).padStart(2, '0')).join('')}`;
+  return c.alpha === 1 ? hex : `rgb(${r} ${g} ${b} / ${c.alpha})`;
+}

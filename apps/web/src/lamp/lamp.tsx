@@ -1,0 +1,101 @@
+import { describeColor } from '@mint-lamp/core/color/describe';
+import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
+import { useEffect, useMemo, useState } from 'react';
+import { useEditing } from '../store/editing.ts';
+import { useProjectDocument, useSystem, useTheme } from '../store/selectors.ts';
+import { useAppSelector } from '../store/store.ts';
+import { Button } from '../ui/button.tsx';
+import { ColorEditor } from './color-editor.tsx';
+import { Grounds } from './grounds.tsx';
+import { type LitColor, litColor } from './lit-color.ts';
+import { Notations } from './notations.tsx';
+import { SourceOfLink } from './source-of-link.tsx';
+import { ThingActions } from './thing-actions.tsx';
+import { UsedBy } from './used-by.tsx';
+
+/** The panel about the one colour that is selected now. */
+export function Lamp() {
+  const doc = useProjectDocument();
+  const system = useSystem();
+  const theme = useTheme();
+  const selection = useAppSelector((state) => state.interface.selection);
+  const lit = litColor(doc, system, theme, selection);
+  return (
+    <aside
+      id="lamp"
+      aria-label="Lamp"
+      tabIndex={-1}
+      className="min-h-0 overflow-x-hidden overflow-y-auto border-l border-hair bg-raised outline-none"
+    >
+      {lit ? <LitLamp key={lit.key} lit={lit} /> : <RestingLamp />}
+    </aside>
+  );
+}
+
+function RestingLamp() {
+  return (
+    <div className="p-4 text-quiet">
+      <h2 className="mb-1 font-title text-lg font-semibold text-main">Nothing is lit</h2>
+      <p>Select a colour anywhere and it is shown here: large, in every notation, and where it is used.</p>
+    </div>
+  );
+}
+
+function LitLamp({ lit }: { lit: LitColor }) {
+  const { painted } = lit;
+  // The colour as it was when the light fell on it, for comparing and for going back.
+  const [before, setBefore] = useState(painted);
+  const { edit } = useEditing();
+  useEffect(() => {
+    setBefore((old) => old ?? painted);
+  }, [painted]);
+  const changed = before && painted && before.css !== painted.css;
+  const name = useMemo(() => (painted ? describeColor(colorOf(painted)) : null), [painted]);
+  return (
+    <div>
+      <Halves before={before} now={painted} />
+      <div className="flex flex-col gap-3 p-3">
+        <div>
+          <h2 className="font-title text-lg leading-tight font-semibold break-words">{lit.title}</h2>
+          <p className="text-sm text-quiet">
+            {name && <span className="text-main">{name}</span>}
+            {name && ' · '}
+            {lit.kind}
+          </p>
+        </div>
+        {lit.problem && <p className="text-sm text-fail">{lit.problem}</p>}
+        {changed && lit.change && (
+          <Button small className="self-start" onClick={() => edit(lit.change!(colorOf(before)))}>
+            Back to {before.css}
+          </Button>
+        )}
+        <SourceOfLink lit={lit} />
+        {painted && lit.change && <ColorEditor painted={painted} change={lit.change} />}
+        {painted && <Notations painted={painted} />}
+        {painted && <Grounds painted={painted} />}
+        <UsedBy />
+        <ThingActions />
+      </div>
+    </div>
+  );
+}
+
+/** Before on the left, now on the right, both large on the same neutral ground. */
+function Halves({ before, now }: { before: Painted | null; now: Painted | null }) {
+  if (!now) return <div className="h-28 border-b border-hair bg-sunken" />;
+  const changed = before && before.css !== now.css;
+  return (
+    <div className="checker relative h-28 border-b border-hair">
+      <div className="flex h-full">
+        {changed && <div className="w-1/2" style={{ background: before.css }} />}
+        <div className="flex-1" style={{ background: now.css }} data-testid="lamp-color" />
+      </div>
+      {changed && (
+        <>
+          <span className="absolute bottom-1 left-1 rounded-[4px] bg-raised px-1 text-xs">before</span>
+          <span className="absolute right-1 bottom-1 rounded-[4px] bg-raised px-1 text-xs">now</span>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,63 @@
+import { Link as RouterLink } from 'react-router';
+import { addressOf } from '../addresses.ts';
+import { linkName } from '../links/link-name.ts';
+import { LinkPicker } from '../links/link-picker.tsx';
+import { useEditing } from '../store/editing.ts';
+import { selectProject, useProjectDocument } from '../store/selectors.ts';
+import { useAppSelector } from '../store/store.ts';
+import { Button } from '../ui/button.tsx';
+import type { LitColor } from './lit-color.ts';
+
+/** For a role or stop: what it points to, the way there, and another link. */
+export function SourceOfLink({ lit }: { lit: LitColor }) {
+  const doc = useProjectDocument();
+  const id = useAppSelector((state) => selectProject(state).id);
+  const { edit, preview } = useEditing();
+  const { link, relink, painted } = lit;
+  if (!relink) return null;
+  const to =
+    link?.to === 'shade'
+      ? addressOf(id, 'grow', link.family, link.shade)
+      : link?.to === 'role'
+        ? addressOf(id, 'assign', link.role)
+        : null;
+  return (
+    <section aria-label="Link" className="flex flex-col gap-1.5">
+      <p>
+        {link ? (
+          <>
+            <span className="text-quiet">{link.to === 'color' ? 'Plain colour, ' : 'Linked to '}</span>
+            {to ? (
+              <RouterLink to={to} className="underline underline-offset-2">
+                {linkName(doc, link)}
+              </RouterLink>
+            ) : (
+              'linked to nothing'
+            )}
+          </>
+        ) : (
+          <span className="text-quiet">Not linked yet</span>
+        )}
+      </p>
+      <div className="flex flex-wrap gap-1.5">
+        <LinkPicker
+          link={link}
+          label={`Link of ${lit.title}`}
+          onPick={(next) => edit(relink(next))}
+          onPreview={(next) => preview(next && relink(next))}
+          trigger={<Button small>{link ? 'Link to another …' : 'Link …'}</Button>}
+        />
+        {painted && link && link.to !== 'color' && (
+          <Button
+            small
+            look="quiet"
+            title="Makes it a plain colour that follows nothing"
+            onClick={() => edit(relink({ to: 'color', color: painted.css }))}
+          >
+            Cut the link
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}

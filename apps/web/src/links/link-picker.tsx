@@ -1,0 +1,164 @@
+import { parseColor } from '@mint-lamp/core/color/parse';
+import { canonical } from '@mint-lamp/core/color/write';
+import type { Link } from '@mint-lamp/core/system/document';
+import clsx from 'clsx';
+import { type ReactElement, useState } from 'react';
+import { useSystem, useTheme } from '../store/selectors.ts';
+import { ColorChip } from '../ui/color-chip.tsx';
+import { NumberField } from '../ui/number-field.tsx';
+import { Popover } from '../ui/popover.tsx';
+import { TextField } from '../ui/text-field.tsx';
+
+interface LinkPickerProps {
+  link: Link | null;
+  label: string;
+  trigger: ReactElement;
+  onPick: (link: Link) => void;
+  /** Shows a link while it is pointed at; null puts the present one back. */
+  onPreview?: (link: Link | null) => void;
+  /** A role that must not be offered, since it would point to itself. */
+  exceptRole?: string;
+  startOpen?: boolean;
+}
+
+/** Chooses what a role or stop points to: a shade, another role, or a plain colour; with an opacity. */
+export function LinkPicker({
+  link,
+  label,
+  trigger,
+  onPick,
+  onPreview,
+  exceptRole,
+  startOpen = false,
+}: LinkPickerProps) {
+  const [open, setOpen] = useState(startOpen);
+  const opacity = link?.opacity;
+  const withOpacity = (next: Link): Link =>
+    opacity === undefined || opacity === 1 ? next : { ...next, opacity };
+  const pick = (next: Link) => {
+    onPick(withOpacity(next));
+    setOpen(false);
+  };
+  const look = (next: Link | null) => onPreview?.(next && withOpacity(next));
+  return (
+    <Popover
+      label={label}
+      trigger={trigger}
+      open={open}
+      onOpenChange={(next) => {
+        setOpen(next);
+        if (!next) look(null);
+      }}
+    >
+      <div className="flex w-[460px] flex-col gap-3">
+        <Shades link={link} onPick={pick} onLook={look} />
+        <div className="grid grid-cols-[1fr_150px] gap-3 border-t border-hair pt-2">
+          <Roles link={link} onPick={pick} onLook={look} except={exceptRole} />
+          <div className="flex flex-col gap-2">
+            <TextField
+              label="Plain colour"
+              mono
+              value={link?.to === 'color' ? link.color : ''}
+              onCommit={(text) => {
+                const result = parseColor(text);
+                if (!result.ok) return result.reason;
+                pick({ to: 'color', color: canonical(result.color) });
+                return null;
+              }}
+            />
+            {link && (
+              <NumberField
+                label="Opacity"
+                unit="%"
+                value={(opacity ?? 1) * 100}
+                min={0}
+                max={100}
+                onCommit={(value) => {
+                  const { opacity: _, ...rest } = link;
+                  onPick(value === 100 ? (rest as Link) : ({ ...rest, opacity: value / 100 } as Link));
+                }}
+              />
+            )}
+          </div>
+        </div>
+      </div>
+    </Popover>
+  );
+}
+
+interface ListProps {
+  link: Link | null;
+  onPick: (link: Link) => void;
+  onLook: (link: Link | null) => void;
+}
+
+function Shades({ link, onPick, onLook }: ListProps) {
+  const { families } = useSystem();
+  if (!families.size) return <p className="text-quiet">There is no family yet: make one at Grow.</p>;
+  return (
+    <ul aria-label="Shades" className="flex flex-col gap-1" onPointerLeave={() => onLook(null)}>
+      {[...families.values()].map(({ family, shades }) => (
+        <li key={family.id} className="flex items-center gap-2">
+          <span className="w-20 shrink-0 truncate text-sm" title={family.name}>
+            {family.name}
+          </span>
+          <span className="flex flex-1 flex-wrap gap-0.5">
+            {[...shades].reverse().map((shade) => {
+              const next = { to: 'shade', family: family.id, shade: shade.label } as const;
+              const on = link?.to === 'shade' && link.family === family.id && link.shade === shade.label;
+              return (
+                <button
+                  key={shade.label}
+                  type="button"
+                  title={`${family.name} ${shade.label}, ${shade.css}`}
+                  aria-label={`${family.name} ${shade.label}`}
+                  aria-pressed={on}
+                  onPointerEnter={() => onLook(next)}
+                  onClick={() => onPick(next)}
+                  className={clsx('rounded-[5px]', on && 'ring-2 ring-main')}
+                >
+                  <ColorChip css={shade.css} className="block size-7" />
+                </button>
+              );
+            })}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Roles({ link, onPick, onLook, except }: ListProps & { except: string | undefined }) {
+  const theme = useTheme();
+  const { document } = useSystem();
+  const roles = document.roles.filter((role) => role.id !== except);
+  return (
+    <div className="min-w-0">
+      <h3 className="mb-0.5 text-sm text-quiet">Another role</h3>
+      {!roles.length && <p className="text-quiet">None yet</p>}
+      <ul className="max-h-40 overflow-auto" onPointerLeave={() => onLook(null)}>
+        {roles.map((role) => {
+          const next = { to: 'role', role: role.id } as const;
+          const on = link?.to === 'role' && link.role === role.id;
+          return (
+            <li key={role.id}>
+              <button
+                type="button"
+                aria-pressed={on}
+                onPointerEnter={() => onLook(next)}
+                onClick={() => onPick(next)}
+                className={clsx(
+                  'flex w-full items-center gap-2 rounded-md px-1 py-0.5 text-left hover:bg-pressed',
+                  on && 'bg-pressed',
+                )}
+              >
+                <ColorChip css={theme.roles.get(role.id)?.color?.css ?? null} className="size-4" />
+                <span className="truncate">{role.path}</span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+/** The dress of the application itself, not of the project that is being coloured. */
+export type Dress = 'light' | 'dark';
+
+const KEY = 'mint-lamp/dress';
+
+export function currentDress(): Dress {
+  return document.documentElement.dataset.theme === 'dark-dress' ? 'dark' : 'light';
+}
+
+export function wear(dress: Dress): void {
+  document.documentElement.dataset.theme = `${dress}-dress`;
+  try {
+    localStorage.setItem(KEY, dress);
+  } catch {
+    // Without storage the dress lasts until the page is closed.
+  }
+}
+
+const SURROUND = 'mint-lamp/surround';
+
+/** Whether the station lies on mid-grey (L* 50), for judging colour. */
+export function surroundIsOn(): boolean {
+  return localStorage.getItem(SURROUND) === 'on';
+}
+
+export function rememberSurround(on: boolean): void {
+  localStorage.setItem(SURROUND, on ? 'on' : 'off');
+}

@@ -1,0 +1,71 @@
+import type { Link } from '@mint-lamp/core/system/document';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { newId, useEditing } from '../../store/editing.ts';
+import { useProjectDocument, useTheme } from '../../store/selectors.ts';
+import { Button } from '../../ui/button.tsx';
+import { IconButton } from '../../ui/icon-button.tsx';
+import { Popover } from '../../ui/popover.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+
+/** Renames, adds and removes themes. A new theme begins as a copy of the one that is switched on. */
+export function ThemeMenu() {
+  const { themes, roles } = useProjectDocument();
+  const { theme: current } = useTheme();
+  const { edit } = useEditing();
+  const [name, setName] = useState('');
+  const add = () => {
+    const links: Record<string, Link> = {};
+    for (const role of roles) {
+      const link = role.links[current.id];
+      if (link) links[role.id] = link;
+    }
+    if (edit({ type: 'addTheme', theme: { id: newId(), name: name.trim() }, links })) setName('');
+  };
+  return (
+    <Popover label="Themes" align="end" trigger={<Button>Themes …</Button>}>
+      <ul className="flex w-72 flex-col gap-1.5">
+        {themes.map((theme, i) => (
+          <li key={theme.id} className="flex items-center gap-1">
+            <TextField
+              label={`Name of theme ${i + 1}`}
+              hideLabel
+              value={theme.name}
+              className="flex-1"
+              onCommit={(text) =>
+                edit({ type: 'renameTheme', theme: theme.id, name: text }) ? null : 'Choose another name'
+              }
+            />
+            <IconButton
+              label={`Remove ${theme.name}`}
+              disabled={themes.length === 1}
+              onClick={() => edit({ type: 'removeTheme', theme: theme.id })}
+            >
+              <Trash2 aria-hidden className="size-4" />
+            </IconButton>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="mt-3 flex items-end gap-2 border-t border-hair pt-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (name.trim()) add();
+        }}
+      >
+        <label className="flex-1">
+          <span className="mb-0.5 block text-sm text-quiet">New theme, a copy of {current.name}</span>
+          <input
+            value={name}
+            maxLength={80}
+            onChange={(event) => setName(event.target.value)}
+            className="h-8 w-full rounded-md border border-control bg-raised px-2"
+          />
+        </label>
+        <Button type="submit" disabled={!name.trim()}>
+          Add
+        </Button>
+      </form>
+    </Popover>
+  );
+}

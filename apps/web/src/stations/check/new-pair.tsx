@@ -1,0 +1,69 @@
+import type { Content, Level } from '@mint-lamp/core/contrast/targets';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { addressOf } from '../../addresses.ts';
+import { newId, useEditing } from '../../store/editing.ts';
+import { selectProject, useProjectDocument } from '../../store/selectors.ts';
+import { useAppSelector } from '../../store/store.ts';
+import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { Popover } from '../../ui/popover.tsx';
+import { CONTENT_OPTIONS, LEVEL_OPTIONS, USUAL_SIZE } from './pair-settings.tsx';
+
+/** Makes a pair of two roles. */
+export function NewPair() {
+  const { roles } = useProjectDocument();
+  const id = useAppSelector((state) => selectProject(state).id);
+  const navigate = useNavigate();
+  const { edit } = useEditing();
+  const [open, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const [ground, setGround] = useState('');
+  const [content, setContent] = useState<Content>('body');
+  const [level, setLevel] = useState<Level>('AA');
+  const options = roles.map((role) => ({ value: role.id, label: role.path }));
+  const choice = [{ value: '', label: 'choose …' }, ...options];
+  const ready = text && ground && text !== ground;
+  const add = () => {
+    const pair = {
+      id: newId(),
+      foreground: text,
+      background: ground,
+      target: { level, content },
+      size: USUAL_SIZE[content],
+      weight: 400,
+    };
+    if (!edit({ type: 'addPair', pair })) return;
+    setOpen(false);
+    navigate(addressOf(id, 'check', pair.id));
+  };
+  return (
+    <Popover
+      label="New pair"
+      align="end"
+      open={open}
+      onOpenChange={setOpen}
+      trigger={
+        <Button look="primary" disabled={roles.length < 2}>
+          New pair …
+        </Button>
+      }
+    >
+      <form
+        className="grid w-80 grid-cols-2 gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (ready) add();
+        }}
+      >
+        <Choice label="Text or graphic" value={text} options={choice} onChange={setText} />
+        <Choice label="on ground" value={ground} options={choice} onChange={setGround} />
+        <Choice label="Content" value={content} options={CONTENT_OPTIONS} onChange={setContent} />
+        <Choice label="Level" value={level} options={LEVEL_OPTIONS} onChange={setLevel} />
+        <Button type="submit" look="primary" disabled={!ready} className="col-span-2">
+          Add the pair
+        </Button>
+      </form>
+    </Popover>
+  );
+}

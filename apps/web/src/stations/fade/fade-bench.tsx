@@ -1,0 +1,109 @@
+import { gradientCss } from '@mint-lamp/core/exchange/css';
+import type { GradientSpace } from '@mint-lamp/core/gradient/sample';
+import type { ResolvedGradient } from '@mint-lamp/core/system/resolve';
+import { Trash2 } from 'lucide-react';
+import { lazy, Suspense } from 'react';
+import { useNavigate } from 'react-router';
+import { addressOf } from '../../addresses.ts';
+import { useEditing } from '../../store/editing.ts';
+import { selectProject } from '../../store/selectors.ts';
+import { useAppSelector } from '../../store/store.ts';
+import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { CopyButton } from '../../ui/copy-button.tsx';
+import { NumberField } from '../../ui/number-field.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { Track } from '../../ui/track.tsx';
+import { GradientPreview } from './gradient-preview.tsx';
+import { StopList } from './stop-list.tsx';
+
+const Profile = lazy(() => import('./profile.tsx'));
+
+const SPACES: readonly { value: GradientSpace; label: string }[] = [
+  { value: 'oklab', label: 'OKLab, even to the eye' },
+  { value: 'lab', label: 'Lab' },
+  { value: 'srgb', label: 'sRGB, as old browsers' },
+  { value: 'srgb-linear', label: 'Linear light' },
+];
+
+interface FadeBenchProps {
+  resolved: ResolvedGradient;
+  openStop: string | null;
+}
+
+/** One gradient at work: on a banner with its handles, its profile, its stops and settings. */
+export function FadeBench({ resolved, openStop }: FadeBenchProps) {
+  const { gradient } = resolved;
+  const { edit, preview } = useEditing();
+  const id = useAppSelector((state) => selectProject(state).id);
+  const navigate = useNavigate();
+  const css = gradientCss(resolved);
+  const angle = (value: number) =>
+    ({ type: 'setGradient', gradient: gradient.id, change: { angle: value } }) as const;
+  return (
+    <section aria-label={gradient.name} className="flex flex-col gap-3 px-5 pb-5">
+      <GradientPreview resolved={resolved} openStop={openStop} />
+      <Suspense fallback={<div className="h-28" />}>
+        <Profile resolved={resolved} />
+      </Suspense>
+      <div className="grid grid-cols-[1fr_264px] gap-6">
+        <StopList resolved={resolved} openStop={openStop} />
+        <div className="flex flex-col gap-2">
+          <TextField
+            label="Gradient"
+            value={gradient.name}
+            onCommit={(name) =>
+              edit({ type: 'renameGradient', gradient: gradient.id, name }) ? null : 'Choose another name'
+            }
+          />
+          <div>
+            <span className="text-sm text-quiet">Angle (°)</span>
+            <div className="flex items-center gap-2">
+              <Track
+                label="Angle"
+                value={gradient.angle}
+                min={0}
+                max={360}
+                step={1}
+                background="var(--surface-sunken)"
+                valueText={`${gradient.angle} degrees`}
+                onPreview={(v) => preview(angle(v))}
+                onCommit={(v) => edit(angle(v))}
+              />
+              <NumberField
+                label="Angle"
+                hideLabel
+                value={gradient.angle}
+                min={0}
+                max={360}
+                decimals={1}
+                onCommit={(v) => edit(angle(v))}
+                className="w-17 shrink-0"
+              />
+            </div>
+          </div>
+          <Choice
+            label="Mixed in"
+            value={gradient.space}
+            options={SPACES}
+            onChange={(space) => edit({ type: 'setGradient', gradient: gradient.id, change: { space } })}
+          />
+          {css && (
+            <CopyButton text={css} label="Copy the gradient as CSS" className="-mx-1.5">
+              Copy as CSS
+            </CopyButton>
+          )}
+          <Button
+            look="danger"
+            className="self-start"
+            onClick={() => {
+              if (edit({ type: 'removeGradient', gradient: gradient.id })) navigate(addressOf(id, 'fade'));
+            }}
+          >
+            <Trash2 aria-hidden className="size-4" /> Remove the gradient
+          </Button>
+        </div>
+      </div>
+    </section>
+  );
+}

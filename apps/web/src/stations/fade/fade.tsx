@@ -1,0 +1,59 @@
+import { useEffect } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { addressOf } from '../../addresses.ts';
+import { useEditing } from '../../store/editing.ts';
+import { selected } from '../../store/interface-slice.ts';
+import { selectProject, useProjectDocument, useTheme } from '../../store/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { Button } from '../../ui/button.tsx';
+import { EmptyState } from '../../ui/notice.tsx';
+import { StationHeader } from '../station-header.tsx';
+import { FadeBench } from './fade-bench.tsx';
+import { GradientList } from './gradient-list.tsx';
+import { newGradient } from './new-gradient.ts';
+
+/** Gradients of the system, one of them on the bench. */
+export default function Fade() {
+  const { gradient: gradientId, stop } = useParams();
+  const doc = useProjectDocument();
+  const theme = useTheme();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const id = useAppSelector((state) => selectProject(state).id);
+  const { edit } = useEditing();
+  const open = gradientId ?? doc.gradients[0]?.id;
+  const resolved = open ? theme.gradients.get(open) : undefined;
+  useEffect(() => {
+    if (open && stop) dispatch(selected({ kind: 'stop', gradient: open, stop }));
+  }, [dispatch, open, stop]);
+  const add = () => {
+    const gradient = newGradient(doc);
+    if (edit({ type: 'addGradient', gradient })) navigate(addressOf(id, 'fade', gradient.id));
+  };
+  return (
+    <div className="flex min-h-full flex-col">
+      <StationHeader
+        title="Fade"
+        lead="Gradients whose stops are linked: change a base or the theme and they follow."
+      >
+        <Button look="primary" onClick={add}>
+          New gradient
+        </Button>
+      </StationHeader>
+      {doc.gradients.length ? (
+        <>
+          <GradientList open={open ?? null} />
+          {resolved ? (
+            <FadeBench key={resolved.gradient.id} resolved={resolved} openStop={stop ?? null} />
+          ) : (
+            <EmptyState title="This gradient does not exist any more">Choose another above.</EmptyState>
+          )}
+        </>
+      ) : (
+        <EmptyState title="No gradient yet">
+          A new one begins with three stops, linked to the first family if there is one.
+        </EmptyState>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,186 @@
+import { fromRgb8 } from '@mint-lamp/core/color/parse';
+import { canonical } from '@mint-lamp/core/color/write';
+import { gradientCss } from '@mint-lamp/core/exchange/css';
+import {
+  alongLine,
+  type GradientLine,
+  gradientLine,
+  type Point,
+  pointInBox,
+} from '@mint-lamp/core/gradient/line';
+import type { ResolvedGradient } from '@mint-lamp/core/system/resolve';
+import clsx from 'clsx';
+import {
+  type KeyboardEvent,
+  type MouseEvent,
+  type PointerEvent,
+  useLayoutEffect,
+  useRef,
+  useState,
+} from 'react';
+import { useNavigate } from 'react-router';
+import { addressOf } from '../../addresses.ts';
+import { newId, useEditing } from '../../store/editing.ts';
+import { selectProject } from '../../store/selectors.ts';
+import { useAppSelector } from '../../store/store.ts';
+import { colorAt } from './sampled.ts';
+
+const clamp = (v: number) => Math.min(100, Math.max(0, v));
+const round = (v: number) => Math.round(v * 10) / 10;
+
+/** Handles stay this far inside the banner, px. */
+const INSET = 14;
+const WAY = Array.from({ length: 51 }, (_, i) => i * 2);
+
+interface GradientPreviewProps {
+  resolved: ResolvedGradient;
+  openStop: string | null;
+}
+
+/** The gradient on a banner, with a handle for each stop on the gradient line itself. A click adds a stop. */
+export function GradientPreview({ resolved, openStop }: GradientPreviewProps) {
+  const { gradient, colors } = resolved;
+  const box = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  const id = useAppSelector((state) => selectProject(state).id);
+  const navigate = useNavigate();
+  const { edit } = useEditing();
+  useLayoutEffect(() => {
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
+    });
+    observer.observe(box.current!);
+    return () => observer.disconnect();
+  }, []);
+  const line = gradientLine(gradient.angle, size.width, size.height);
+  const place = (percent: number) => pointInBox(gradient.angle, size, percent, INSET);
+  const path = WAY.map((percent) => Object.values(place(percent)).join(',')).join(' ');
+
+  const addAt = (event: MouseEvent) => {
+    const rect = box.current!.getBoundingClientRect();
+    const position = round(
+      clamp(alongLine(line, { x: event.clientX - rect.left, y: event.clientY - rect.top })),
+    );
+    const now = colorAt(resolved, position);
+    if (!now) return;
+    const color = canonical(fromRgb8(Math.round(now.r), Math.round(now.g), Math.round(now.b), now.alpha));
+    const stop = { id: newId(), position, link: { to: 'color', color } as const };
+    if (edit({ type: 'addStop', gradient: gradient.id, stop }))
+      navigate(addressOf(id, 'fade', gradient.id, stop.id), { replace: true });
+  };
+  return (
+    <div className="checker rounded-md border border-hair">
+      <div
+        ref={box}
+        className="relative h-48 rounded-[5px]"
+        style={{ background: gradientCss(resolved) ?? undefined }}
+      >
+        {/* biome-ignore lint/a11y/useKeyWithClickEvents: the list of stops adds one by keyboard */}
+        {/* biome-ignore lint/a11y/noStaticElementInteractions: as above */}
+        <div
+          className="absolute inset-0 cursor-copy"
+          data-testid="gradient-area"
+          onClick={addAt}
+          title="Click to add a stop here"
+        />
+        <svg aria-hidden className="pointer-events-none absolute inset-0 size-full">
+          <polyline points={path} fill="none" stroke="#ffffff" strokeOpacity={0.7} strokeWidth={3} />
+          <polyline points={path} fill="none" stroke="#000000" strokeWidth={1} />
+        </svg>
+        {size.width > 0 &&
+          gradient.stops.map((stop, i) => (
+            <StopHandle
+              key={stop.id}
+              gradient={gradient.id}
+              stop={stop.id}
+              position={stop.position}
+              index={i}
+              css={colors[i]?.css ?? null}
+              line={line}
+              point={place(stop.position)}
+              on={stop.id === openStop}
+            />
+          ))}
+      </div>
+    </div>
+  );
+}
+
+interface StopHandleProps {
+  gradient: string;
+  stop: string;
+  position: number;
+  index: number;
+  css: string | null;
+  line: GradientLine;
+  point: Point;
+  on: boolean;
+}
+
+function StopHandle({ gradient, stop, position, index, css, line, point, on }: StopHandleProps) {
+  const id = useAppSelector((state) => selectProject(state).id);
+  const navigate = useNavigate();
+  const { edit, preview } = useEditing();
+  const grip = useRef<{ line: GradientLine; box: DOMRect; last: number; moved: boolean } | null>(null);
+  const move = (to: number) => ({ type: 'moveStop', gradient, stop, position: to }) as const;
+  const select = () => navigate(addressOf(id, 'fade', gradient, stop), { replace: true });
+
+  const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    const box = event.currentTarget.parentElement!.getBoundingClientRect();
+    grip.current = { line, box, last: position, moved: false };
+  };
+  const onPointerMove = (event: PointerEvent) => {
+    const held = grip.current;
+    if (!held) return;
+    const to = round(
+      clamp(alongLine(held.line, { x: event.clientX - held.box.left, y: event.clientY - held.box.top })),
+    );
+    if (to === held.last) return;
+    held.moved = true;
+    held.last = to;
+    preview(move(to));
+  };
+  const onPointerUp = () => {
+    const held = grip.current;
+    grip.current = null;
+    if (held?.moved) edit(move(held.last));
+    select();
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const direction = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
+    if (direction) {
+      event.preventDefault();
+      edit(move(round(clamp(position + direction * (event.shiftKey ? 5 : 1)))));
+    } else if (event.key === 'Delete' || event.key === 'Backspace') {
+      event.preventDefault();
+      edit({ type: 'removeStop', gradient, stop });
+    }
+  };
+  return (
+    <button
+      type="button"
+      role="slider"
+      aria-label={`Stop ${index + 1}`}
+      aria-valuemin={0}
+      aria-valuemax={100}
+      aria-valuenow={position}
+      aria-valuetext={`${position} %, ${css ?? 'no colour'}`}
+      title={`Stop ${index + 1} at ${position} %. Drag it, or use the arrow keys; Delete removes it.`}
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={onPointerUp}
+      onPointerCancel={() => {
+        grip.current = null;
+        preview(null);
+      }}
+      onFocus={(event) => event.currentTarget.matches(':focus-visible') && select()}
+      onKeyDown={onKeyDown}
+      className={clsx(
+        'absolute size-6 -translate-x-1/2 -translate-y-1/2 touch-none rounded-full border-2 border-[#ffffff] outline-1 outline-[#000000]',
+        on && 'size-8 shadow-[0_0_0_3px_#000000]',
+      )}
+      style={{ left: point.x, top: point.y, background: css ?? undefined }}
+    />
+  );
+}

@@ -1,0 +1,24 @@
+import { type Gradient, type Link, type ProjectDocument, slug } from '@mint-lamp/core/system/document';
+import { newId } from '../../store/editing.ts';
+
+/** A gradient to begin with: three stops along the first family, or plain greys without one. */
+export function newGradient(doc: ProjectDocument): Gradient {
+  const taken = new Set(doc.gradients.map((gradient) => slug(gradient.name)));
+  let n = doc.gradients.length + 1;
+  while (taken.has(`fade-${n}`)) n++;
+  const family = doc.families[0];
+  const labels = family?.growth.labels ?? [];
+  const at = (along: number): Link =>
+    family
+      ? { to: 'shade', family: family.id, shade: labels[Math.round(along * (labels.length - 1))]! }
+      : { to: 'color', color: ['#303030', '#808080', '#e0e0e0'][Math.round((1 - along) * 2)]! };
+  const stop = (position: number, along: number) => ({ id: newId(), position, link: at(along) });
+  return {
+    id: newId(),
+    name: `Fade ${n}`,
+    kind: 'linear',
+    angle: 90,
+    space: 'oklab',
+    stops: [stop(0, 0.9), stop(50, 0.6), stop(100, 0.2)],
+  };
+}

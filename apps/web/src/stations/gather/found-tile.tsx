@@ -1,0 +1,58 @@
+import { describeColor } from '@mint-lamp/core/color/describe';
+import type { MergedColor } from '@mint-lamp/core/color/find';
+import { readColor } from '@mint-lamp/core/color/parse';
+import clsx from 'clsx';
+import { Check } from 'lucide-react';
+import { ColorChip } from '../../ui/color-chip.tsx';
+
+interface FoundTileProps {
+  item: MergedColor;
+  chosen: boolean;
+  inTray: boolean;
+  onToggle: () => void;
+}
+
+/** One found colour, large, with its code and how often it occurs; a click leaves it out or takes it in again. */
+export function FoundTile({ item, chosen, inTray, onToggle }: FoundTileProps) {
+  const spelling = item.spellings[0]!;
+  const description = describeColor(readColor(item.color));
+  return (
+    <li>
+      {/* biome-ignore lint/a11y/useSemanticElements: a tile that is a check box */}
+      <button
+        type="button"
+        role="checkbox"
+        aria-checked={inTray || chosen}
+        disabled={inTray}
+        aria-label={`${spelling}, ${description}, ${item.count} times${inTray ? ', in the tray already' : ''}`}
+        title={`${description}\nwritten as ${item.spellings.join(', ')}, first in line ${item.line}`}
+        onClick={onToggle}
+        className={clsx(
+          'w-full rounded-md text-left disabled:cursor-default',
+          !chosen && !inTray && 'opacity-45',
+        )}
+      >
+        <span className="relative block">
+          <ColorChip css={item.color} className="h-14 w-full rounded-md!" />
+          {(chosen || inTray) && (
+            <span className="absolute right-1.5 bottom-2.5 grid size-4.5 place-content-center rounded-full bg-raised text-main">
+              <Check aria-hidden className="size-3.5" />
+            </span>
+          )}
+        </span>
+        <span className="flex items-baseline justify-between gap-1 text-sm">
+          <span className="truncate font-mono">{spelling}</span>
+          <span className="shrink-0 text-quiet">{inTray ? 'in tray' : `×${item.count}`}</span>
+        </span>
+        {item.twins.length > 0 && (
+          <span className="flex items-center gap-0.5 text-xs text-quiet">
+            with
+            {item.twins.slice(0, 5).map((twin) => (
+              <ColorChip key={twin} css={twin} className="size-3" />
+            ))}
+          </span>
+        )}
+      </button>
+    </li>
+  );
+}

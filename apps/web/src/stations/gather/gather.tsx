@@ -1,0 +1,141 @@
+import { describeColor } from '@mint-lamp/core/color/describe';
+import { mergeTwins } from '@mint-lamp/core/color/find';
+import { readColor } from '@mint-lamp/core/color/parse';
+import { useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { newId, useEditing } from '../../store/editing.ts';
+import { selectProject, useProjectDocument } from '../../store/selectors.ts';
+import { useAppSelector } from '../../store/store.ts';
+import { Button } from '../../ui/button.tsx';
+import { EmptyState } from '../../ui/notice.tsx';
+import { StationHeader } from '../station-header.tsx';
+import { FoundTile } from './found-tile.tsx';
+import { NearCodes } from './near-codes.tsx';
+import { useFoundColors } from './use-found-colors.ts';
+
+const EXAMPLE = `Hi! Our funnel is painted #E2552B and the water on the posters is rgb(11 95 107).
+Notices: delayed hsl(42 79% 49%), cancelled #B8234A. The letterhead says #0B5F6 …
+Oh, and linen for the background.`;
+
+/** What is typed stays while the tab is open, also when another station is visited. */
+function useDraft(projectId: string) {
+  const key = `mint-lamp/gather/${projectId}`;
+  const [text, setText] = useState(() => sessionStorage.getItem(key) ?? '');
+  useEffect(() => {
+    try {
+      sessionStorage.setItem(key, text);
+    } catch {
+      // A text too large for the storage stays on the screen.
+    }
+  }, [key, text]);
+  return [text, setText] as const;
+}
+
+/** Collects colours from any text: found codes on one side, what looks like a code and is none beside them. */
+export default function Gather() {
+  const id = useAppSelector((state) => selectProject(state).id);
+  const { tray } = useProjectDocument();
+  const { edit } = useEditing();
+  const [text, setText] = useDraft(id);
+  const [merge, setMerge] = useState(false);
+  const [dropped, setDropped] = useState<ReadonlySet<string>>(new Set());
+  const { result, searching } = useFoundColors(text);
+  const shown = useMemo(
+    () =>
+      merge ? mergeTwins(result.found) : result.found.map((item) => ({ ...item, twins: [] as string[] })),
+    [merge, result],
+  );
+  const inTray = new Set(tray.map((swatch) => swatch.color));
+  const chosen = shown.filter((item) => !dropped.has(item.color) && !inTray.has(item.color));
+
+  const collect = () => {
+    const commands = chosen.map(({ color }) => ({
+      type: 'addSwatch' as const,
+      swatch: { id: newId(), name: capital(describeColor(readColor(color))), color },
+    }));
+    const label = commands.length === 1 ? 'collect 1 colour' : `collect ${commands.length} colours`;
+    if (edit({ type: 'batch', label, commands })) {
+      toast(
+        `${commands.length === 1 ? 'One colour is' : `${commands.length} colours are`} in the tray below`,
+      );
+      requestAnimationFrame(() => document.querySelector('#tray ul')?.lastElementChild?.scrollIntoView());
+    }
+  };
+  const toggle = (color: string) =>
+    setDropped((old) => {
+      const next = new Set(old);
+      if (!next.delete(color)) next.add(color);
+      return next;
+    });
+
+  return (
+    <div className="flex min-h-full flex-col">
+      <StationHeader
+        title="Gather"
+        lead="Paste anything with colours in it: an e-mail, a style sheet, a list of codes."
+      >
+        <label className="flex items-center gap-1.5">
+          <input type="checkbox" checked={merge} onChange={(event) => setMerge(event.target.checked)} />
+          Merge near-twins
+        </label>
+        <Button look="primary" disabled={!chosen.length} onClick={collect}>
+          {chosen.length ? `Put ${chosen.length} into the tray` : 'Put into the tray'}
+        </Button>
+      </StationHeader>
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(240px,2fr)_3fr] gap-5 px-5 pb-5">
+        <textarea
+          aria-label="Text with colours"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          spellCheck={false}
+          placeholder="Paste here …"
+          className="min-h-80 resize-none rounded-md border border-control bg-raised p-3 font-mono text-sm leading-relaxed"
+        />
+        <section aria-label="Found colours" aria-busy={searching} className="min-w-0">
+          <p role="status" className="mb-2 text-quiet">
+            {summary(searching, text, result.found.length, shown.length, result.near.length)}
+          </p>
+          {text.trim() ? (
+            <>
+              <ul className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
+                {shown.map((item) => (
+                  <FoundTile
+                    key={item.color}
+                    item={item}
+                    inTray={inTray.has(item.color)}
+                    chosen={!dropped.has(item.color)}
+                    onToggle={() => toggle(item.color)}
+                  />
+                ))}
+              </ul>
+              <NearCodes
+                near={result.near}
+                onCorrect={({ text: wrong, index }, right) =>
+                  setText((old) => old.slice(0, index) + old.slice(index).replace(wrong, right))
+                }
+              />
+            </>
+          ) : (
+            <EmptyState title="Colours appear here as you paste">
+              Hex with or without #, names, rgb, hsl, hwb, lab, lch, oklab, oklch and color() are understood.
+              Mistyped codes are shown with corrections.
+              <p className="mt-3">
+                <Button onClick={() => setText(EXAMPLE)}>Try an example</Button>
+              </p>
+            </EmptyState>
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+function summary(searching: boolean, text: string, found: number, shown: number, near: number): string {
+  if (!text.trim()) return 'Nothing pasted yet';
+  if (searching) return 'Looking …';
+  const merged = shown < found ? `, merged to ${shown}` : '';
+  const doubts = near ? `; ${near} ${near === 1 ? 'code is' : 'codes are'} not quite a colour` : '';
+  return `${found} ${found === 1 ? 'colour' : 'colours'} found${merged}${doubts}`;
+}

@@ -1,0 +1,201 @@
+import { readColor } from '@mint-lamp/core/color/parse';
+import { canonical } from '@mint-lamp/core/color/write';
+import { atLightness, lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
+import { luminance } from '@mint-lamp/core/contrast/ratio';
+import type { ResolvedFamily, ResolvedShade } from '@mint-lamp/core/system/resolve';
+import clsx from 'clsx';
+import { type KeyboardEvent, memo, type PointerEvent, useRef } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { addressOf } from '../../addresses.ts';
+import { useColorDrop } from '../../frame/color-dragging.tsx';
+import { useEditing } from '../../store/editing.ts';
+import { selectProject } from '../../store/selectors.ts';
+import { useAppSelector } from '../../store/store.ts';
+import type { LitStretch } from './rails.tsx';
+
+const lightnessOf = (shade: ResolvedShade) => lightnessOfLuminance(luminance(shade));
+const isLit = (l: number, { to, from }: LitStretch) =>
+  (to !== null && l <= to) || (from !== null && l >= from);
+const STEP = 1;
+const LARGE_STEP = 5;
+
+/** One family along the light axis. Its base can be dragged, or moved with the arrow keys. */
+export const Rail = memo(function Rail({
+  resolved,
+  stretch,
+}: {
+  resolved: ResolvedFamily;
+  stretch: LitStretch;
+}) {
+  const { family, shades } = resolved;
+  const id = useAppSelector((state) => selectProject(state).id);
+  const selection = useAppSelector((state) => state.interface.selection);
+  const { edit } = useEditing();
+  const own = selection !== null && 'family' in selection && selection.family === family.id;
+  const drop = useColorDrop(`rail ${family.id}`, (color) =>
+    edit({ type: 'setBase', family: family.id, color: canonical({ ...readColor(color), alpha: 1 }) }),
+  );
+  return (
+    <li
+      ref={drop.setNodeRef}
+      className={clsx('grid grid-cols-[112px_1fr] pr-5', drop.isOver && 'bg-pressed')}
+    >
+      <Link
+        to={addressOf(id, 'grow', family.id)}
+        aria-current={own ? 'true' : undefined}
+        className={clsx(
+          'my-1 mr-2 flex items-center truncate rounded-md px-2 -outline-offset-2 hover:bg-pressed',
+          own && 'bg-pressed font-semibold',
+        )}
+      >
+        <span className="truncate">{family.name}</span>
+      </Link>
+      <div className="relative h-[52px]" data-axis>
+        <LitLine stretch={stretch} />
+        {shades.map((shade) => {
+          const place = lightnessOf(shade);
+          const lit = isLit(place, stretch);
+          const on =
+            own &&
+            (selection.kind === 'base'
+              ? shade.isBase
+              : selection.kind === 'shade' && selection.shade === shade.label);
+          return shade.isBase ? (
+            <BaseHandle key={shade.label} resolved={resolved} shade={shade} place={place} lit={lit} on={on} />
+          ) : (
+            <Link
+              key={shade.label}
+              to={addressOf(id, 'grow', family.id, shade.label)}
+              aria-label={`${family.name} ${shade.label}, ${shade.css}${shade.handSet ? ', hand-set' : ''}`}
+              title={`${family.name} ${shade.label}  ${shade.css}  L* ${place.toFixed(1)}`}
+              className="absolute top-[3px] flex -translate-x-1/2 flex-col items-center gap-0.5 rounded-md"
+              style={{ left: `${place}%` }}
+            >
+              <ShadeDot shade={shade} lit={lit} on={on} />
+              <ShadeLabel shade={shade} lit={lit} />
+            </Link>
+          );
+        })}
+      </div>
+    </li>
+  );
+});
+
+/** The rail itself: strong where a shade would reach the mark, faint where it would not. */
+function LitLine({ stretch: { to, from } }: { stretch: LitStretch }) {
+  const lit = 'absolute top-[16px] h-[5px] rounded-full bg-control';
+  return (
+    <span aria-hidden>
+      <span className="absolute inset-x-0 top-[18px] h-px bg-hair" />
+      {to !== null && <span className={clsx(lit, 'left-0')} style={{ width: `${to}%` }} />}
+      {from !== null && <span className={clsx(lit, 'right-0')} style={{ left: `${from}%` }} />}
+    </span>
+  );
+}
+
+function ShadeDot({ shade, lit, on }: { shade: ResolvedShade; lit: boolean; on: boolean }) {
+  return (
+    <span className="grid size-[30px] place-content-center">
+      <span
+        className={clsx(
+          'block border border-control',
+          lit ? 'size-[28px] rounded-full' : 'size-[16px] rounded-full',
+          on && 'outline-2 outline-offset-1 outline-main',
+        )}
+        style={{ background: shade.css }}
+      />
+    </span>
+  );
+}
+
+function ShadeLabel({ shade, lit }: { shade: ResolvedShade; lit: boolean }) {
+  return (
+    <span
+      className={clsx('text-xs leading-none', lit ? 'text-main' : 'text-quiet', shade.handSet && 'underline')}
+    >
+      {shade.label}
+    </span>
+  );
+}
+
+interface BaseHandleProps {
+  resolved: ResolvedFamily;
+  shade: ResolvedShade;
+  place: number;
+  lit: boolean;
+  on: boolean;
+}
+
+/** The shade that is the base: taller than the others, and the only one that moves the whole family. */
+function BaseHandle({ resolved: { family }, shade, place, lit, on }: BaseHandleProps) {
+  const id = useAppSelector((state) => selectProject(state).id);
+  const navigate = useNavigate();
+  const { edit, preview } = useEditing();
+  const grip = useRef<{ start: number; moved: boolean; axis: DOMRect; from: string; last: string } | null>(
+    null,
+  );
+  const at = (from: string, lightness: number) => canonical(atLightness(readColor(from), lightness));
+
+  const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
+    const axis = event.currentTarget.closest('[data-axis]')!.getBoundingClientRect();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    grip.current = { start: event.clientX, moved: false, axis, from: family.base, last: family.base };
+  };
+  const onPointerMove = (event: PointerEvent<HTMLButtonElement>) => {
+    const held = grip.current;
+    if (!held) return;
+    if (!held.moved && Math.abs(event.clientX - held.start) < 3) return;
+    held.moved = true;
+    held.last = at(held.from, ((event.clientX - held.axis.left) / held.axis.width) * 100);
+    preview({ type: 'setBase', family: family.id, color: held.last });
+  };
+  const onPointerUp = () => {
+    const held = grip.current;
+    grip.current = null;
+    navigate(addressOf(id, 'grow', family.id));
+    if (held?.moved && held.last !== held.from)
+      edit({ type: 'setBase', family: family.id, color: held.last });
+    else preview(null);
+  };
+  const onPointerCancel = () => {
+    grip.current = null;
+    preview(null);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const direction = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
+    if (!direction) return;
+    event.preventDefault();
+    const step = direction * (event.shiftKey ? LARGE_STEP : STEP);
+    edit({ type: 'setBase', family: family.id, color: at(family.base, place + step) });
+  };
+  return (
+    <button
+      type="button"
+      role="slider"
+      aria-label={`Base of ${family.name}, ${shade.label}`}
+      aria-valuemin={0}
+      aria-valuemax={100}
+      aria-valuenow={Math.round(place)}
+      aria-valuetext={`L* ${place.toFixed(1)}, ${shade.css}`}
+      title={`Base of ${family.name}: ${shade.css}, L* ${place.toFixed(1)}. Drag it along the rail.`}
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={onPointerUp}
+      onPointerCancel={onPointerCancel}
+      onClick={(event) => event.detail === 0 && navigate(addressOf(id, 'grow', family.id))}
+      onKeyDown={onKeyDown}
+      className="absolute top-[1px] z-10 flex -translate-x-1/2 cursor-ew-resize touch-none flex-col items-center gap-0.5 rounded-md"
+      style={{ left: `${place}%` }}
+    >
+      <span
+        className={clsx(
+          'block h-[34px] w-[26px] rounded-md border-2 border-main',
+          on && 'outline-2 outline-offset-1 outline-main',
+          !lit && 'border-dashed',
+        )}
+        style={{ background: shade.css }}
+      />
+      <span className="bg-ground px-0.5 text-xs leading-none font-semibold">{shade.label}</span>
+    </button>
+  );
+}

@@ -1,0 +1,26 @@
+import { readColor } from '@mint-lamp/core/color/parse';
+import { canonical } from '@mint-lamp/core/color/write';
+import { USUAL_GROWTH } from '@mint-lamp/core/family/growth';
+import { slug } from '@mint-lamp/core/system/document';
+import { useCallback } from 'react';
+import { newId, useEditing } from '../../store/editing.ts';
+import { useProjectDocument } from '../../store/selectors.ts';
+
+/** Makes a family of a colour; returns its id. A name that is taken gets a number. */
+export function useNewFamily() {
+  const { families } = useProjectDocument();
+  const { edit } = useEditing();
+  return useCallback(
+    (color: string, wanted: string): string | null => {
+      const taken = new Set(families.map((family) => slug(family.name)));
+      const stem = wanted.charAt(0).toUpperCase() + wanted.slice(1, 70);
+      let name = stem;
+      for (let n = 2; taken.has(slug(name)); n++) name = `${stem} ${n}`;
+      const id = newId();
+      const base = canonical({ ...readColor(color), alpha: 1 });
+      const made = edit({ type: 'addFamily', family: { id, name, base, growth: USUAL_GROWTH, handSet: {} } });
+      return made ? id : null;
+    },
+    [families, edit],
+  );
+}

@@ -1,0 +1,31 @@
+import { composite, type Rgba } from '@mint-lamp/core/contrast/ratio';
+import { groundOf } from '@mint-lamp/core/system/measure';
+import { useState } from 'react';
+import { useSystem, useTheme } from '../../store/selectors.ts';
+
+const WHITE: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
+const BLACK: Rgba = { r: 0, g: 0, b: 0, alpha: 1 };
+
+/** The ground that the marks are drawn against, as chosen in this tab: white, black, or a role. */
+export function useRailGround() {
+  const system = useSystem();
+  const theme = useTheme();
+  const [key, setKey] = useState(() => sessionStorage.getItem('mint-lamp/rail-ground') ?? '');
+  const { roles, ground } = system.document;
+  const chosen = key || (ground ? `role ${ground}` : 'white');
+  const role = theme.roles.get(chosen.replace(/^role /, ''));
+  const known = chosen === 'black' || chosen === 'white' || role?.color;
+  const value = known ? chosen : 'white';
+  const color: Rgba =
+    value === 'white' ? WHITE : value === 'black' ? BLACK : composite(role!.color!, groundOf(system, theme));
+  const options = [
+    { value: 'white', label: 'White' },
+    { value: 'black', label: 'Black' },
+    ...roles.map((r) => ({ value: `role ${r.id}`, label: r.path, group: `Roles in ${theme.theme.name}` })),
+  ];
+  const choose = (next: string) => {
+    setKey(next);
+    sessionStorage.setItem('mint-lamp/rail-ground', next);
+  };
+  return { value, color, options, choose, name: options.find((o) => o.value === value)?.label ?? 'White' };
+}

@@ -1,0 +1,43 @@
+import { gradientCss } from '@mint-lamp/core/exchange/css';
+import { slug } from '@mint-lamp/core/system/document';
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
+
+/** What paints one part of a scene. */
+export interface PartPaint {
+  readonly css: string | undefined;
+  /** Id of the role at work; undefined when the project has none for this part. */
+  readonly role: string | undefined;
+}
+
+export interface ScenePaint {
+  /** The colour of the first of these role paths that the project has. */
+  readonly role: (...paths: readonly string[]) => PartPaint;
+  /** A gradient by its name. */
+  readonly gradient: (name: string) => string | undefined;
+  /** Ids of the roles at work, in the order in which they were asked for. */
+  readonly used: ReadonlySet<string>;
+  /** Paths that were asked for first and that the project has not. */
+  readonly missing: ReadonlySet<string>;
+}
+
+/** Paints a scene by the roles of a theme, and keeps account of which are at work. */
+export function scenePaint(theme: ResolvedTheme): ScenePaint {
+  const byPath = new Map([...theme.roles.values()].map((resolved) => [slug(resolved.role.path), resolved]));
+  const used = new Set<string>();
+  const missing = new Set<string>();
+  return {
+    used,
+    missing,
+    role: (...paths) => {
+      const found = paths.map((path) => byPath.get(slug(path))).find((resolved) => resolved?.color);
+      if (!byPath.has(slug(paths[0]!))) missing.add(paths[0]!);
+      if (found) used.add(found.role.id);
+      return { css: found?.color?.css, role: found?.role.id };
+    },
+    gradient: (name) => {
+      for (const resolved of theme.gradients.values())
+        if (slug(resolved.gradient.name) === slug(name)) return gradientCss(resolved) ?? undefined;
+      return undefined;
+    },
+  };
+}

@@ -1,0 +1,141 @@
+import type { CSSProperties, ReactNode } from 'react';
+import type { PartPaint, ScenePaint } from './scene-paint.ts';
+
+const SAILINGS = [
+  ['08:15', 'Hallin – Oster Skerry', 'On time', 'ontime'],
+  ['09:40', 'Oster Skerry – Grey Holm', 'Delayed to 10:05', 'delay'],
+  ['11:20', 'Grey Holm – Hallin', 'On time', 'ontime'],
+  ['13:05', 'Hallin – Grey Holm', 'Cancelled', 'cancelled'],
+] as const;
+
+interface PartProps {
+  ground?: PartPaint | undefined;
+  text?: PartPaint | undefined;
+  border?: PartPaint | undefined;
+  style?: CSSProperties;
+  className?: string;
+  children?: ReactNode;
+}
+
+/** A painted part. A click on it is answered with the role of its text if it has one, else of its ground. */
+function Part({ ground, text, border, style, className, children }: PartProps) {
+  return (
+    <div
+      data-role={text?.role ?? ground?.role ?? border?.role}
+      className={className}
+      style={{
+        ...style,
+        ...(ground?.css ? { background: ground.css } : {}),
+        ...(text?.css ? { color: text.css } : {}),
+        ...(border ? { borderColor: border.css ?? 'transparent' } : {}),
+      }}
+    >
+      {children}
+    </div>
+  );
+}
+
+/** The timetable page of a ferry line, painted by roles only. */
+export function Timetable({ paint }: { paint: ScenePaint }) {
+  const page = paint.role('page/ground');
+  const raised = paint.role('page/raised', 'page/ground');
+  const main = paint.role('text/main');
+  const quiet = paint.role('text/quiet', 'text/main');
+  const link = paint.role('text/link', 'action/fill', 'text/main');
+  const soft = paint.role('line/soft', 'text/quiet', 'text/main');
+  const strong = paint.role('line/strong', 'line/soft', 'text/main');
+  const fill = paint.role('action/fill', 'text/main');
+  const onFill = paint.role('action/text', 'page/ground');
+  const accent = paint.role('accent/fill', 'action/fill', 'text/main');
+  const onAccent = paint.role('accent/text', 'action/text', 'page/ground');
+  const hero = paint.role('hero/text', 'page/ground');
+  const veil = paint.role('hero/veil');
+  const board = paint.role('board/ground', 'text/main');
+  const boardText = paint.role('board/text', 'page/ground');
+  const boardQuiet = paint.role('board/quiet', 'page/ground');
+  const ring = paint.role('focus/ring', 'action/fill', 'text/main');
+  const firstLight = paint.gradient('First light');
+  return (
+    <Part ground={page} className="min-h-full text-[15px]">
+      <Part ground={raised} border={soft} className="flex items-center gap-6 border-b px-7 py-3">
+        <Part text={main} className="text-[19px] font-bold">
+          Skerry Line
+        </Part>
+        <Part text={link} className="ml-auto underline underline-offset-4">
+          Timetable
+        </Part>
+        <Part text={main}>Islands</Part>
+        <Part text={main}>On board</Part>
+        <Part ground={fill} text={onFill} className="rounded-md px-4 py-1.5 font-semibold">
+          Book a crossing
+        </Part>
+      </Part>
+      <Part
+        ground={firstLight ? { css: firstLight, role: veil.role ?? hero.role } : fill}
+        className="relative h-36"
+      >
+        <Part ground={veil} className="absolute inset-0" />
+        <Part text={hero} className="absolute inset-x-7 bottom-5">
+          <div className="text-[30px] leading-tight font-bold">First light to Oster Skerry</div>
+          <div className="text-[24px] leading-snug">Daily from the north pier, Hallin</div>
+        </Part>
+      </Part>
+      <div className="grid grid-cols-[1.6fr_1fr] gap-6 p-7">
+        <Part ground={raised} border={soft} className="rounded-md border">
+          <div className="flex items-baseline justify-between px-4 pt-3 pb-2">
+            <Part text={main} className="text-[19px] font-bold">
+              Departures today
+            </Part>
+            <Part text={quiet}>All times local</Part>
+          </div>
+          {SAILINGS.map(([time, route, state, kind]) => (
+            <Part key={time} border={soft} className="flex items-center gap-4 border-t px-4 py-2.5">
+              <Part text={main} className="w-14 font-bold">
+                {time}
+              </Part>
+              <Part text={main} className="flex-1">
+                {route}
+              </Part>
+              <Part
+                ground={paint.role(`notice/${kind}/ground`, 'page/ground')}
+                text={paint.role(`notice/${kind}/text`, 'text/main')}
+                className="rounded-md px-2 py-0.5 text-[14px] font-semibold"
+              >
+                {state}
+              </Part>
+            </Part>
+          ))}
+        </Part>
+        <div className="flex flex-col gap-5">
+          <Part ground={board} className="rounded-md p-4">
+            <Part text={boardQuiet} className="text-[14px]">
+              Next sailing, pier 2
+            </Part>
+            <Part text={boardText} className="text-[32px] leading-tight font-bold">
+              09:40
+            </Part>
+            <Part text={boardText} className="text-[18px]">
+              Grey Holm
+            </Part>
+          </Part>
+          <Part ground={raised} border={strong} className="rounded-md border p-4">
+            <Part text={main} className="mb-1 font-bold">
+              Day return
+            </Part>
+            <Part text={quiet} className="mb-3 text-[14px]">
+              Any sailing, one bicycle free
+            </Part>
+            <Part
+              ground={accent}
+              text={onAccent}
+              className="inline-block rounded-md px-5 py-2 text-[19px] font-bold"
+              style={{ outline: `3px solid ${ring.css ?? 'transparent'}`, outlineOffset: 2 }}
+            >
+              Reserve
+            </Part>
+          </Part>
+        </div>
+      </div>
+    </Part>
+  );
+}

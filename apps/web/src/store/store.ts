@@ -1,0 +1,19 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { interfaceReducer } from './interface-slice.ts';
+import { projectReducer } from './project-slice.ts';
+
+export function createStore() {
+  return configureStore({
+    reducer: { project: projectReducer, interface: interfaceReducer },
+    // The checks walk the whole document at each action; the core's own tests cover what they would find.
+    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
+  });
+}
+
+export type AppStore = ReturnType<typeof createStore>;
+export type AppState = ReturnType<AppStore['getState']>;
+export type AppDispatch = AppStore['dispatch'];
+
+export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
+export const useAppSelector = useSelector.withTypes<AppState>();

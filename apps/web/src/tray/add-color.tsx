@@ -1,0 +1,79 @@
+import { corrections } from '@mint-lamp/core/color/corrections';
+import { describeColor } from '@mint-lamp/core/color/describe';
+import { parseColor } from '@mint-lamp/core/color/parse';
+import { canonical } from '@mint-lamp/core/color/write';
+import { Plus } from 'lucide-react';
+import { useId, useState } from 'react';
+import { edit, newId } from '../store/editing.ts';
+import { useAppDispatch } from '../store/store.ts';
+import { Button } from '../ui/button.tsx';
+import { ColorChip } from '../ui/color-chip.tsx';
+import { Popover } from '../ui/popover.tsx';
+
+/** Adds one typed colour to the tray; a code that is none is told with corrections to click. */
+export function AddColor() {
+  const dispatch = useAppDispatch();
+  const id = useId();
+  const [open, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const parsed = parseColor(text);
+  const proposals = parsed.ok ? [] : corrections(text);
+  const add = () => {
+    if (!parsed.ok) return;
+    const swatch = { id: newId(), name: describeColor(parsed.color), color: canonical(parsed.color) };
+    if (dispatch(edit({ type: 'addSwatch', swatch }))) {
+      setText('');
+      setOpen(false);
+    }
+  };
+  return (
+    <Popover
+      label="Add a colour"
+      align="end"
+      open={open}
+      onOpenChange={setOpen}
+      trigger={
+        <Button small look="quiet">
+          <Plus aria-hidden className="size-4" /> Add
+        </Button>
+      }
+    >
+      <form
+        className="w-72"
+        onSubmit={(event) => {
+          event.preventDefault();
+          add();
+        }}
+      >
+        <label htmlFor={id} className="mb-0.5 block text-sm text-quiet">
+          Any CSS colour
+        </label>
+        <div className="flex gap-2">
+          <ColorChip css={parsed.ok ? text : null} className="size-8" />
+          <input
+            id={id}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            placeholder="#0b5f6b or hsl(187 81% 23%)"
+            className="h-8 min-w-0 flex-1 rounded-md border border-control bg-raised px-2 font-mono text-sm"
+          />
+          <Button type="submit" look="primary" disabled={!parsed.ok}>
+            Add
+          </Button>
+        </div>
+        <p role="status" className="mt-1 min-h-5 text-sm text-quiet">
+          {parsed.ok ? describeColor(parsed.color) : text && parsed.reason}
+        </p>
+        {proposals.length > 0 && (
+          <div className="flex flex-wrap gap-1">
+            {proposals.map((proposal) => (
+              <Button key={proposal} small onClick={() => setText(proposal)}>
+                <ColorChip css={proposal} className="size-4" /> <span className="font-mono">{proposal}</span>
+              </Button>
+            ))}
+          </div>
+        )}
+      </form>
+    </Popover>
+  );
+}

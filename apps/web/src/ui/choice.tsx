@@ -1,0 +1,56 @@
+import clsx from 'clsx';
+import { useId } from 'react';
+
+interface ChoiceProps<T extends string> {
+  label: string;
+  hideLabel?: boolean;
+  value: T;
+  options: readonly { readonly value: T; readonly label: string; readonly group?: string }[];
+  onChange: (value: T) => void;
+  className?: string;
+}
+
+/** A choice of one from a list, with the browser's own list so that it works everywhere and by keyboard. */
+export function Choice<T extends string>({
+  label,
+  hideLabel,
+  value,
+  options,
+  onChange,
+  className,
+}: ChoiceProps<T>) {
+  const id = useId();
+  const groups = new Map<string, (typeof options)[number][]>();
+  for (const option of options) {
+    const group = option.group ?? '';
+    groups.set(group, [...(groups.get(group) ?? []), option]);
+  }
+  return (
+    <div className={className}>
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-sm text-quiet'}>
+        {label}
+      </label>
+      <select
+        id={id}
+        value={value}
+        onChange={(event) => onChange(event.target.value as T)}
+        className={clsx('h-8 w-full rounded-md border border-control bg-raised px-1.5 text-main')}
+      >
+        {[...groups].map(([group, items]) => {
+          const inside = items.map((option) => (
+            <option key={option.value} value={option.value}>
+              {option.label}
+            </option>
+          ));
+          return group ? (
+            <optgroup key={group} label={group}>
+              {inside}
+            </optgroup>
+          ) : (
+            inside
+          );
+        })}
+      </select>
+    </div>
+  );
+}

@@ -1,0 +1,45 @@
+import clsx from 'clsx';
+import { Check, Copy } from 'lucide-react';
+import { type ReactNode, useEffect, useState } from 'react';
+import { toast } from 'sonner';
+
+const SHOWN_MS = 1400;
+
+interface CopyButtonProps {
+  /** What goes to the clipboard. */
+  text: string;
+  /** What the button shows; the text itself if left out. */
+  children?: ReactNode;
+  label?: string;
+  className?: string;
+}
+
+/** Copies with one click and says so in its own place. */
+export function CopyButton({ text, children, label = `Copy ${text}`, className }: CopyButtonProps) {
+  const [copied, setCopied] = useState(false);
+  useEffect(() => {
+    if (!copied) return;
+    const timer = setTimeout(() => setCopied(false), SHOWN_MS);
+    return () => clearTimeout(timer);
+  }, [copied]);
+  const copy = () =>
+    navigator.clipboard.writeText(text).then(
+      () => setCopied(true),
+      () => toast.error('This browser did not allow copying. Select the value and copy it by hand.'),
+    );
+  const Icon = copied ? Check : Copy;
+  return (
+    <button
+      type="button"
+      aria-label={copied ? `Copied ${text}` : label}
+      onClick={copy}
+      className={clsx(
+        'inline-flex min-w-0 items-center gap-1.5 rounded-md px-1.5 py-0.5 text-left font-mono text-sm hover:bg-pressed',
+        className,
+      )}
+    >
+      <span className="min-w-0 truncate">{copied ? 'Copied' : (children ?? text)}</span>
+      <Icon aria-hidden className="size-3.5 shrink-0 text-quiet" />
+    </button>
+  );
+}

@@ -1,0 +1,80 @@
+import clsx from 'clsx';
+import { useId, useState } from 'react';
+
+interface TextFieldProps {
+  label: string;
+  /** The label is for screen readers only. */
+  hideLabel?: boolean;
+  value: string;
+  /** Called on Enter and when the field is left, with a changed text. Returns what is wrong with it, or null. */
+  onCommit: (text: string) => string | null;
+  mono?: boolean;
+  unit?: string;
+  className?: string;
+  inputClassName?: string;
+}
+
+/** A field whose text is taken on Enter or on leaving; Escape puts the old one back. A fault is told below it. */
+export function TextField({
+  label,
+  hideLabel,
+  value,
+  onCommit,
+  mono,
+  unit,
+  className,
+  inputClassName,
+}: TextFieldProps) {
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const commit = () => {
+    if (draft === null || draft.trim() === value) {
+      setDraft(null);
+      setFault(null);
+      return;
+    }
+    const problem = onCommit(draft.trim());
+    setFault(problem);
+    if (!problem) setDraft(null);
+  };
+  return (
+    <div className={clsx('min-w-0', className)}>
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-sm text-quiet'}>
+        {label}
+      </label>
+      <div className="flex items-center gap-1">
+        <input
+          id={id}
+          value={draft ?? value}
+          spellCheck={false}
+          autoComplete="off"
+          aria-invalid={fault !== null}
+          aria-describedby={fault ? `${id}-fault` : undefined}
+          onChange={(event) => setDraft(event.target.value)}
+          onBlur={commit}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') commit();
+            if (event.key === 'Escape' && draft !== null) {
+              event.stopPropagation();
+              setDraft(null);
+              setFault(null);
+            }
+          }}
+          className={clsx(
+            'h-8 w-full min-w-0 rounded-md border bg-raised px-2',
+            fault ? 'border-fail' : 'border-control',
+            mono && 'font-mono text-sm',
+            inputClassName,
+          )}
+        />
+        {unit && <span className="text-sm text-quiet">{unit}</span>}
+      </div>
+      {fault && (
+        <p id={`${id}-fault`} role="alert" className="mt-0.5 text-sm text-fail">
+          {fault}
+        </p>
+      )}
+    </div>
+  );
+}

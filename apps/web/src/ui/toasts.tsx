@@ -1,0 +1,18 @@
+import { Toaster } from 'sonner';
+
+export function Toasts() {
+  return (
+    <Toaster
+      position="bottom-center"
+      offset={92}
+      duration={3500}
+      toastOptions={{
+        unstyled: true,
+        classNames: {
+          toast:
+            'flex items-center gap-2 rounded-md border border-control bg-main text-inverse px-3 py-2 w-max max-w-[480px] mx-auto',
+        },
+      }}
+    />
+  );
+}

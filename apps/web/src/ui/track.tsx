@@ -1,0 +1,48 @@
+import { Slider } from 'radix-ui';
+
+interface TrackProps {
+  label: string;
+  value: number;
+  min: number;
+  max: number;
+  step: number;
+  /** CSS background of the track: what each place of it stands for. */
+  background: string;
+  valueText: string;
+  onPreview: (value: number) => void;
+  onCommit: (value: number) => void;
+}
+
+/** A slider whose track shows what it does. */
+export function Track({
+  label,
+  value,
+  min,
+  max,
+  step,
+  background,
+  valueText,
+  onPreview,
+  onCommit,
+}: TrackProps) {
+  return (
+    <Slider.Root
+      className="relative flex h-6 w-full touch-none items-center select-none"
+      min={min}
+      max={max}
+      step={step}
+      value={[Math.min(max, Math.max(min, value))]}
+      onValueChange={([next]) => next !== undefined && onPreview(next)}
+      onValueCommit={([next]) => next !== undefined && onCommit(next)}
+    >
+      <Slider.Track className="h-3.5 grow rounded-[4px] border border-hair" style={{ background }}>
+        <Slider.Range />
+      </Slider.Track>
+      <Slider.Thumb
+        aria-label={label}
+        aria-valuetext={valueText}
+        className="block h-6 w-2.5 rounded-[4px] border-2 border-main bg-raised"
+      />
+    </Slider.Root>
+  );
+}
