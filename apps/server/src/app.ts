@@ -3,7 +3,7 @@ import Fastify, { type FastifyInstance, type FastifyServerOptions } from 'fastif
 import type { DataSource } from 'typeorm';
 import { openChangeFeed } from './database/change-feed.ts';
 import { projectStore } from './database/project-store.ts';
-import { errors } from './errors.ts';
+import { answerFrameworkError, errors } from './errors.ts';
 import { projectRoutes } from './projects/routes.ts';
 import { validation } from './validation.ts';
 import { web } from './web/static.ts';
@@ -21,7 +21,12 @@ export async function buildApp({
   webRoot = '',
   logger = false,
 }: AppOptions): Promise<FastifyInstance> {
-  const app = Fastify({ logger: logger ?? false, bodyLimit: 2 * 1024 * 1024, forceCloseConnections: true });
+  const app = Fastify({
+    logger: logger ?? false,
+    bodyLimit: 2 * 1024 * 1024,
+    forceCloseConnections: true,
+    frameworkErrors: answerFrameworkError,
+  });
   await app.register(helmet, {
     contentSecurityPolicy: {
       useDefaults: false,

@@ -44,6 +44,11 @@ function send(reply: FastifyReply, { code, message, path }: ApiError) {
   return reply.code(CODES[code]).send({ error: { code, message, path } });
 }
 
+/** For errors that Fastify meets before a request reaches a route, such as an address that cannot be decoded. */
+export function answerFrameworkError(error: FastifyError, _request: unknown, reply: FastifyReply) {
+  send(reply, toApiError(error));
+}
+
 /** Answers every error in the one form `{ error: { code, message, path } }`. */
 export const errors = fp(async (app: FastifyInstance) => {
   app.setErrorHandler<FastifyError | ApiError>((error, request, reply) => {

@@ -36,8 +36,7 @@ export function ThingActions() {
         value={swatch.name}
         onCommit={(name) => {
           if (!name) return 'Give it a name';
-          edit({ type: 'renameSwatch', swatch: swatch.id, name: name.slice(0, 80) });
-          return null;
+          return edit({ type: 'renameSwatch', swatch: swatch.id, name }) ? null : 'Choose a shorter name';
         }}
       />
       <div className="flex flex-wrap gap-1.5">

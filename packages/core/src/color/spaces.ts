@@ -61,8 +61,8 @@ const channel = (
   unit: '' | '%' | '°' = '',
 ): ChannelDefinition => ({ id, name, min, max, decimals, unit });
 
-const HUE = channel('h', 'Hue', 0, 360, 2, '°');
-const percent = (id: string, name: string) => channel(id, name, 0, 100, 2, '%');
+const HUE = channel('h', 'Hue', 0, 360, 3, '°');
+const percent = (id: string, name: string) => channel(id, name, 0, 100, 3, '%');
 const rgbChannels = [
   channel('r', 'Red', 0, 1, 5),
   channel('g', 'Green', 0, 1, 5),
@@ -115,9 +115,9 @@ export const SPACES: Readonly<Record<SpaceId, SpaceDefinition>> = {
     id: 'lab',
     name: 'Lab',
     channels: [
-      channel('l', 'Lightness', 0, 100, 2),
-      channel('a', 'a, green to red', -125, 125, 2),
-      channel('b', 'b, blue to yellow', -125, 125, 2),
+      channel('l', 'Lightness', 0, 100, 3),
+      channel('a', 'a, green to red', -125, 125, 3),
+      channel('b', 'b, blue to yellow', -125, 125, 3),
     ],
     mode: 'lab',
     keys: ['l', 'a', 'b'],
@@ -126,7 +126,7 @@ export const SPACES: Readonly<Record<SpaceId, SpaceDefinition>> = {
   lch: {
     id: 'lch',
     name: 'LCH',
-    channels: [channel('l', 'Lightness', 0, 100, 2), channel('c', 'Chroma', 0, 150, 2), HUE],
+    channels: [channel('l', 'Lightness', 0, 100, 3), channel('c', 'Chroma', 0, 150, 3), HUE],
     mode: 'lch',
     keys: ['l', 'c', 'h'],
     scale: UNIT,
@@ -135,9 +135,9 @@ export const SPACES: Readonly<Record<SpaceId, SpaceDefinition>> = {
     id: 'oklab',
     name: 'OKLab',
     channels: [
-      channel('l', 'Lightness', 0, 1, 4),
-      channel('a', 'a, green to red', -0.4, 0.4, 4),
-      channel('b', 'b, blue to yellow', -0.4, 0.4, 4),
+      channel('l', 'Lightness', 0, 1, 5),
+      channel('a', 'a, green to red', -0.4, 0.4, 5),
+      channel('b', 'b, blue to yellow', -0.4, 0.4, 5),
     ],
     mode: 'oklab',
     keys: ['l', 'a', 'b'],
@@ -146,7 +146,7 @@ export const SPACES: Readonly<Record<SpaceId, SpaceDefinition>> = {
   oklch: {
     id: 'oklch',
     name: 'OKLCH',
-    channels: [channel('l', 'Lightness', 0, 1, 4), channel('c', 'Chroma', 0, 0.4, 4), HUE],
+    channels: [channel('l', 'Lightness', 0, 1, 5), channel('c', 'Chroma', 0, 0.4, 5), HUE],
     mode: 'oklch',
     keys: ['l', 'c', 'h'],
     scale: UNIT,

@@ -148,10 +148,13 @@ const COMMANDS: Record<string, Joi.PartialSchemaMap> = {
 
 const typed = (type: string, keys: Joi.PartialSchemaMap) => Joi.object({ type: Joi.valid(type), ...keys });
 const simple = Object.entries(COMMANDS).map(([type, keys]) => ({ is: type, then: typed(type, keys) }));
-const unknownType = Joi.object({
-  type: Joi.valid(...Object.keys(COMMANDS), 'batch').required(),
-}).unknown();
-const simpleCommand = Joi.alternatives().conditional('.type', { switch: simple, otherwise: unknownType });
+// Reached only by a command of no known type, to say which types there are.
+const unknownType = (...more: readonly string[]) =>
+  Joi.object({ type: Joi.valid(...Object.keys(COMMANDS), ...more).required() }).unknown();
+const simpleCommand = Joi.alternatives().conditional('.type', {
+  switch: [...simple, { is: 'batch', then: Joi.forbidden() }],
+  otherwise: unknownType(),
+});
 
 /** A command, as the server accepts it. A batch holds no batches. */
 export const commandSchema = Joi.alternatives()
@@ -166,6 +169,6 @@ export const commandSchema = Joi.alternatives()
         }),
       },
     ],
-    otherwise: unknownType,
+    otherwise: unknownType('batch'),
   })
   .required();

@@ -13,7 +13,7 @@ export function useNewFamily() {
   return useCallback(
     (color: string, wanted: string): string | null => {
       const taken = new Set(families.map((family) => slug(family.name)));
-      const stem = wanted.charAt(0).toUpperCase() + wanted.slice(1, 70);
+      const stem = wanted.charAt(0).toUpperCase() + wanted.slice(1, 70).trimEnd();
       let name = stem;
       for (let n = 2; taken.has(slug(name)); n++) name = `${stem} ${n}`;
       const id = newId();

@@ -1,6 +1,7 @@
 import { LIMITS, type Pair, type ProjectDocument, type Swatch } from '../document.ts';
 import type { CommandOf, PairChange } from './command.ts';
 import { indexOf, inserted, moved, Refusal, replaced, without } from './lists.ts';
+import { checkLength } from './naming.ts';
 import type { Step } from './step.ts';
 
 export function addPair(doc: ProjectDocument, { pair, index }: CommandOf<'addPair'>): Step {
@@ -55,6 +56,7 @@ function changeSwatch(doc: ProjectDocument, id: string, part: Partial<Swatch>): 
 }
 
 export function renameSwatch(doc: ProjectDocument, { swatch, name }: CommandOf<'renameSwatch'>): Step {
+  checkLength(name);
   const [next, old] = changeSwatch(doc, swatch, { name });
   return [next, { type: 'renameSwatch', swatch, name: old.name }];
 }

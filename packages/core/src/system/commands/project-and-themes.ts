@@ -2,10 +2,11 @@ import { LIMITS, type Link, type ProjectDocument } from '../document.ts';
 import type { CommandOf } from './command.ts';
 import { refuseLoops } from './links.ts';
 import { indexOf, inserted, moved, omit, replaced, without } from './lists.ts';
-import { checkName } from './naming.ts';
+import { checkLength, checkName } from './naming.ts';
 import type { Step } from './step.ts';
 
 export function renameProject(doc: ProjectDocument, { name }: CommandOf<'renameProject'>): Step {
+  checkLength(name);
   return [
     { ...doc, name },
     { type: 'renameProject', name: doc.name },

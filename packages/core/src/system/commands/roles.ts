@@ -2,6 +2,7 @@ import { LIMITS, type Link, type ProjectDocument, type Role, slug } from '../doc
 import type { CommandOf, SimpleCommand } from './command.ts';
 import { refuseLoops } from './links.ts';
 import { indexOf, inserted, moved, omit, Refusal, replaced, without } from './lists.ts';
+import { checkLength } from './naming.ts';
 import type { Step } from './step.ts';
 
 function checkPaths(roles: readonly Role[], changed: readonly Role[]): void {
@@ -10,6 +11,7 @@ function checkPaths(roles: readonly Role[], changed: readonly Role[]): void {
     roles.filter((role) => !ids.has(role.id)).map((role) => [slug(role.path), role.path]),
   );
   for (const role of changed) {
+    checkLength(role.path);
     const segments = role.path.split('/');
     if (segments.some((segment) => !slug(segment)))
       throw new Refusal(`"${role.path}" is no role path: write names with slashes between, as in text/main.`);
@@ -22,8 +24,11 @@ function checkPaths(roles: readonly Role[], changed: readonly Role[]): void {
 
 export function addRole(doc: ProjectDocument, { role, index }: CommandOf<'addRole'>): Step {
   checkPaths(doc.roles, [role]);
-  const next = { ...doc, roles: inserted(doc.roles, role, index, LIMITS.roles, 'role') };
-  for (const theme of Object.keys(role.links)) refuseLoops(next, theme, [role.id]);
+  // Links for themes that are gone meanwhile are left behind; a theme of that id must not find them later.
+  const known = new Set(doc.themes.map((theme) => theme.id));
+  const links = Object.fromEntries(Object.entries(role.links).filter(([theme]) => known.has(theme)));
+  const next = { ...doc, roles: inserted(doc.roles, { ...role, links }, index, LIMITS.roles, 'role') };
+  for (const theme of Object.keys(links)) refuseLoops(next, theme, [role.id]);
   return [next, { type: 'removeRole', role: role.id }];
 }
 

@@ -1,0 +1,100 @@
+import { describe, expect, it, test } from 'vitest';
+import { corrections } from './corrections.ts';
+import { findColors, mergeTwins } from './find.ts';
+import { parseColor } from './parse.ts';
+
+const colorsIn = (text: string) => findColors(text).found.map((item) => item.color);
+const doubtsIn = (text: string) => findColors(text).near.map((item) => item.text);
+
+describe('colours in a text', () => {
+  test.each([
+    ['Our main is #0B5F6B, thanks.', ['#0b5f6b']],
+    ['(#abc)', ['#aabbcc']],
+    ['codes: 0b5f6b and E2552B.', ['#0b5f6b', '#e2552b']],
+    ['hex: 333', ['#333333']],
+    ['rgb(11, 95, 107) or hsl(0 100% 50%)', ['#0b5f6b', '#ff0000']],
+    [
+      'color(display-p3 1 0 0) oklch(70% 0.1 200 / 50%)',
+      ['color(display-p3 1 0 0)', 'oklch(0.7 0.1 200 / 0.5)'],
+    ],
+    ['The tomato one, on linen', ['#ff6347', '#faf0e6']],
+    [
+      'a { color: red; background: linear-gradient(#fff, rgba(0,0,0,.5)); border: 0 }',
+      ['#ff0000', '#ffffff', 'rgb(0 0 0 / 0.5)'],
+    ],
+  ])('%j', (text, expected) => {
+    expect(colorsIn(text)).toEqual(expected);
+  });
+
+  test.each([
+    ['a decade behind the facade, not bad'],
+    ['Room 404, 2026-11-25, 100 %, order 4711'],
+    ['see https://example.invalid/#fade and url(#add)'],
+    ['&#123; &#xfff;'],
+    ['#face { margin: 0; padding: 1px; top: 3px }\n.bad-red { left: 1px }'],
+    ['a { width: 1e3px; color: rgba(var(--x), 1); margin: 0; z-index: 300 }'],
+    ['550e8400-e29b-41d4-a716-446655440000'],
+  ])('nothing in %j', (text) => {
+    expect(findColors(text)).toEqual({ found: [], near: [] });
+  });
+
+  it('counts, keeps the spellings and says where the first one is', () => {
+    const [item] = findColors('one\n#0B5F6B two\n0b5f6b rgb(11 95 107) #0b5f6b').found;
+    expect(item).toEqual({
+      color: '#0b5f6b',
+      spellings: ['#0B5F6B', '0b5f6b', 'rgb(11 95 107)', '#0b5f6b'],
+      count: 4,
+      index: 4,
+      line: 2,
+    });
+  });
+
+  it('lists what looks like a code and is none, with line and reason', () => {
+    const text = 'ok #fff\nwrong #CFF00 and rgb(300 0 0 0 0),\n#0B5G6B hsl(20 40% 10% color: greeen; #O0FF00';
+    expect(doubtsIn(text)).toEqual([
+      '#CFF00',
+      'rgb(300 0 0 0 0)',
+      '#0B5G6B',
+      'hsl(20 40% 10%',
+      'greeen',
+      '#O0FF00',
+    ]);
+    expect(findColors(text).near[0]).toMatchObject({ line: 2, reason: expect.stringMatching(/this has 5/) });
+  });
+
+  it('merges near-twins into the more frequent, with its twins named', () => {
+    const { found } = findColors('#0b5f6b #0b5f6b #0c606c #e2552b');
+    expect(mergeTwins(found).map(({ color, count, twins }) => ({ color, count, twins }))).toEqual([
+      { color: '#0b5f6b', count: 3, twins: ['#0c606c'] },
+      { color: '#e2552b', count: 1, twins: [] },
+    ]);
+    expect(mergeTwins(findColors('#0b5f6b #0b5f6b80').found)).toHaveLength(2);
+  });
+
+  it('reads a text of a million characters in one pass', () => {
+    const { found } = findColors(`${'lorem #0b5f6b ipsum rgb('.repeat(40_000)}`);
+    expect(found[0]?.count).toBe(40_000);
+  });
+});
+
+describe('corrections', () => {
+  test.each([
+    ['#CFF00', '#ccff00'],
+    ['#0B5G6B', '#0b566b'],
+    ['#O0FF00', '#00ff00'],
+    ['#12', '#121212'],
+    ['rgb(300 0 0 0 0)', 'rgb(255 0 0)'],
+    ['hsl(20 40 10%', 'hsl(20 40% 10%)'],
+    ['greeen', 'green'],
+  ])('%s may have meant %s, first', (text, first) => {
+    expect(corrections(text)[0]).toBe(first);
+  });
+
+  it('are always colours, and at most five', () => {
+    for (const text of ['#1234567', '#123456789', 'rgb(1e5, -2, 3, 4)', 'blakc', 'nonsense', '#', 'rgb()']) {
+      const all = corrections(text);
+      expect(all.length).toBeLessThanOrEqual(5);
+      for (const item of all) expect(parseColor(item).ok).toBe(true);
+    }
+  });
+});

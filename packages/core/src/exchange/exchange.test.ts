@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest';
+import { SKERRY_LINE } from '../demo/skerry-line.ts';
+import { resolveSystem } from '../system/resolve.ts';
+import { cssNames, writeCss } from './css.ts';
+import { writeHexList } from './hex-list.ts';
+
+const system = resolveSystem(SKERRY_LINE);
+
+describe('the CSS export', () => {
+  const css = writeCss(system);
+  it('writes shades once and points roles at them with var(), in every theme', () => {
+    expect(css.match(/--deepwater-700: #0b5f6b;/g)).toHaveLength(1);
+    expect(css.match(/--action-fill: var\(--deepwater-700\);/g)).toHaveLength(1);
+    expect(css).toContain(':root,\n[data-theme="day-sailing"] {');
+    expect(css).toContain('\n[data-theme="night-sailing"] {');
+    expect(css).toContain('--board-text: var(--board-quiet);');
+    expect(css).toContain('--hero-veil: color-mix(in srgb, var(--deepwater-950) 65%, transparent);');
+    expect(css).toContain('linear-gradient(105deg in oklab, var(--deepwater-900) 0%,');
+  });
+
+  it('keeps names apart that would be the same, and comments closed', () => {
+    const doc = {
+      ...SKERRY_LINE,
+      name: 'Tricky */ body { display: none } /*',
+      roles: [...SKERRY_LINE.roles, { id: 'x', path: 'deepwater/700', links: {} }],
+    };
+    const names = cssNames(doc);
+    expect(names.role('x')).toBe('--deepwater-700');
+    expect(names.shade('deepwater', '700')).toBe('--deepwater-700-2');
+    const written = writeCss(resolveSystem(doc));
+    expect(written.split('\n')[0]).toMatch(/^\/\*[^*]*(\*(?!\/)[^*]*)*\*\/$/);
+    expect(written).toContain('/* deepwater/700: It has no value in this theme yet. */');
+  });
+
+  it('leaves out a gradient without two colours, and says so', () => {
+    const families = SKERRY_LINE.families.filter((family) => family.name === 'Buoy');
+    expect(writeCss(resolveSystem({ ...SKERRY_LINE, families }))).toContain(
+      '/* First light: fewer than two of its stops have a colour */',
+    );
+  });
+});
+
+describe('the list of hex values', () => {
+  it('has a line for each shade and for each role of each theme', () => {
+    const lines = writeHexList(system).trimEnd().split('\n');
+    expect(lines).toContain('#0b5f6b  Deepwater 700');
+    expect(lines).toContain('#07191ea6  hero/veil');
+    expect(lines.filter((line) => line.startsWith('#'))).toHaveLength(66 + 2 * SKERRY_LINE.roles.length);
+  });
+});

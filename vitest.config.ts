@@ -1,0 +1,20 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'core', root: 'packages/core', include: ['src/**/*.test.ts'], testTimeout: 120_000 } },
+      { test: { name: 'web', root: 'apps/web', include: ['src/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'server',
+          root: 'apps/server',
+          include: ['test/**/*.test.ts'],
+          globalSetup: 'test/database.ts',
+          testTimeout: 30_000,
+          fileParallelism: false,
+        },
+      },
+    ],
+  },
+});
