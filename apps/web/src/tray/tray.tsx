@@ -6,7 +6,7 @@ import type { Swatch } from '@mint-lamp/core/system/document';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { useColorDrop } from '../frame/color-dragging.tsx';
+import type { DropPlace } from '../frame/color-dragging.tsx';
 import { edit } from '../store/editing.ts';
 import { selected } from '../store/interface-slice.ts';
 import { selectDocument } from '../store/selectors.ts';
@@ -47,18 +47,16 @@ function TrayColor({ swatch, index }: { swatch: Swatch; index: number }) {
   const lit = useAppSelector(
     ({ interface: { selection } }) => selection?.kind === 'swatch' && selection.swatch === swatch.id,
   );
+  const place: DropPlace = {
+    take: (_color, _name, moved) => dispatch(edit({ type: 'moveSwatch', swatch: moved, index })),
+  };
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: swatch.id,
+    data: place,
   });
-  const drop = useColorDrop(`tray ${swatch.id}`, (_color, _name, moved) =>
-    dispatch(edit({ type: 'moveSwatch', swatch: moved, index })),
-  );
   return (
     <li
-      ref={(node) => {
-        setNodeRef(node);
-        drop.setNodeRef(node);
-      }}
+      ref={setNodeRef}
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={clsx('shrink-0', isDragging && 'opacity-40')}
     >

@@ -95,7 +95,7 @@ function themeBlock(doc: ProjectDocument, selector: string, theme: ResolvedTheme
         : `  ${comment(`${resolved.gradient.name}: fewer than two of its stops have a colour`)}`,
     );
   }
-  return `${selector} {\n${lines.join('\n')}\n}\n`;
+  return `${selector} {\n${lines.join('\n')}\n}`;
 }
 
 /**
@@ -114,7 +114,7 @@ export function writeCss(system: System): string {
       ...list.map((shade) => `  ${names.shade(family.id, shade.label)}: ${shade.css};`),
     ].join('\n'),
   );
-  if (shades.length) blocks.push(`:root {\n${shades.join('\n\n')}\n}\n`);
+  if (shades.length) blocks.push(`:root {\n${shades.join('\n\n')}\n}`);
   let first = true;
   for (const theme of system.themes.values()) {
     const own = `[data-theme="${names.theme(theme.theme.id)}"]`;
@@ -123,5 +123,5 @@ export function writeCss(system: System): string {
     );
     first = false;
   }
-  return `${blocks.join('\n\n').trimEnd()}\n`;
+  return `${blocks.join('\n\n')}\n`;
 }

@@ -120,6 +120,7 @@ function Sample({
   return (
     <div
       aria-hidden
+      data-specimen
       className={clsx(
         'relative flex min-h-13 items-center overflow-hidden px-3 py-1',
         after && 'border-t-2 border-main',

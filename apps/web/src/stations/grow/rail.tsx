@@ -32,6 +32,12 @@ export const Rail = memo(function Rail({
   const selection = useAppSelector((state) => state.interface.selection);
   const { edit } = useEditing();
   const own = selection !== null && 'family' in selection && selection.family === family.id;
+  const base = shades.find((shade) => shade.isBase);
+  const isOn = (shade: ResolvedShade) =>
+    own &&
+    (selection.kind === 'base'
+      ? shade.isBase
+      : selection.kind === 'shade' && selection.shade === shade.label);
   const drop = useColorDrop(`rail ${family.id}`, (color) =>
     edit({ type: 'setBase', family: family.id, color: canonical({ ...readColor(color), alpha: 1 }) }),
   );
@@ -52,30 +58,31 @@ export const Rail = memo(function Rail({
       </Link>
       <div className="relative h-[52px]" data-axis>
         <LitLine stretch={stretch} />
-        {shades.map((shade) => {
-          const place = lightnessOf(shade);
-          const lit = isLit(place, stretch);
-          const on =
-            own &&
-            (selection.kind === 'base'
-              ? shade.isBase
-              : selection.kind === 'shade' && selection.shade === shade.label);
-          return shade.isBase ? (
-            <BaseHandle key={shade.label} resolved={resolved} shade={shade} place={place} lit={lit} on={on} />
-          ) : (
+        {shades.map((shade) =>
+          shade.isBase ? null : (
             <Link
               key={shade.label}
               to={addressOf(id, 'grow', family.id, shade.label)}
               aria-label={`${family.name} ${shade.label}, ${shade.css}${shade.handSet ? ', hand-set' : ''}`}
-              title={`${family.name} ${shade.label}  ${shade.css}  L* ${place.toFixed(1)}`}
+              title={`${family.name} ${shade.label}  ${shade.css}  L* ${lightnessOf(shade).toFixed(1)}`}
               className="absolute top-[3px] flex -translate-x-1/2 flex-col items-center gap-0.5 rounded-md"
-              style={{ left: `${place}%` }}
+              style={{ left: `${lightnessOf(shade)}%` }}
             >
-              <ShadeDot shade={shade} lit={lit} on={on} />
-              <ShadeLabel shade={shade} lit={lit} />
+              <ShadeDot shade={shade} lit={isLit(lightnessOf(shade), stretch)} on={isOn(shade)} />
+              <ShadeLabel shade={shade} lit={isLit(lightnessOf(shade), stretch)} />
             </Link>
-          );
-        })}
+          ),
+        )}
+        {/* Apart from the others: a handle that moved among its siblings would slip out of the pointer's hold. */}
+        {base && (
+          <BaseHandle
+            resolved={resolved}
+            shade={base}
+            place={lightnessOf(base)}
+            lit={isLit(lightnessOf(base), stretch)}
+            on={isOn(base)}
+          />
+        )}
       </div>
     </li>
   );

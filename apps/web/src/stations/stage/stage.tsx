@@ -40,6 +40,7 @@ export default function Stage() {
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_168px] gap-4 px-5 pb-5">
         <div
           aria-hidden
+          data-specimen
           data-testid="scene"
           className="cursor-pointer overflow-hidden rounded-md border border-hair"
           onClick={(event) => {

@@ -1,0 +1,80 @@
+import { randomUUID } from 'node:crypto';
+import { test as base, expect, type Page } from '@playwright/test';
+import { type Stack, startStack } from './stack.ts';
+
+export const SKERRY = '5ce77000-0000-4000-8000-000000000001';
+export { expect };
+
+interface Fixtures {
+  /** A project of its own for the test, a copy of the demo. */
+  project: string;
+  /** Opens a station of the test's project and waits until it is there. */
+  open: (station: string, page?: Page) => Promise<void>;
+}
+
+export const test = base.extend<Fixtures, { stack: Stack }>({
+  stack: [
+    // biome-ignore lint/correctness/noEmptyPattern: the form that fixtures take
+    async ({}, use) => {
+      const stack = await startStack();
+      await use(stack);
+      await stack.close();
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
+  baseURL: async ({ stack }, use) => use(stack.address),
+  page: async ({ page }, use) => {
+    const faults: string[] = [];
+    page.on('pageerror', (error) => faults.push(error.message));
+    await use(page);
+    expect(faults, 'errors in the page').toEqual([]);
+  },
+  project: async ({ stack }, use) => use(await copyOfDemo(stack)),
+  open: async ({ page, project }, use) =>
+    use(async (station, other = page) => {
+      await other.goto(`/p/${project}/${station}`);
+      await expect(other.locator('main h1')).toBeVisible();
+    }),
+});
+
+/** A new project with the demo's contents, made through the API as the interface would. */
+async function copyOfDemo({ address }: Stack): Promise<string> {
+  const post = async (path: string, body: unknown) => {
+    const response = await fetch(`${address}/api${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    if (!response.ok) throw new Error(await response.text());
+    return response.json();
+  };
+  const { document } = await (await fetch(`${address}/api/projects/${SKERRY}`)).json();
+  const { id } = await post('/projects', { name: 'Copy of the demo' });
+  const commands = [
+    ...document.themes.map((theme: object) => ({ type: 'addTheme', theme, links: {} })),
+    { type: 'removeTheme', theme: 'light' },
+    { type: 'removeTheme', theme: 'dark' },
+    ...document.families.map((family: object) => ({ type: 'addFamily', family })),
+    ...document.roles.map((role: object) => ({ type: 'addRole', role })),
+    { type: 'setGround', role: document.ground },
+    ...document.pairs.map((pair: object) => ({ type: 'addPair', pair })),
+    ...document.gradients.map((gradient: object) => ({ type: 'addGradient', gradient })),
+    ...document.tray.map((swatch: object) => ({ type: 'addSwatch', swatch })),
+  ];
+  const { outcomes } = await post(`/projects/${id}/commands`, {
+    revision: 0,
+    commands: commands.map((command) => ({ id: randomUUID(), command })),
+  });
+  const refused = outcomes.filter((outcome: { status: string }) => outcome.status === 'refused');
+  if (refused.length) throw new Error(JSON.stringify(refused));
+  return id;
+}
+
+/** The project as the server has it. */
+export async function onServer({ address }: Stack, id: string) {
+  return (await fetch(`${address}/api/projects/${id}`)).json();
+}
+
+export async function expectSaved(page: Page): Promise<void> {
+  await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved');
+}

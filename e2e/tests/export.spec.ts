@@ -1,0 +1,108 @@
+import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
+import { cssNames, writeCss } from '@mint-lamp/core/exchange/css';
+import { sampleGradient } from '@mint-lamp/core/gradient/sample';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
+import { PNG } from 'pngjs';
+import { expect, test } from '../support/test.ts';
+
+const system = resolveSystem(SKERRY_LINE);
+const names = cssNames(SKERRY_LINE);
+
+/** `rgb()`, `rgba()` or `color(srgb …)` as Chromium computes it, as channels 0–255 and alpha. */
+function channels(computed: string): number[] {
+  const numbers = computed.match(/[\d.]+(e-?\d+)?/g)!.map(Number);
+  const [r, g, b, alpha = 1] = numbers as [number, number, number, number?];
+  return computed.startsWith('color(') ? [r * 255, g * 255, b * 255, alpha] : [r, g, b, alpha];
+}
+
+test.describe('a page that links the exported CSS', () => {
+  for (const theme of system.themes.values())
+    test(`computes the colours of the app for every role and shade in ${theme.theme.name}`, async ({
+      page,
+      open,
+    }) => {
+      // The file is taken from the interface, as a designer would.
+      await open('deliver');
+      const css = await page.locator('pre').textContent();
+      expect(css).toBe(writeCss({ ...system, document: { ...SKERRY_LINE, name: 'Copy of the demo' } }));
+      await page.setContent(`<style>${css}</style><body data-theme="${names.theme(theme.theme.id)}"></body>`);
+      const compute = (property: string) =>
+        page.evaluate((name) => {
+          document.body.style.backgroundColor = `var(${name})`;
+          return getComputedStyle(document.body).backgroundColor;
+        }, property);
+      for (const [id, { color, role }] of theme.roles) {
+        const seen = channels(await compute(names.role(id)));
+        [color!.r, color!.g, color!.b, color!.alpha].forEach((v, i) => {
+          expect(Math.abs(seen[i]! - v), `${role.path}, channel ${i}`).toBeLessThan(0.01);
+        });
+      }
+      for (const { family, shades } of system.families.values())
+        for (const shade of shades)
+          expect(channels(await compute(names.shade(family.id, shade.label)))).toEqual([
+            shade.r,
+            shade.g,
+            shade.b,
+            1,
+          ]);
+    });
+
+  for (const theme of system.themes.values())
+    test(`paints the gradients of the app in ${theme.theme.name}, at most 1/255 off`, async ({ page }) => {
+      const gradients = [...theme.gradients.values()];
+      // Straight along x, so that a pixel's place on the gradient line is known.
+      const boxes = gradients.map(
+        ({ gradient }) =>
+          `<div style="height:20px;width:500px;background:var(${names.gradient(gradient.id)})"></div>`,
+      );
+      const css = writeCss(system).replaceAll(/linear-gradient\(\d+deg/g, 'linear-gradient(90deg');
+      await page.setContent(
+        `<style>${css} body { margin: 0 }</style><body data-theme="${names.theme(theme.theme.id)}">${boxes.join('')}</body>`,
+      );
+      const png = PNG.sync.read(
+        await page.screenshot({ clip: { x: 0, y: 0, width: 500, height: 20 * boxes.length } }),
+      );
+      gradients.forEach(({ gradient, colors }, row) => {
+        const stops = gradient.stops.map((stop, i) => ({ position: stop.position, color: colors[i]! }));
+        for (let x = 0; x < 500; x++) {
+          const { r, g, b } = sampleGradient(stops, gradient.space, ((x + 0.5) / 500) * 100);
+          const at = ((row * 20 + 10) * 500 + x) * 4;
+          [r, g, b].forEach((v, i) => {
+            expect(Math.abs(png.data[at + i]! - v), `${gradient.name} at ${x}`).toBeLessThanOrEqual(1.01);
+          });
+        }
+      });
+    });
+});
+
+test('the app itself shows those same colours: the scene is painted with the exported roles', async ({
+  page,
+  open,
+}) => {
+  await open('stage');
+  for (const theme of system.themes.values()) {
+    await page.getByRole('radio', { name: theme.theme.name }).click();
+    const painted = await page
+      .getByTestId('scene')
+      .locator('[data-role]')
+      .evaluateAll((nodes) =>
+        nodes.map((node) => {
+          const { color, backgroundColor } = getComputedStyle(node);
+          return {
+            role: (node as HTMLElement).dataset.role!,
+            color,
+            backgroundColor,
+            text: (node as HTMLElement).style.color !== '',
+          };
+        }),
+      );
+    expect(painted.length).toBeGreaterThan(20);
+    for (const { role, color, backgroundColor, text } of painted) {
+      if (!text && role.startsWith('hero')) continue;
+      const wanted = theme.roles.get(role)!.color!;
+      const seen = channels(text ? color : backgroundColor);
+      if (!text && seen[3] === 0) continue;
+      expect(seen.slice(0, 3), role).toEqual([wanted.r, wanted.g, wanted.b]);
+    }
+  }
+});

@@ -1,0 +1,111 @@
+import { readFileSync } from 'node:fs';
+import { expect, expectSaved, test } from '../support/test.ts';
+
+test('from a client’s codes to CSS, through all seven stations', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('New project for').fill('Grey Holm Café');
+  await page.getByRole('button', { name: 'Begin' }).click();
+
+  // Gather: a mail with codes, one of them mistyped.
+  await expect(page.getByRole('heading', { name: 'Gather' })).toBeVisible();
+  await page
+    .getByLabel('Text with colours')
+    .fill('Our green is #2F6B4F, the walls rgb(122 132 131). Accent: #E2552 maybe, or #e2552b');
+  await expect(page.getByText('4 colours found; 1 code is not quite a colour')).toBeVisible();
+  await expect(page.getByLabel('Not quite colours')).toContainText(
+    '#E2552 in line 1. A hex code has 3, 4, 6 or 8 digits; this has 5.',
+  );
+  await page.getByLabel('Not quite colours').getByRole('button').first().click();
+  await expect(page.getByLabel('Not quite colours')).toBeHidden();
+  await page.getByRole('checkbox', { name: /^#e2552b/ }).click();
+  await page.getByRole('checkbox', { name: /^green/ }).click();
+  await page.getByRole('button', { name: 'Put 3 into the tray' }).click();
+  const tray = page.getByRole('region', { name: 'Tray' });
+  await expect(tray.getByRole('listitem')).toHaveCount(3);
+
+  // Grow: two families of tray colours.
+  for (const base of ['#2f6b4f', '#7a8483']) {
+    await tray.locator(`button[title*="${base}"]`).click();
+    await page.getByRole('button', { name: 'Grow a family' }).click();
+    await expect(page).toHaveURL(/\/grow\//);
+  }
+  await expect(page.getByRole('slider', { name: /^Base of/ })).toHaveCount(2);
+  await page.getByLabel('Family', { exact: true }).fill('Wall');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('link', { name: 'Wall', exact: true })).toBeVisible();
+
+  // Assign: the usual roles, in two themes.
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Assign' }).click();
+  await page.getByRole('button', { name: 'Add the usual roles' }).click();
+  await expect(page.getByRole('row')).toHaveCount(10);
+  await page.getByRole('button', { name: /^text\/quiet in Light/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Wall 300' }).click();
+  await expect(page.getByRole('button', { name: 'text/quiet in Light: Wall 300' })).toBeVisible();
+
+  // Check: suggested pairs, the repair of the one that fails now.
+  await page.getByRole('link', { name: 'Check', exact: true }).click();
+  await page.getByRole('button', { name: 'Add 6 suggested' }).click();
+  const rows = page.getByRole('list', { name: 'Pairs, worst first' }).getByRole('listitem');
+  await expect(rows).toHaveCount(6);
+  await expect(rows.first()).toContainText('text/quiet');
+  await expect(page.getByLabel('Readout')).toContainText('4 of 6 pairs pass in Light, 10 of 12 overall');
+  while (await page.getByRole('button', { name: /^Take Wall/ }).count()) {
+    const before = await page.getByRole('button', { name: /^Take Wall/ }).count();
+    await page
+      .getByRole('button', { name: /^Take Wall/ })
+      .first()
+      .click();
+    await expect(page.getByRole('button', { name: /^Take Wall/ })).not.toHaveCount(before);
+  }
+  await expect(page.getByLabel('Readout')).toContainText('6 of 6 pairs pass in Light, 12 of 12 overall');
+
+  // Fade: a gradient of three linked stops, and one more where it is clicked.
+  await page.getByRole('link', { name: 'Fade' }).click();
+  await page.getByRole('button', { name: 'New gradient' }).click();
+  const stops = page.getByRole('region', { name: 'Stops' }).getByRole('listitem');
+  await expect(stops).toHaveCount(3);
+  await page.getByTestId('gradient-area').click({ position: { x: 200, y: 20 } });
+  await expect(stops).toHaveCount(4);
+
+  // Stage: the page is painted by the roles of the theme that is switched on.
+  await page.getByRole('link', { name: 'Stage' }).click();
+  const ground = page.getByTestId('scene').locator('> div');
+  const light = await ground.evaluate((node) => getComputedStyle(node).backgroundColor);
+  await page.getByRole('radio', { name: 'Dark' }).click();
+  await expect.poll(() => ground.evaluate((node) => getComputedStyle(node).backgroundColor)).not.toBe(light);
+  await page.getByTestId('scene').getByText('Departures today').click();
+  await expect(page.getByRole('complementary', { name: 'Lamp' })).toContainText('text/main');
+
+  // Deliver: the file.
+  await page.getByRole('link', { name: 'Deliver' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: /^Download/ }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('grey-holm-cafe.css');
+  const css = readFileSync(await file.path(), 'utf8');
+  expect(css).toContain('[data-theme="dark"]');
+  expect(css).toMatch(/--action-fill: var\(--[\w-]+-700\);/);
+  expect(css).toContain('--gradient-fade-1: linear-gradient(90deg in oklab,');
+
+  // Closed at any moment, everything is found again.
+  await expectSaved(page);
+  await page.reload();
+  await expect(page.locator('pre')).toHaveText(css.trim());
+});
+
+test('the list of projects shows each with its colours; one can be removed after a question', async ({
+  page,
+  project,
+}) => {
+  await page.goto('/');
+  const row = page.getByRole('listitem').filter({ hasText: 'Skerry Line' });
+  await expect(row.locator('span[style*="background"]').first()).toBeVisible();
+  expect(await row.locator('span[style*="background"]').count()).toBeGreaterThan(100);
+  const copy = page.getByRole('listitem').filter({ has: page.locator(`a[href="/p/${project}"]`) });
+  await copy.getByRole('button', { name: /^Remove/ }).click();
+  await page.getByRole('button', { name: 'Remove for good' }).click();
+  await expect(copy).toHaveCount(0);
+  await page.goto(`/p/${project}/grow`);
+  await expect(page.getByText('There is no such project')).toBeVisible();
+});

@@ -1,0 +1,170 @@
+import type { Page } from '@playwright/test';
+import { expect, expectSaved, onServer, SKERRY, test } from '../support/test.ts';
+
+const swatches = async (page: Page) =>
+  page.getByRole('region', { name: 'Tray' }).getByRole('listitem').allTextContents();
+
+/** Adds a colour to the tray by typing, as fast as the interface takes it. */
+async function addColor(page: Page, hex: string) {
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('dialog').getByLabel('Any CSS colour').fill(hex);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toBeHidden();
+}
+
+const trayOnServer = async (stack: Parameters<typeof onServer>[0], id: string) =>
+  (await onServer(stack, id)).document.tray.map((swatch: { color: string }) => swatch.color);
+
+test('two tabs on one project both end with both edits, live', async ({
+  page,
+  context,
+  open,
+  stack,
+  project,
+}) => {
+  const other = await context.newPage();
+  await open('grow');
+  await open('grow', other);
+  await addColor(page, '#111111');
+  await addColor(other, '#222222');
+  await addColor(page, '#333333');
+  for (const tab of [page, other]) {
+    await expectSaved(tab);
+    await expect.poll(() => swatches(tab)).toHaveLength(7);
+  }
+  expect(await swatches(page)).toEqual(await swatches(other));
+  expect(await trayOnServer(stack, project)).toEqual(
+    expect.arrayContaining(['#111111', '#222222', '#333333']),
+  );
+  // Undo takes back one's own edit, not the other's.
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => trayOnServer(stack, project)).not.toContain('#333333');
+  expect(await trayOnServer(stack, project)).toContain('#222222');
+});
+
+test('an edit that no longer fits is told, and the others go through', async ({
+  page,
+  context,
+  open,
+  stack,
+  project,
+}) => {
+  const other = await context.newPage();
+  await open('grow/kelp');
+  await open('assign', other);
+  await page.route('**/commands', (route) => route.abort());
+  await page.getByLabel('Family', { exact: true }).fill('Weed');
+  await page.keyboard.press('Enter');
+  await addColor(page, '#444444');
+  await expect(page.locator('[data-saving]')).toContainText('2 edits kept here');
+  // Meanwhile the family is removed in the other tab.
+  await other.goto(`/p/${project}/grow/kelp`);
+  await other.evaluate(() => localStorage.clear());
+  await other.reload();
+  await other.getByRole('button', { name: 'Remove', exact: true }).click();
+  await expectSaved(other);
+  await page.unroute('**/commands');
+  await expectSaved(page);
+  expect(await trayOnServer(stack, project)).toContain('#444444');
+});
+
+test('while the server is away editing goes on, also across a closed tab, and all arrives once and in order', async ({
+  page,
+  context,
+  open,
+  stack,
+  project,
+}) => {
+  await open('grow');
+  await expectSaved(page);
+  await stack.killServer();
+  const colors = ['#100000', '#200000', '#300000'];
+  for (const color of colors) await addColor(page, color);
+  await expect(page.locator('[data-saving]')).toHaveText('3 edits kept here');
+  await page.close();
+  await stack.startServer();
+  expect((await trayOnServer(stack, project)).length).toBe(4);
+  const later = await context.newPage();
+  await open('grow', later);
+  await expectSaved(later);
+  await expect
+    .poll(() => trayOnServer(stack, project))
+    .toEqual([...['#0b5f6b', '#e2552b', '#d9c7a0', '#3d4a4d'], ...colors]);
+  expect(
+    await later.evaluate(() => Object.keys(localStorage).filter((key) => key.includes('unsent'))),
+  ).toEqual([]);
+});
+
+test('while the database is away the state says so, and what was done is saved when it is back', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('grow');
+  await expectSaved(page);
+  await stack.killDatabase();
+  await addColor(page, '#abcdef');
+  await expect(page.locator('[data-saving]')).toHaveText('1 edit kept here');
+  const answer = await fetch(`${stack.address}/api/projects`);
+  expect(answer.status).toBe(503);
+  expect((await answer.json()).error.code).toBe('DATABASE_AWAY');
+  stack.cluster.restart();
+  await expectSaved(page);
+  expect(await trayOnServer(stack, project)).toContain('#abcdef');
+});
+
+test('every edit shown as saved is there, once, after server and database are killed in a stream of edits', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  test.setTimeout(120_000);
+  await open('grow');
+  let n = 0;
+  const shownAsSaved = new Set<string>();
+  const streamFor = async (count: number) => {
+    for (let i = 0; i < count; i++) {
+      n += 1;
+      await addColor(page, `#00${n.toString(16).padStart(4, '0')}`);
+      if ((await page.locator('[data-saving]').getAttribute('data-saving')) === 'saved')
+        for (let k = 1; k <= n; k++) shownAsSaved.add(`#00${k.toString(16).padStart(4, '0')}`);
+    }
+  };
+  const stream = streamFor(24);
+  await expect.poll(() => n).toBeGreaterThan(5);
+  await stack.killServer();
+  await stack.startServer();
+  await expect.poll(() => n).toBeGreaterThan(14);
+  await stack.killDatabase();
+  const atKill = new Set(shownAsSaved);
+  stack.cluster.restart();
+  const survived = await trayOnServer(stack, project);
+  for (const color of atKill) expect(survived).toContain(color);
+  await stream;
+  await expectSaved(page);
+  const all = (await trayOnServer(stack, project)).slice(4);
+  expect(all).toEqual(Array.from({ length: 24 }, (_, i) => `#00${(i + 1).toString(16).padStart(4, '0')}`));
+});
+
+test('what was undone can be redone after a reload', async ({ page, open }) => {
+  await open('grow');
+  await addColor(page, '#445566');
+  await expectSaved(page);
+  await page.reload();
+  await expect.poll(() => swatches(page)).toHaveLength(5);
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => swatches(page)).toHaveLength(4);
+  await expectSaved(page);
+  await page.reload();
+  await expect.poll(() => swatches(page)).toHaveLength(4);
+  await page.keyboard.press('Shift+Control+z');
+  await expect.poll(() => swatches(page)).toHaveLength(5);
+});
+
+test('the demo projects are there and can be opened', async ({ page }) => {
+  await page.goto(`/p/${SKERRY}`);
+  await expect(page).toHaveURL(/grow$/);
+  await expect(page.getByRole('heading', { name: 'Grow' })).toBeVisible();
+});

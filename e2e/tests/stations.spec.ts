@@ -1,0 +1,267 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { expect, expectSaved, onServer, test } from '../support/test.ts';
+
+const require = createRequire(import.meta.url);
+
+test.describe('Gather', () => {
+  test('finds the colours of a large public style sheet in a worker, and merges near-twins', async ({
+    page,
+    open,
+  }) => {
+    const css = readFileSync(require.resolve('bootstrap/dist/css/bootstrap.css'), 'utf8');
+    const wanted = new Set([...css.matchAll(/#[0-9a-f]{6}\b/gi)].map(([hex]) => hex.toLowerCase()));
+    await open('gather');
+    await page.getByLabel('Text with colours').evaluate((area: HTMLTextAreaElement, text) => {
+      const setter = Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value')!.set!;
+      setter.call(area, text);
+      area.dispatchEvent(new Event('input', { bubbles: true }));
+    }, css);
+    const tiles = page.getByRole('region', { name: 'Found colours' }).getByRole('checkbox');
+    await expect(page.getByRole('status').filter({ hasText: 'colours found' })).toBeVisible();
+    const all = await tiles.count();
+    expect(all).toBeGreaterThan(100);
+    const names = (await tiles.evaluateAll((nodes) => nodes.map((node) => node.getAttribute('title'))))
+      .join('\n')
+      .toLowerCase();
+    for (const hex of wanted) expect(names, hex).toContain(hex);
+    await page.getByLabel('Merge near-twins').check();
+    await expect(page.getByText(/merged to \d+/)).toBeVisible();
+    expect(await tiles.count()).toBeLessThan(all);
+  });
+
+  test('keeps what was pasted while other stations are visited', async ({ page, open }) => {
+    await open('gather');
+    await page.getByLabel('Text with colours').fill('#123456');
+    await page.getByRole('link', { name: 'Stage' }).click();
+    await page.getByRole('link', { name: 'Gather' }).click();
+    await expect(page.getByLabel('Text with colours')).toHaveValue('#123456');
+  });
+});
+
+test.describe('Grow', () => {
+  test('a dragged base moves its shades, roles and readout live, and one undo takes it back', async ({
+    page,
+    open,
+    stack,
+    project,
+  }) => {
+    await open('grow/buoy');
+    const shade = page.getByRole('link', { name: /^Buoy 700,/ });
+    const before = await shade.getAttribute('aria-label');
+    const base = page.getByRole('slider', { name: /^Base of Buoy/ });
+    const box = (await base.boundingBox())!;
+    await page.mouse.move(box.x + 12, box.y + 12);
+    await page.mouse.down();
+    await page.mouse.move(box.x - 60, box.y + 12, { steps: 6 });
+    // While the button is still down, all has followed and nothing is saved yet.
+    await expect(shade).not.toHaveAttribute('aria-label', before!);
+    await expect(page.getByText('before', { exact: true })).toBeVisible();
+    expect((await onServer(stack, project)).document.families[1].base).toBe('#e2552b');
+    await page.mouse.up();
+    await expect
+      .poll(async () => (await onServer(stack, project)).document.families[1].base)
+      .not.toBe('#e2552b');
+    await expectSaved(page);
+    await page.keyboard.press('Control+z');
+    await expect(shade).toHaveAttribute('aria-label', before!);
+    await page.keyboard.press('Shift+Control+z');
+    await expect(shade).not.toHaveAttribute('aria-label', before!);
+  });
+
+  test('the marks move with the ground, and only shades beyond them are lit', async ({ page, open }) => {
+    await open('grow');
+    const mark = page.getByRole('button', { name: /^Mark 4.5 to 1/ });
+    await expect(mark).toHaveCount(1);
+    const onPage = await mark.getAttribute('aria-label');
+    await page.getByLabel('Marks against').selectOption('White');
+    await expect(mark).toHaveAttribute('aria-label', 'Mark 4.5 to 1, at L* 49.9');
+    expect(onPage).not.toBe('Mark 4.5 to 1, at L* 49.9');
+    await page.getByLabel('Marks against').selectOption('Black');
+    await expect(mark).toHaveAttribute('aria-label', 'Mark 4.5 to 1, at L* 48.9');
+    await expect(page.getByText('Lit shades reach 4.5 to 1 on Black')).toBeVisible();
+  });
+
+  test('the lamp edits in every model, says what it copies, and goes back', async ({ page, open }) => {
+    await open('grow/kelp');
+    const lamp = page.getByRole('complementary', { name: 'Lamp' });
+    for (const model of ['HSL', 'HSV', 'RGB', 'CMYK', 'Lab', 'OKLCH']) {
+      await lamp.getByRole('button', { name: model, exact: true }).click();
+      const was = await lamp.getByLabel('Any CSS colour').inputValue();
+      await lamp.getByRole('slider').nth(1).press('ArrowLeft');
+      for (let i = 0; i < 9; i++) await lamp.getByRole('slider').nth(1).press('Shift+ArrowLeft');
+      await expect(lamp.getByLabel('Any CSS colour')).not.toHaveValue(was);
+    }
+    await lamp.getByLabel('Any CSS colour').fill('#CFF00');
+    await lamp.getByLabel('Any CSS colour').press('Enter');
+    await expect(lamp.getByRole('alert')).toHaveText('A hex code has 3, 4, 6 or 8 digits; this has 5.');
+    await lamp.getByLabel('Any CSS colour').press('Escape');
+    await lamp.getByRole('button', { name: /^Back to #3f7d3a/ }).click();
+    await expect(lamp.getByLabel('Any CSS colour')).toHaveValue('#3f7d3a');
+    await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+    await lamp.getByRole('button', { name: 'Copy #3f7d3a' }).click();
+    await expect(lamp.getByText('Copied')).toBeVisible();
+    expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('#3f7d3a');
+  });
+
+  test('a shade set by hand is counted, named and returned to its growth', async ({ page, open }) => {
+    await open('grow/kelp/300');
+    const lamp = page.getByRole('complementary', { name: 'Lamp' });
+    const grown = await lamp.getByLabel('Any CSS colour').inputValue();
+    await lamp.getByLabel('Any CSS colour').fill('tomato');
+    await lamp.getByLabel('Any CSS colour').press('Enter');
+    await page.getByRole('button', { name: '1 hand-set shade' }).click();
+    await expect(page.getByRole('link', { name: 'Kelp 300', exact: true }).last()).toBeVisible();
+    await page.keyboard.press('Escape');
+    await lamp.getByRole('button', { name: 'Return to its growth' }).click();
+    await expect(lamp.getByLabel('Any CSS colour')).toHaveValue(grown);
+  });
+
+  test('a tray colour dragged onto a rail becomes its base', async ({ page, open }) => {
+    await open('grow');
+    const from = (await page
+      .getByRole('region', { name: 'Tray' })
+      .getByRole('button', { name: 'Pier slate' })
+      .boundingBox())!;
+    const to = (await page.getByRole('slider', { name: /^Base of Shingle/ }).boundingBox())!;
+    await page.mouse.move(from.x + 20, from.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 40, from.y, { steps: 3 });
+    await page.mouse.move(to.x + 100, to.y + 20, { steps: 8 });
+    await page.mouse.up();
+    await expect(page.getByRole('slider', { name: /^Base of Shingle/ })).toHaveAttribute(
+      'aria-valuetext',
+      /#3d4a4d/,
+    );
+  });
+});
+
+test.describe('Assign', () => {
+  test('roles are added, renamed, linked, given opacity and removed; faults are told', async ({
+    page,
+    open,
+  }) => {
+    await open('assign');
+    await page.getByRole('button', { name: 'New role …' }).click();
+    await page.getByLabel('Path, such as').fill('text/main');
+    await page.getByRole('button', { name: 'Add the role' }).click();
+    await expect(page.getByText('There is a role text/main already; choose another path.')).toBeVisible();
+    await page.getByLabel('Path, such as').fill('ticket/ground');
+    await page.getByLabel('Begin with the links of').selectOption('page/raised');
+    await page.getByRole('button', { name: 'Add the role' }).click();
+    const cell = page.getByRole('button', { name: /^ticket\/ground in Night sailing/ });
+    await cell.click();
+    const picker = page.getByRole('dialog');
+    await picker.getByLabel('Plain colour').fill('#zzz');
+    await picker.getByLabel('Plain colour').press('Enter');
+    await expect(picker.getByRole('alert')).toContainText('not a hex digit');
+    await picker.getByRole('button', { name: 'Lantern 900' }).click();
+    await expect(cell).toHaveAccessibleName('ticket/ground in Night sailing: Lantern 900');
+    await expect(page.getByRole('radio', { name: 'Night sailing' })).toBeChecked();
+    await cell.click();
+    await page.getByRole('dialog').getByLabel('Opacity').fill('40');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Escape');
+    await expect(cell).toHaveAccessibleName('ticket/ground in Night sailing: Lantern 900 at 40 %');
+    await page.getByRole('button', { name: 'Remove ticket/ground' }).click();
+    await expect(cell).toHaveCount(0);
+    await page.keyboard.press('Control+z');
+    await expect(cell).toBeVisible();
+  });
+
+  test('themes are copied, renamed and removed', async ({ page, open }) => {
+    await open('assign');
+    await page.getByRole('button', { name: 'Themes …' }).click();
+    await page.getByLabel('New theme, a copy of Day sailing').fill('Deck glare');
+    await page.getByRole('button', { name: 'Add', exact: true }).last().click();
+    await expect(page.getByRole('button', { name: 'text/main in Deck glare: Deepwater 950' })).toBeAttached();
+    await page.getByRole('button', { name: 'Remove Night sailing' }).click();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('radio')).toHaveCount(2);
+    await expect(page.getByLabel('Readout')).toContainText(
+      '17 of 18 pairs pass in Day sailing, 34 of 36 overall',
+    );
+  });
+});
+
+test('Check keeps the order while a pair is mended, and its figures are never rounded up', async ({
+  page,
+  open,
+}) => {
+  await open('check');
+  const rows = page.getByRole('list', { name: 'Pairs, worst first' }).getByRole('listitem');
+  await expect(rows.nth(2)).toContainText('4.27');
+  await rows
+    .nth(2)
+    .getByRole('button', { name: /^Take Lantern 700 for the text: 6.01/ })
+    .click();
+  await expect(rows.nth(2)).toContainText('6.01');
+  await expect(rows.nth(2)).toContainText('passes 4.5 in Day sailing');
+  await page.keyboard.press('Control+z');
+  await expect(rows.nth(2)).toContainText('4.27');
+  await rows.nth(5).getByRole('button').first().click();
+  await rows.nth(5).getByLabel('Content').selectOption('large text');
+  await rows.nth(5).getByLabel('Size (px)').fill('20');
+  await page.keyboard.press('Enter');
+  await expect(rows.nth(5)).toContainText('At 20 px this counts as body text.');
+});
+
+test('Fade: stops are added, moved by key and number, linked, and removed by button and by Delete', async ({
+  page,
+  open,
+}) => {
+  await open('fade/first-light');
+  const stops = page.getByRole('region', { name: 'Stops' }).getByRole('listitem');
+  await expect(stops).toHaveCount(4);
+  await page.getByRole('button', { name: 'Add a stop' }).click();
+  await expect(stops).toHaveCount(5);
+  await expect(stops.nth(1)).toContainText('#');
+  const second = page.getByRole('slider', { name: 'Stop 2' });
+  await second.focus();
+  await second.press('Shift+ArrowRight');
+  await expect(page.getByLabel('Place of Stop 2')).toHaveValue('28');
+  await page.getByLabel('Place of Stop 2').fill('150');
+  await page.getByLabel('Place of Stop 2').press('Enter');
+  await expect(page.getByRole('alert')).toHaveText('A number from 0 to 100');
+  await page.getByLabel('Place of Stop 2').press('Escape');
+  await second.focus();
+  await second.press('Delete');
+  await expect(stops).toHaveCount(4);
+  await page.getByRole('button', { name: 'Remove Stop 4' }).click();
+  await expect(stops).toHaveCount(3);
+  await stops.nth(1).getByRole('button', { name: 'Deepwater 600' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'action/fill' }).click();
+  await expect(stops.nth(1)).toContainText('action/fill');
+  const handle = page.getByRole('slider', { name: 'Stop 2' });
+  await expect(handle).toHaveAttribute('aria-valuetext', '46 %, #0b5f6b');
+  await page.getByRole('radio', { name: 'Night sailing' }).click();
+  await expect(handle).toHaveAttribute('aria-valuetext', '46 %, #81b9bf');
+  const box = (await handle.boundingBox())!;
+  await page.mouse.move(box.x + 12, box.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 112, box.y + 12, { steps: 5 });
+  await page.mouse.up();
+  await expect(handle).not.toHaveAttribute('aria-valuenow', '46');
+  for (let i = 0; i < 5; i++) await page.keyboard.press('Control+z');
+  await expect(stops).toHaveCount(5);
+});
+
+test('the tray is sorted by keyboard, emptied after a question, and comes back', async ({ page, open }) => {
+  await open('grow');
+  const tray = page.getByRole('region', { name: 'Tray' });
+  const first = tray.getByRole('listitem').first();
+  await expect(first).toContainText('Letterhead');
+  await tray.getByRole('button', { name: 'Letterhead' }).focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Space');
+  await expect(first).toContainText('Funnel paint');
+  await tray.getByRole('button', { name: 'Mooring rope' }).press('Delete');
+  await expect(tray.getByRole('listitem')).toHaveCount(3);
+  await tray.getByRole('button', { name: 'Clear the tray' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Clear the tray' }).click();
+  await expect(tray).toContainText('Colours that you collect at Gather wait here.');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(tray.getByRole('listitem')).toHaveCount(4);
+});

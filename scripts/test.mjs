@@ -1,0 +1,55 @@
+import { spawnSync } from 'node:child_process';
+import { ensureBuild } from './setup/build.mjs';
+import { ensureChromium } from './setup/chromium.mjs';
+import { ensurePackages } from './setup/packages.mjs';
+import { ensurePostgres } from './setup/postgres.mjs';
+import { main, ROOT } from './setup/run.mjs';
+
+// npm test: sets up what is missing, then types, lint and layers, then unit and API tests, then the interface.
+
+const STEPS = [
+  { name: 'types, lint and layers', command: ['npm', 'run', '--silent', 'check'] },
+  {
+    name: 'unit and API tests',
+    command: ['npx', 'vitest', 'run'],
+    counts: /Tests\s+(?:(\d+) failed \| )?(\d+) passed/,
+  },
+  {
+    name: 'the interface in Chromium',
+    command: ['npx', 'playwright', 'test', '--config', 'e2e/playwright.config.ts'],
+    counts: /(?:^\s+(\d+) failed[\s\S]*)?^\s+(\d+) passed/m,
+  },
+];
+
+// biome-ignore lint/suspicious/noControlCharactersInRegex: the colours of a terminal
+const TERMINAL_COLORS = /\u001b\[[\d;]*m/g;
+
+await main(async () => {
+  ensurePackages();
+  ensurePostgres();
+  ensureChromium();
+  ensureBuild();
+  const total = { passed: 0, failed: 0 };
+  for (const { name, command, counts } of STEPS) {
+    console.log(`\n— ${name}`);
+    const [program, ...args] = command;
+    const result = spawnSync(program, args, {
+      cwd: ROOT,
+      encoding: 'utf8',
+      maxBuffer: 256 * 1024 * 1024,
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: '0' },
+    });
+    process.stdout.write(result.stdout);
+    const [, failed = '0', passed = '0'] = counts?.exec(result.stdout.replace(TERMINAL_COLORS, '')) ?? [];
+    total.passed += Number(passed);
+    total.failed += Number(failed);
+    if (result.status !== 0) {
+      // A step may fail without a test having failed: a broken type, a suite that did not load.
+      if (Number(failed) === 0) total.failed += 1;
+      break;
+    }
+  }
+  console.log(`\n${total.passed} passed, ${total.failed} failed`);
+  process.exit(total.failed ? 1 : 0);
+});
