@@ -77,7 +77,11 @@ test('while the server is away editing goes on, also across a closed tab, and al
 }) => {
   await open('grow');
   await expectSaved(page);
+  // The other stations have been fetched ahead by now; they open without the server.
+  await page.waitForResponse((response) => response.url().includes('/deliver-'));
   await stack.killServer();
+  await page.getByRole('link', { name: 'Deliver' }).click();
+  await expect(page.getByRole('heading', { name: 'Deliver' })).toBeVisible();
   const colors = ['#100000', '#200000', '#300000'];
   for (const color of colors) await addColor(page, color);
   await expect(page.locator('[data-saving]')).toHaveText('3 edits kept here');

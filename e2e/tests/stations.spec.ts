@@ -12,10 +12,10 @@ test.describe('Gather', () => {
     const css = readFileSync(require.resolve('bootstrap/dist/css/bootstrap.css'), 'utf8');
     const wanted = new Set([...css.matchAll(/#[0-9a-f]{6}\b/gi)].map(([hex]) => hex.toLowerCase()));
     await open('gather');
-    await page.getByLabel('Text with colours').evaluate((area: HTMLTextAreaElement, text) => {
-      const setter = Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value')!.set!;
-      setter.call(area, text);
-      area.dispatchEvent(new Event('input', { bubbles: true }));
+    await page.getByLabel('Text with colours').evaluate((area, text) => {
+      const clipboardData = new DataTransfer();
+      clipboardData.setData('text/plain', text);
+      area.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
     }, css);
     const tiles = page.getByRole('region', { name: 'Found colours' }).getByRole('checkbox');
     await expect(page.getByRole('status').filter({ hasText: 'colours found' })).toBeVisible();

@@ -1,17 +1,9 @@
-import { lazy } from 'react';
 import { createBrowserRouter } from 'react-router';
 import { Frame } from './frame/frame.tsx';
 import { FrontDoor } from './frame/front-door.tsx';
 import { LostPage } from './frame/lost-page.tsx';
 import { ProjectsPage } from './projects/projects-page.tsx';
-
-const Gather = lazy(() => import('./stations/gather/gather.tsx'));
-const Grow = lazy(() => import('./stations/grow/grow.tsx'));
-const Assign = lazy(() => import('./stations/assign/assign.tsx'));
-const Check = lazy(() => import('./stations/check/check.tsx'));
-const Fade = lazy(() => import('./stations/fade/fade.tsx'));
-const Stage = lazy(() => import('./stations/stage/stage.tsx'));
-const Deliver = lazy(() => import('./stations/deliver/deliver.tsx'));
+import { Assign, Check, Deliver, Fade, Gather, Grow, Stage } from './stations/load-stations.ts';
 
 /** Every station, family, shade, role, pair, gradient and stop has an address. */
 export function createRouter() {

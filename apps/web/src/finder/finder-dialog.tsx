@@ -1,21 +1,15 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense } from 'react';
 import { dialogOpened } from '../store/interface-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { Dialog } from '../ui/dialog.tsx';
 
-const load = () => import('./finder-list.tsx');
-const FinderList = lazy(load);
-const QUIET_MS = 1500;
+export const loadFinder = () => import('./finder-list.tsx');
+const FinderList = lazy(loadFinder);
 
 /** The finder (Mod+K): go to or do anything, by name. */
 export function Finder() {
   const dispatch = useAppDispatch();
   const open = useAppSelector((state) => state.interface.dialog === 'finder');
-  // Fetched ahead, so that what is typed right after Mod+K is not lost.
-  useEffect(() => {
-    const timer = setTimeout(load, QUIET_MS);
-    return () => clearTimeout(timer);
-  }, []);
   return (
     <Dialog
       open={open}

@@ -1,8 +1,9 @@
 import { Suspense, useEffect } from 'react';
 import { Outlet, useParams } from 'react-router';
-import { Finder } from '../finder/finder-dialog.tsx';
+import { Finder, loadFinder } from '../finder/finder-dialog.tsx';
 import { Lamp } from '../lamp/lamp.tsx';
 import { ReadoutLine } from '../readout/readout-line.tsx';
+import { fetchAhead } from '../stations/load-stations.ts';
 import { selectDocument } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { Tray } from '../tray/tray.tsx';
@@ -23,6 +24,7 @@ export function Frame() {
 
 function OpenFrame() {
   useShortcuts();
+  useEffect(() => fetchAhead([loadFinder]), []);
   const name = useAppSelector((state) => selectDocument(state).name);
   const surround = useAppSelector((state) => state.interface.surround);
   useEffect(() => {

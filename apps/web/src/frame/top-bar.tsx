@@ -6,7 +6,7 @@ import { addressOf, STATIONS } from '../addresses.ts';
 import { currentDress, wear } from '../look/dress.ts';
 import { step } from '../store/editing.ts';
 import { dialogOpened } from '../store/interface-slice.ts';
-import { selectDocument, selectProject, useTheme } from '../store/selectors.ts';
+import { selectDocument, selectProject, selectTheme } from '../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { IconButton } from '../ui/icon-button.tsx';
 import { Mark } from '../ui/mark.tsx';
@@ -76,7 +76,7 @@ function StationPath() {
 }
 
 function ThemeSwitch() {
-  const { theme } = useTheme();
+  const theme = useAppSelector((state) => selectTheme(state).theme);
   const themes = useAppSelector((state) => selectDocument(state).themes);
   const switchTheme = useThemeSwitch();
   if (themes.length > 3)

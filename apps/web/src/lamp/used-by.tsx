@@ -1,53 +1,86 @@
+import type { Gradient } from '@mint-lamp/core/system/document';
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
+import { memo, useMemo, useRef } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../addresses.ts';
-import { selectProject, useSystem, useTheme } from '../store/selectors.ts';
+import type { Selection } from '../store/interface-slice.ts';
+import { selectProject, useProjectDocument, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 
 const MOST = 12;
+
+interface User {
+  readonly key: string;
+  readonly name: string;
+  readonly to: string;
+}
 
 /** Where the lit colour is used in this theme: roles and gradients that follow it. */
 export function UsedBy() {
   const id = useAppSelector((state) => selectProject(state).id);
   const selection = useAppSelector((state) => state.interface.selection);
-  const system = useSystem();
+  const doc = useProjectDocument();
   const theme = useTheme();
+  const { roles, gradients } = doc;
+  const latest = useRef(theme);
+  latest.current = theme;
+  const themeId = theme.theme.id;
+  // Who follows whom does not change while a colour is dragged: only roles, gradients or the theme change it.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: as said, the theme's colours do not matter here
+  const users = useMemo(
+    () => usersOf(id, latest.current, selection, gradients),
+    [id, selection, roles, gradients, themeId],
+  );
+  if (!users) return null;
+  return <UserList users={users} themeName={theme.theme.name} />;
+}
+
+function usersOf(
+  id: string,
+  theme: ResolvedTheme,
+  selection: Selection | null,
+  gradients: readonly Gradient[],
+): User[] | null {
   if (selection?.kind !== 'base' && selection?.kind !== 'shade' && selection?.kind !== 'role') return null;
-  const roles: { key: string; name: string; to: string }[] = [];
+  const users: User[] = [];
   for (const { role, link, source } of theme.roles.values()) {
     const follows =
       selection.kind === 'role'
         ? link?.to === 'role' && link.role === selection.role
         : source?.family === selection.family &&
           (selection.kind === 'base' || source.shade === selection.shade);
-    if (follows) roles.push({ key: role.id, name: role.path, to: addressOf(id, 'assign', role.id) });
+    if (follows) users.push({ key: role.id, name: role.path, to: addressOf(id, 'assign', role.id) });
   }
-  const gradients = system.document.gradients
-    .filter(({ stops }) =>
-      stops.some(({ link }) =>
-        selection.kind === 'role'
-          ? link.to === 'role' && link.role === selection.role
-          : link.to === 'shade' &&
-            link.family === selection.family &&
-            (selection.kind === 'base' || link.shade === selection.shade),
-      ),
-    )
-    .map((gradient) => ({ key: gradient.id, name: gradient.name, to: addressOf(id, 'fade', gradient.id) }));
-  const all = [...roles, ...gradients];
+  for (const gradient of gradients) {
+    const follows = gradient.stops.some(({ link }) =>
+      selection.kind === 'role'
+        ? link.to === 'role' && link.role === selection.role
+        : link.to === 'shade' &&
+          link.family === selection.family &&
+          (selection.kind === 'base' || link.shade === selection.shade),
+    );
+    if (follows)
+      users.push({ key: gradient.id, name: gradient.name, to: addressOf(id, 'fade', gradient.id) });
+  }
+  return users;
+}
+
+const UserList = memo(function UserList({ users, themeName }: { users: readonly User[]; themeName: string }) {
   return (
     <section aria-label="Used by" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">
-        {all.length ? `Used by ${all.length} in ${theme.theme.name}` : `Not used in ${theme.theme.name}`}
+        {users.length ? `Used by ${users.length} in ${themeName}` : `Not used in ${themeName}`}
       </h3>
       <ul>
-        {all.slice(0, MOST).map((item) => (
-          <li key={item.key}>
-            <Link to={item.to} className="hover:underline">
-              {item.name}
+        {users.slice(0, MOST).map((user) => (
+          <li key={user.key}>
+            <Link to={user.to} className="hover:underline">
+              {user.name}
             </Link>
           </li>
         ))}
-        {all.length > MOST && <li className="text-quiet">and {all.length - MOST} more</li>}
+        {users.length > MOST && <li className="text-quiet">and {users.length - MOST} more</li>}
       </ul>
     </section>
   );
-}
+});

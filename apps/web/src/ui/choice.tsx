@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { useId } from 'react';
+import { memo, useId } from 'react';
 
 interface ChoiceProps<T extends string> {
   label: string;
@@ -11,7 +11,7 @@ interface ChoiceProps<T extends string> {
 }
 
 /** A choice of one from a list, with the browser's own list so that it works everywhere and by keyboard. */
-export function Choice<T extends string>({
+function ChoiceOf<T extends string>({
   label,
   hideLabel,
   value,
@@ -54,3 +54,5 @@ export function Choice<T extends string>({
     </div>
   );
 }
+
+export const Choice = memo(ChoiceOf) as typeof ChoiceOf;

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { Check, Copy } from 'lucide-react';
-import { type ReactNode, useEffect, useState } from 'react';
+import { memo, type ReactNode, useEffect, useState } from 'react';
 import { toast } from 'sonner';
 
 const SHOWN_MS = 1400;
@@ -11,11 +11,14 @@ interface CopyButtonProps {
   /** What the button shows; the text itself if left out. */
   children?: ReactNode;
   label?: string;
+  /** Without the sign, where many stand close together. */
+  bare?: boolean;
   className?: string;
 }
 
 /** Copies with one click and says so in its own place. */
-export function CopyButton({ text, children, label = `Copy ${text}`, className }: CopyButtonProps) {
+export const CopyButton = memo(function CopyButton(props: CopyButtonProps) {
+  const { text, children, label = `Copy ${text}`, bare = false, className } = props;
   const [copied, setCopied] = useState(false);
   useEffect(() => {
     if (!copied) return;
@@ -39,7 +42,7 @@ export function CopyButton({ text, children, label = `Copy ${text}`, className }
       )}
     >
       <span className="min-w-0 truncate">{copied ? 'Copied' : (children ?? text)}</span>
-      <Icon aria-hidden className="size-3.5 shrink-0 text-quiet" />
+      {!bare && <Icon aria-hidden className="size-3.5 shrink-0 text-quiet" />}
     </button>
   );
-}
+});

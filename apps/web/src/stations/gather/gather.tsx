@@ -11,6 +11,7 @@ import { EmptyState } from '../../ui/notice.tsx';
 import { StationHeader } from '../station-header.tsx';
 import { FoundTile } from './found-tile.tsx';
 import { NearCodes } from './near-codes.tsx';
+import { PasteArea } from './paste-area.tsx';
 import { useFoundColors } from './use-found-colors.ts';
 
 const EXAMPLE = `Hi! Our funnel is painted #E2552B and the water on the posters is rgb(11 95 107).
@@ -83,14 +84,7 @@ export default function Gather() {
         </Button>
       </StationHeader>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(240px,2fr)_3fr] gap-5 px-5 pb-5">
-        <textarea
-          aria-label="Text with colours"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          spellCheck={false}
-          placeholder="Paste here …"
-          className="min-h-80 resize-none rounded-md border border-control bg-raised p-3 font-mono text-sm leading-relaxed"
-        />
+        <PasteArea text={text} onText={setText} />
         <section aria-label="Found colours" aria-busy={searching} className="min-w-0">
           <p role="status" className="mb-2 text-quiet">
             {summary(searching, text, result.found.length, shown.length, result.near.length)}

@@ -2,6 +2,7 @@ import type { Growth } from '@mint-lamp/core/family/growth';
 import { USUAL_GROWTH } from '@mint-lamp/core/family/growth';
 import type { ResolvedFamily } from '@mint-lamp/core/system/resolve';
 import clsx from 'clsx';
+import { memo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useEditing } from '../../store/editing.ts';
@@ -56,7 +57,7 @@ export function FamilyDetail({ resolved }: { resolved: ResolvedFamily }) {
                 {shade.label}
               </p>
               <div className="flex justify-center">
-                <CopyButton text={shade.css} className="justify-center px-0.5! text-[11px]! [&_svg]:hidden" />
+                <CopyButton text={shade.css} bare className="justify-center px-0.5! text-[11px]!" />
               </div>
               <p className="h-4 text-center text-xs text-quiet">
                 {shade.isBase ? 'base' : shade.handSet ? 'hand-set' : ''}
@@ -78,7 +79,7 @@ const SETTINGS = [
   { key: 'hueDrift', name: 'Hue drift', min: -60, max: 60, scale: 1, unit: '°', decimals: 0 },
 ] as const;
 
-function GrowthRecipe({ family, growth }: { family: string; growth: Growth }) {
+const GrowthRecipe = memo(function GrowthRecipe({ family, growth }: { family: string; growth: Growth }) {
   const { edit, preview } = useEditing();
   const command = (key: (typeof SETTINGS)[number]['key'], value: number) =>
     ({ type: 'setGrowth', family, growth: { ...growth, [key]: value } }) as const;
@@ -128,4 +129,4 @@ function GrowthRecipe({ family, growth }: { family: string; growth: Growth }) {
       ))}
     </section>
   );
-}
+});

@@ -1,7 +1,7 @@
 import { type ContrastMark, contrastMark, lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
 import { luminance, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import clsx from 'clsx';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useSystem } from '../../store/selectors.ts';
 import { Rail } from './rail.tsx';
 
@@ -22,7 +22,9 @@ export function Rails({ ground, groundName }: { ground: Rgba; groundName: string
   const groundLightness = lightnessOfLuminance(y);
   const marks = RATIOS.map((r) => contrastMark(y, r));
   const lit = marks.find((mark) => mark.ratio === ratio)!;
-  const stretch: LitStretch = { to: lit.darker, from: lit.lighter };
+  const { darker, lighter } = lit;
+  // The same object while the marks stand still, so that only the rails that changed are drawn again.
+  const stretch = useMemo((): LitStretch => ({ to: darker, from: lighter }), [darker, lighter]);
   return (
     <section aria-label="Rails" className="px-5">
       <div className="grid grid-cols-[112px_1fr] pr-5">

@@ -1,6 +1,6 @@
 import { composite, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import { groundOf } from '@mint-lamp/core/system/measure';
-import { useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useSystem, useTheme } from '../../store/selectors.ts';
 
 const WHITE: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
@@ -18,14 +18,18 @@ export function useRailGround() {
   const value = known ? chosen : 'white';
   const color: Rgba =
     value === 'white' ? WHITE : value === 'black' ? BLACK : composite(role!.color!, groundOf(system, theme));
-  const options = [
-    { value: 'white', label: 'White' },
-    { value: 'black', label: 'Black' },
-    ...roles.map((r) => ({ value: `role ${r.id}`, label: r.path, group: `Roles in ${theme.theme.name}` })),
-  ];
-  const choose = (next: string) => {
+  const themeName = theme.theme.name;
+  const options = useMemo(
+    () => [
+      { value: 'white', label: 'White' },
+      { value: 'black', label: 'Black' },
+      ...roles.map((r) => ({ value: `role ${r.id}`, label: r.path, group: `Roles in ${themeName}` })),
+    ],
+    [roles, themeName],
+  );
+  const choose = useCallback((next: string) => {
     setKey(next);
     sessionStorage.setItem('mint-lamp/rail-ground', next);
-  };
+  }, []);
   return { value, color, options, choose, name: options.find((o) => o.value === value)?.label ?? 'White' };
 }

@@ -1,0 +1,122 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { chromium, type Page } from '@playwright/test';
+import { reportShare } from '../../packages/core/bench/report.ts';
+import config from '../playwright.config.ts';
+import { startStack } from '../support/stack.ts';
+import { SKERRY } from '../support/test.ts';
+
+const require = createRequire(import.meta.url);
+const FRAME_MS = 16;
+
+const percentile = (values: number[], p: number) =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length * p)]!;
+
+/** Script time that each pointer move costs, in milliseconds, as Chromium accounts for it. */
+async function scriptTimes(page: Page, move: (i: number) => Promise<void>, count: number): Promise<number[]> {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Performance.enable');
+  const scriptMs = async () => {
+    const { metrics } = await session.send('Performance.getMetrics');
+    return metrics.find((metric) => metric.name === 'ScriptDuration')!.value * 1000;
+  };
+  const painted = () =>
+    page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+  // What the measuring itself costs is measured and taken off.
+  const idle: number[] = [];
+  for (let i = 0; i < 20; i++) {
+    const before = await scriptMs();
+    await painted();
+    idle.push((await scriptMs()) - before);
+  }
+  const own = percentile(idle, 0.5);
+  const out: number[] = [];
+  for (let i = 0; i < count; i++) {
+    const before = await scriptMs();
+    await move(i);
+    await painted();
+    out.push((await scriptMs()) - before - own);
+  }
+  return out;
+}
+
+const stack = await startStack();
+const browser = await chromium.launch(config.use!.launchOptions!);
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+
+// The TypeScript runner marks functions with this helper, which the page does not have.
+await page.addInitScript('globalThis.__name = (f) => f');
+
+async function measure() {
+  for (const [station, base] of [
+    ['grow/deepwater', 'Deepwater'],
+    ['grow/shingle', 'Shingle'],
+  ] as const) {
+    await page.goto(`${stack.address}/p/${SKERRY}/${station}`);
+    const handle = page.getByRole('slider', { name: new RegExp(`^Base of ${base}`) });
+    const box = (await handle.boundingBox())!;
+    await page.mouse.move(box.x + 12, box.y + 12);
+    await page.mouse.down();
+    const times = await scriptTimes(
+      page,
+      (i) => page.mouse.move(box.x + 100 * Math.sin(i / 7), box.y + 12),
+      200,
+    );
+    await page.keyboard.press('Escape');
+    await page.mouse.up();
+    const rest = await scriptTimes(page, (i) => page.mouse.move(300 + i, 20), 40);
+    console.log(`(a pointer move that changes nothing: ${percentile(rest, 0.5).toFixed(2)} ms)`);
+    reportShare(
+      `dragging the base of ${base}, script time per move, median`,
+      percentile(times, 0.5),
+      FRAME_MS,
+      'ms',
+    );
+    reportShare(
+      `dragging the base of ${base}, script time per move, 95th percentile`,
+      percentile(times, 0.95),
+      FRAME_MS,
+      'ms',
+    );
+  }
+
+  const css = readFileSync(require.resolve('bootstrap/dist/css/bootstrap.css'), 'utf8');
+  await page.goto(`${stack.address}/p/${SKERRY}/gather`);
+  await page.getByLabel('Text with colours').waitFor();
+  const pasted = await page.evaluate(async (text) => {
+    const area = document.querySelector('textarea')!;
+    const status = document.querySelector('[aria-label="Found colours"] [role=status]')!;
+    const start = performance.now();
+    let longest = 0;
+    let last = start;
+    let running = true;
+    const watch = (now: number) => {
+      longest = Math.max(longest, now - last);
+      last = now;
+      if (running) requestAnimationFrame(watch);
+    };
+    requestAnimationFrame(watch);
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text/plain', text);
+    area.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+    while (!/colours found/.test(status.textContent ?? '')) await new Promise((done) => setTimeout(done, 5));
+    const total = performance.now() - start;
+    running = false;
+    return { total, longest, found: status.textContent };
+  }, css);
+  console.log(`(${css.length} characters; ${pasted.found})`);
+  reportShare(
+    'a public style sheet pasted into Gather, until its colours are shown',
+    pasted.total,
+    1000,
+    'ms',
+  );
+  reportShare('longest frame meanwhile', pasted.longest, 200, 'ms');
+}
+
+// The server and database must go, whatever happens: they would outlive this process.
+await measure().finally(async () => {
+  await browser.close();
+  await stack.close();
+});
+process.exit(0);
