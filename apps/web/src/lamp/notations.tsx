@@ -1,12 +1,24 @@
 import type { SpaceId } from '@mint-lamp/core/color/spaces';
 import { plainCmyk, writeColor, writeHex } from '@mint-lamp/core/color/write';
 import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
+import { memo, useRef } from 'react';
+import { useAppSelector } from '../store/store.ts';
 import { CopyButton } from '../ui/copy-button.tsx';
 
 const SHOWN: readonly SpaceId[] = ['srgb', 'hsl', 'hwb', 'oklch', 'oklab', 'lch', 'lab', 'display-p3'];
 
-/** The colour in every notation, each copied with one click. */
+/**
+ * The colour in every notation, each copied with one click. While a gesture lasts nothing can be copied, so the
+ * list waits for its end and leaves the frame to what moves.
+ */
 export function Notations({ painted }: { painted: Painted }) {
+  const moving = useAppSelector((state) => state.project?.shown !== state.project?.document);
+  const settled = useRef(painted);
+  if (!moving) settled.current = painted;
+  return <NotationList painted={settled.current} />;
+}
+
+const NotationList = memo(function NotationList({ painted }: { painted: Painted }) {
   const c = colorOf(painted);
   const [cyan, magenta, yellow, black] = plainCmyk(c).map(Math.round);
   const inks = `${cyan} ${magenta} ${yellow} ${black}`;
@@ -30,4 +42,4 @@ export function Notations({ painted }: { painted: Painted }) {
       </ul>
     </section>
   );
-}
+});

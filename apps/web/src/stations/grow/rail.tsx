@@ -60,17 +60,14 @@ export const Rail = memo(function Rail({
         <LitLine stretch={stretch} />
         {shades.map((shade) =>
           shade.isBase ? null : (
-            <Link
+            <ShadePoint
               key={shade.label}
               to={addressOf(id, 'grow', family.id, shade.label)}
-              aria-label={`${family.name} ${shade.label}, ${shade.css}${shade.handSet ? ', hand-set' : ''}`}
-              title={`${family.name} ${shade.label}  ${shade.css}  L* ${lightnessOf(shade).toFixed(1)}`}
-              className="absolute top-[3px] flex -translate-x-1/2 flex-col items-center gap-0.5 rounded-md"
-              style={{ left: `${lightnessOf(shade)}%` }}
-            >
-              <ShadeDot shade={shade} lit={isLit(lightnessOf(shade), stretch)} on={isOn(shade)} />
-              <ShadeLabel shade={shade} lit={isLit(lightnessOf(shade), stretch)} />
-            </Link>
+              name={family.name}
+              shade={shade}
+              lit={isLit(lightnessOf(shade), stretch)}
+              on={isOn(shade)}
+            />
           ),
         )}
         {/* Apart from the others: a handle that moved among its siblings would slip out of the pointer's hold. */}
@@ -99,6 +96,31 @@ function LitLine({ stretch: { to, from } }: { stretch: LitStretch }) {
     </span>
   );
 }
+
+interface ShadePointProps {
+  to: string;
+  name: string;
+  shade: ResolvedShade;
+  lit: boolean;
+  on: boolean;
+}
+
+/** A shade at its place. Drawn again only when it changes itself, not whenever the marks move. */
+const ShadePoint = memo(function ShadePoint({ to, name, shade, lit, on }: ShadePointProps) {
+  const place = lightnessOf(shade);
+  return (
+    <Link
+      to={to}
+      aria-label={`${name} ${shade.label}, ${shade.css}${shade.handSet ? ', hand-set' : ''}`}
+      title={`${name} ${shade.label}  ${shade.css}  L* ${place.toFixed(1)}`}
+      className="absolute top-[3px] flex -translate-x-1/2 flex-col items-center gap-0.5 rounded-md"
+      style={{ left: `${place}%` }}
+    >
+      <ShadeDot shade={shade} lit={lit} on={on} />
+      <ShadeLabel shade={shade} lit={lit} />
+    </Link>
+  );
+});
 
 function ShadeDot({ shade, lit, on }: { shade: ResolvedShade; lit: boolean; on: boolean }) {
   return (
