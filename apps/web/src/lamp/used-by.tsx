@@ -69,7 +69,7 @@ const UserList = memo(function UserList({ users, themeName }: { users: readonly 
   return (
     <section aria-label="Used by" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">
-        {users.length ? `Used by ${users.length} in ${themeName}` : `Not used in ${themeName}`}
+        {users.length ? `Followed by ${users.length} in ${themeName}` : `Nothing follows it in ${themeName}`}
       </h3>
       <ul>
         {users.slice(0, MOST).map((user) => (

@@ -26,7 +26,7 @@ export function PairRow({ measurements, open }: { measurements: readonly Measure
     <li
       id={`pair-${pair.id}`}
       aria-label={name}
-      className={clsx('grid grid-cols-[176px_1fr] gap-3 border-t border-hair py-3', open && 'bg-pressed')}
+      className={clsx('grid grid-cols-[176px_1fr] gap-3 border-t border-hair py-3', open && 'bg-sunken')}
     >
       <div className="min-w-0 pl-1">
         <button
