@@ -17,6 +17,7 @@ import {
   modeXyz65,
   useMode,
 } from 'culori/fn';
+import { ADAPTED } from './adapted.ts';
 import { type Channel, type Color, SPACES, type SpaceId } from './spaces.ts';
 
 // The colour library is registered once, here; nothing outside color/ sees its objects.
@@ -80,6 +81,16 @@ export function fromLibrary(c: LibraryColor): Color {
 const HUE_AT: Partial<Record<SpaceId, number>> = { hsl: 0, hwb: 0, hsv: 0, lch: 2, oklch: 2 };
 const ACHROMATIC: Partial<Record<SpaceId, [number, number]>> = { lch: [1, 0.0015], oklch: [1, 0.000004] };
 
+/** Converts a colour without missing channels, by the library or, where that is coarser, by our own way. */
+function throughXyz(c: Color, space: SpaceId): Color {
+  const from = ADAPTED[c.space];
+  const to = ADAPTED[space];
+  if (!from && !to) return fromLibrary(converterTo(space)(toLibrary(c)));
+  const xyz = from ? from.toXyz(numbers(c)) : numbers(fromLibrary(converterTo('xyz-d65')(toLibrary(c))));
+  if (to) return { space, coords: to.fromXyz(xyz), alpha: c.alpha };
+  return fromLibrary(converterTo(space)(toLibrary({ space: 'xyz-d65', coords: xyz, alpha: c.alpha })));
+}
+
 /**
  * Converts a colour to another space, as CSS Color 4 §10 has it: a missing channel counts as 0, and a hue
  * that has no power in the result (a grey) is missing. Nothing is clipped: coordinates outside the range
@@ -89,12 +100,7 @@ const ACHROMATIC: Partial<Record<SpaceId, [number, number]>> = { lch: [1, 0.0015
  */
 export function convert(c: Color, space: SpaceId): Color {
   if (c.space === space) return c;
-  const zeroed: Color = {
-    space: c.space,
-    coords: [c.coords[0] ?? 0, c.coords[1] ?? 0, c.coords[2] ?? 0],
-    alpha: c.alpha ?? 0,
-  };
-  const out = fromLibrary(converterTo(space)(toLibrary(zeroed)));
+  const out = throughXyz({ space: c.space, coords: numbers(c), alpha: c.alpha ?? 0 }, space);
   const coords: [Channel, Channel, Channel] = [...out.coords];
   const hue = HUE_AT[space];
   for (let i = 0; i < 3; i++) if (coords[i] === null && i !== hue) coords[i] = 0;

@@ -32,7 +32,7 @@ export interface FindResult {
 }
 
 const NAMED = new Set([...NAMED_COLORS, 'transparent']);
-const FUNCTIONS = 'rgba?|hsla?|hwb|oklab|oklch|lab|lch|color';
+const FUNCTIONS = 'color-mix|light-dark|rgba?|hsla?|hwb|oklab|oklch|lab|lch|color';
 // One pass: colour functions, anything after a #, bare hex of a usual length, words. Each is judged below.
 const TOKEN = new RegExp(
   `\\b(?<fn>${FUNCTIONS})(?:\\((?<args>[^()]{0,160}(?:\\([^()]{0,80}\\)[^()]{0,80}){0,4})\\)|\\((?<open>[\\s\\d.,%/-]{3,60}))|#(?<hash>[\\w]+)|(?<word>[A-Za-z0-9]+)`,
@@ -121,7 +121,7 @@ export function findColors(text: string): FindResult {
         if (/\d/.test(open!)) doubt(match[0].trim(), 'The closing bracket is missing.', index);
         continue;
       }
-      if (/\b(var|calc|env|attr|from|theme)\b|[$@{]/i.test(args)) continue;
+      if (/\b(var|calc|env|attr|theme)\b|[$@{]/i.test(args)) continue;
       const result = parseColor(match[0]);
       if (result.ok) take(match[0], result.color, index);
       else if (/\d/.test(args)) doubt(match[0], result.reason, index);

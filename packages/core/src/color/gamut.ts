@@ -1,5 +1,5 @@
 import { convert, numbers } from './convert.ts';
-import { delinearize, linearize, linearToOklab, oklabToLinear, polar, type Triple } from './kernel.ts';
+import { delinearize, LINEAR_8BIT, linearize, linearToOklab, oklabToLinear, polar, type Triple } from './kernel.ts';
 import { type Color, color } from './spaces.ts';
 
 const EPSILON = 1e-6;
@@ -18,6 +18,8 @@ export function inGamut(c: Color, gamut: 'srgb' | 'display-p3' = 'srgb'): boolea
 }
 
 const scratch: Triple = [0, 0, 0];
+/** Linear light of a channel 0–255; whole numbers by table. */
+const light8 = (v: number) => LINEAR_8BIT[v] ?? linearize(v / 255);
 
 /** Whether an OKLCH colour is inside sRGB. L 0–1, chroma 0 and up, hue in degrees. */
 export function oklchInSrgb(l: number, c: number, h: number): boolean {
@@ -51,10 +53,13 @@ const clip = (v: number) => (v < 0 ? 0 : Math.min(v, 1));
  */
 export function toSrgb(c: Color): Color {
   const direct = numbers(convert(c, 'srgb'));
-  if (inside(direct)) return color('srgb', direct.map(clip) as Triple, c.alpha);
+  const fits = inside(direct);
+  // In the spaces of sRGB itself the way through OKLCH would only cost time.
+  if (fits && /^(srgb|srgb-linear|hsl|hwb|hsv)$/.test(c.space)) return color('srgb', direct.map(clip) as Triple, c.alpha);
   const [l, chroma, h] = numbers(convert(c, 'oklch'));
   if (l >= 1) return color('srgb', [1, 1, 1], c.alpha);
   if (l <= 0) return color('srgb', [0, 0, 0], c.alpha);
+  if (fits) return color('srgb', direct.map(clip) as Triple, c.alpha);
   const [cos, sin] = polar(1, h);
   const linear: Triple = [0, 0, 0];
   const clippedLab: Triple = [0, 0, 0];
@@ -94,10 +99,26 @@ export function toRgb8(c: Color): Triple {
 
 /** OKLCH of 8-bit sRGB channels: L 0–1, chroma, hue in degrees 0–360 (0 for greys). */
 export function rgb8ToOklch(r: number, g: number, b: number): Triple {
-  linearToOklab(linearize(r / 255), linearize(g / 255), linearize(b / 255), scratch);
+  linearToOklab(light8(r), light8(g), light8(b), scratch);
   const [L, a, bb] = scratch;
   const chroma = Math.hypot(a, bb);
   if (chroma < 1e-6) return [L, 0, 0];
   const hue = (Math.atan2(bb, a) * 180) / Math.PI;
   return [L, chroma, hue < 0 ? hue + 360 : hue];
+}
+
+/**
+ * OKLCH of `#rrggbb` text: L 0–1, chroma, hue in degrees 0–360 (0 for greys). For inner loops: the text is not
+ * checked, and anything else gives a wrong colour but never NaN.
+ */
+export function hexToOklch(hex: string): Triple {
+  const value = Number.parseInt(hex.slice(1, 7), 16) || 0;
+  return rgb8ToOklch((value >> 16) & 255, (value >> 8) & 255, value & 255);
+}
+
+/**
+ * The gamut's outline for a hue (degrees): the largest chroma inside sRGB at n lightnesses evenly from 0 to 1.
+ */
+export function gamutOutline(hue: number, n = 64): Float64Array {
+  return Float64Array.from({ length: n }, (_, i) => maxChroma(i / (n - 1), hue));
 }

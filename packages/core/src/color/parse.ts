@@ -1,4 +1,5 @@
 import { colorsNamed, parse as parseWithLibrary } from 'culori/fn';
+import { readComputed } from './computed.ts';
 import { fromLibrary, type LibraryColor } from './convert.ts';
 import { type Color, color } from './spaces.ts';
 
@@ -51,17 +52,50 @@ function explainHex(digits: string): string {
   return `A hex code has 3, 4, 6 or 8 digits; this has ${n}.`;
 }
 
+const DIGIT = new Int8Array(128).fill(-1);
+for (let i = 0; i < 16; i++) {
+  DIGIT[i.toString(16).charCodeAt(0)] = i;
+  DIGIT[i.toString(16).toUpperCase().charCodeAt(0)] = i;
+}
+
+/** Hex of 3, 4, 6 or 8 digits after a #, by far the commonest spelling; null for anything else. */
+function readHex(text: string): Color | null {
+  const n = text.length - 1;
+  if (text.charCodeAt(0) !== 35 || (n !== 6 && n !== 3 && n !== 8 && n !== 4)) return null;
+  let value = 0;
+  for (let i = 1; i <= n; i++) {
+    const digit = DIGIT[text.charCodeAt(i)] ?? -1;
+    if (digit < 0) return null;
+    value = value * 16 + digit;
+    if (n < 6) value = value * 16 + digit;
+  }
+  if (n === 6 || n === 3) return fromRgb8((value >> 16) & 255, (value >> 8) & 255, value & 255);
+  return fromRgb8(
+    Math.floor(value / 0x1000000),
+    (value >> 16) & 255,
+    (value >> 8) & 255,
+    (value & 255) / 255,
+  );
+}
+
 /**
  * Reads one colour in any CSS Color 4 form: hex of 3, 4, 6 or 8 digits with or without #, a named colour,
  * `transparent`, or rgb, rgba, hsl, hsla, hwb, lab, lch, oklab, oklch, color() in old and new syntax.
- * Never throws: text that is no colour gives a reason in words.
+ * Also color-mix(), relative colours and light-dark(), worked out; `scheme` says which side of light-dark() counts,
+ * `depth` how deep the colour is nested in another. Never throws: text that is no colour, or that depends on its
+ * page, gives a reason in words.
  *
  * @example parseColor('hsl(185 83% 25%)') // { ok: true, color: { space: 'hsl', … } }
  */
-export function parseColor(text: string): ParseResult {
+export function parseColor(text: string, scheme: 'light' | 'dark' = 'light', depth = 0): ParseResult {
+  const hexColor = readHex(text);
+  if (hexColor) return { ok: true, color: hexColor };
   const trimmed = text.trim().toLowerCase();
   if (!trimmed) return { ok: false, reason: 'Nothing was entered.' };
-  if (trimmed.length > 200) return { ok: false, reason: 'This is too long to be a colour.' };
+  if (trimmed.length > 400) return { ok: false, reason: 'This is too long to be a colour.' };
+  if (depth > 8) return { ok: false, reason: 'Colours are nested too deeply here.' };
+  const computed = readComputed(trimmed, (inner) => parseColor(inner, scheme, depth + 1), scheme);
+  if (computed) return computed;
   const hex = HEX.exec(trimmed);
   if (hex && ![3, 4, 6, 8].includes(hex[1]!.length)) return { ok: false, reason: explainHex(hex[1]!) };
   const fn = FUNCTION.exec(trimmed);

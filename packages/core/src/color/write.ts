@@ -11,12 +11,19 @@ export function hexOfRgb8(r: number, g: number, b: number, alpha = 1): string {
 }
 
 /**
- * `#rrggbb` or `#rrggbbaa` of any colour, lower case. A colour outside sRGB is gamut-mapped first, so the
+ * `#rrggbb` or `#rrggbbaa` of any colour, lower case; with `shortest`, `#rgb` or `#rgba` where that is the same. A colour outside sRGB is gamut-mapped first, so the
  * result may stand for a neighbour: ask `inGamut` when that matters.
  */
-export function writeHex(c: Color): string {
+export function writeHex(c: Color, shortest = false): string {
   const [r, g, b] = toRgb8(c);
-  return hexOfRgb8(r, g, b, c.alpha ?? 0);
+  const hex = hexOfRgb8(r, g, b, c.alpha ?? 0);
+  return shortest && isDoubled(hex) ? `#${hex.slice(1).replace(/(.)./g, '$1')}` : hex;
+}
+
+/** Whether every channel is one digit twice. */
+function isDoubled(hex: string): boolean {
+  for (let i = 1; i < hex.length; i += 2) if (hex[i] !== hex[i + 1]) return false;
+  return true;
 }
 
 const trim = (n: number, decimals: number) => {

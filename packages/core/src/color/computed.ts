@@ -1,0 +1,168 @@
+import { convert } from './convert.ts';
+import { type HueWay, mixIn } from './mix.ts';
+import type { ParseResult } from './parse.ts';
+import { type Channel, type Color, color, SPACES, type SpaceId } from './spaces.ts';
+import { splitOutside } from './split.ts';
+
+/** Reads a colour inside another. */
+type Read = (text: string) => ParseResult;
+type Scheme = 'light' | 'dark';
+
+const no = (reason: string): ParseResult => ({ ok: false, reason });
+
+const MIX_SPACES: Record<string, SpaceId> = { xyz: 'xyz-d65' };
+for (const id of Object.keys(SPACES) as SpaceId[]) if (id !== 'hsv') MIX_SPACES[id] = id;
+const HEAD = /^in\s+([\w-]+)(?:\s+(shorter|longer|increasing|decreasing)\s+hue)?$/i;
+const PERCENT = /^([\d.]+)%$/;
+
+/** `color-mix(in oklch longer hue, red 30%, blue)` (CSS Color 5 §3). */
+function readMix(args: string, read: Read): ParseResult {
+  const parts = splitOutside(args, ',');
+  const head = HEAD.exec(parts[0] ?? '');
+  const space = head && MIX_SPACES[head[1]!.toLowerCase()];
+  if (!space) return no('color-mix() begins with "in" and a colour space, such as "in oklab".');
+  if (parts.length !== 3) return no(`color-mix() takes two colours; this has ${parts.length - 1}.`);
+  const shares: (number | null)[] = [];
+  const colors: Color[] = [];
+  for (const part of parts.slice(1)) {
+    const words = splitOutside(part, ' ');
+    const share = words.find((word) => PERCENT.test(word));
+    const result = read(words.filter((word) => word !== share).join(' '));
+    if (!result.ok) return result;
+    shares.push(share === undefined ? null : Number.parseFloat(share));
+    colors.push(result.color);
+  }
+  let [p, q] = shares as [number | null, number | null];
+  if (p !== null && p > 100) return no('A share in color-mix() is at most 100 %.');
+  if (q !== null && q > 100) return no('A share in color-mix() is at most 100 %.');
+  if (p === null) p = q === null ? 50 : 100 - q;
+  if (q === null) q = 100 - p;
+  if (p + q === 0) return no('The shares in color-mix() are both 0 %.');
+  const mixed = mixIn(
+    colors[0]!,
+    colors[1]!,
+    q / (p + q),
+    space,
+    (head[2]?.toLowerCase() ?? 'shorter') as HueWay,
+  );
+  // Shares that come to less than 100 % leave the rest transparent.
+  const alpha = (mixed.alpha ?? 0) * Math.min(1, (p + q) / 100);
+  return { ok: true, color: { ...mixed, alpha } };
+}
+
+const RELATIVE: Record<string, SpaceId> = {
+  rgb: 'srgb',
+  rgba: 'srgb',
+  hsl: 'hsl',
+  hsla: 'hsl',
+  hwb: 'hwb',
+  lab: 'lab',
+  lch: 'lch',
+  oklab: 'oklab',
+  oklch: 'oklch',
+};
+
+/** A number, percentage, channel keyword, `none`, or calc() of those: the value in the space's own units. */
+function evaluate(text: string, names: ReadonlyMap<string, number>, percentOf: number): Channel | undefined {
+  const trimmed = text.trim().toLowerCase();
+  if (trimmed === 'none') return null;
+  const expression = trimmed.startsWith('calc(') && trimmed.endsWith(')') ? trimmed.slice(5, -1) : trimmed;
+  const tokens = expression.match(/[\d.]+(?:e[-+]?\d+)?(?:%|deg|rad|grad|turn)?|[a-z]+|[-+*/()]/g) ?? [];
+  if (tokens.join('') !== expression.replace(/\s+/g, '')) return undefined;
+  let at = 0;
+  const units: Record<string, number> = {
+    deg: 1,
+    rad: 180 / Math.PI,
+    grad: 0.9,
+    turn: 360,
+    '%': percentOf / 100,
+  };
+  const factor = (): number => {
+    const token = tokens[at++];
+    if (token === '(') {
+      const value = sum();
+      if (tokens[at++] !== ')') throw new SyntaxError();
+      return value;
+    }
+    if (token === '-') return -factor();
+    if (token === '+') return factor();
+    if (token === undefined) throw new SyntaxError();
+    const named = names.get(token);
+    if (named !== undefined) return named;
+    const match = /^([\d.]+(?:e[-+]?\d+)?)(%|deg|rad|grad|turn)?$/.exec(token);
+    if (!match) throw new SyntaxError();
+    return Number(match[1]) * (match[2] ? units[match[2]]! : 1);
+  };
+  const product = (): number => {
+    let value = factor();
+    while (tokens[at] === '*' || tokens[at] === '/')
+      value = tokens[at++] === '*' ? value * factor() : value / factor();
+    return value;
+  };
+  const sum = (): number => {
+    let value = product();
+    while (tokens[at] === '+' || tokens[at] === '-')
+      value = tokens[at++] === '+' ? value + product() : value - product();
+    return value;
+  };
+  try {
+    const value = sum();
+    return at === tokens.length && Number.isFinite(value) ? value : undefined;
+  } catch (error) {
+    if (error instanceof SyntaxError) return undefined;
+    throw error;
+  }
+}
+
+/** `oklch(from #0b5f6b calc(l + 0.1) c h / 50%)` (CSS Color 5 §4). */
+function readRelative(name: string, args: string, read: Read): ParseResult {
+  const [main, alphaText, tooMany] = splitOutside(args, '/');
+  if (tooMany !== undefined) return no(`${name}() has one slash at most, before the opacity.`);
+  const words = splitOutside(main!, ' ');
+  const origin = read(words[1] ?? '');
+  if (!origin.ok) return no(`The colour after "from" is not understood: ${origin.reason}`);
+  const own = name === 'color' ? MIX_SPACES[words[2] ?? ''] : RELATIVE[name];
+  if (!own) return no(`"${words[2] ?? ''}" is no space that color() knows.`);
+  const values = words.slice(name === 'color' ? 3 : 2);
+  if (values.length !== 3) return no(`${name}(from …) needs three values; this has ${values.length}.`);
+  const definition = SPACES[own];
+  // rgb() counts its channels to 255; everything else is in the space's own units.
+  const scale = own === 'srgb' && name !== 'color' ? 255 : 1;
+  const from = convert(origin.color, own);
+  const names = new Map(definition.channels.map((channel, i) => [channel.id, (from.coords[i] ?? 0) * scale]));
+  names.set('alpha', origin.color.alpha ?? 0);
+  const coords: Channel[] = [];
+  for (const [i, text] of values.entries()) {
+    const channel = definition.channels[i]!;
+    const value = evaluate(text, names, channel.id === 'h' ? 360 : channel.max * scale);
+    if (value === undefined) return no(`"${text}" in ${name}(from …) is not understood.`);
+    coords.push(value === null ? null : value / scale);
+  }
+  const alpha = alphaText === undefined ? origin.color.alpha : evaluate(alphaText, names, 1);
+  if (alpha === undefined) return no(`The opacity "${alphaText}" is not understood.`);
+  const clamped = alpha === null ? null : Math.min(1, Math.max(0, alpha));
+  return { ok: true, color: color(own, coords as [Channel, Channel, Channel], clamped) };
+}
+
+/**
+ * Reads the colour functions that stand for a computed colour: color-mix(), relative colours and light-dark(),
+ * nested as deep as one likes to 8. Null for any other text; a reason where it depends on the page.
+ */
+export function readComputed(text: string, read: Read, scheme: Scheme): ParseResult | null {
+  if (/\bvar\(|\benv\(|\battr\(/.test(text))
+    return no('It depends on a variable of its page, which is not known here.');
+  if (/^currentcolor$/.test(text))
+    return no('currentcolor is the text colour of its place in a page, which is not known here.');
+  const match = /^([a-z-]+)\((.*)\)$/s.exec(text);
+  if (!match) return null;
+  const [, name, args] = match as unknown as [string, string, string];
+  if (name === 'color-mix') return readMix(args, read);
+  if (name === 'light-dark') {
+    const parts = splitOutside(args, ',');
+    if (parts.length !== 2) return no(`light-dark() takes two colours; this has ${parts.length}.`);
+    return read(parts[scheme === 'light' ? 0 : 1]!);
+  }
+  if (/^from\s/.test(args.trim()) && (name === 'color' || RELATIVE[name]))
+    return readRelative(name, args.trim(), read);
+  return null;
+}

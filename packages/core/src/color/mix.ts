@@ -1,0 +1,60 @@
+import { convert } from './convert.ts';
+import { type Channel, type Color, color, type SpaceId } from './spaces.ts';
+
+/** The four ways round the hue circle (CSS Color 4 §12.4). */
+export type HueWay = 'shorter' | 'longer' | 'increasing' | 'decreasing';
+
+/** Where the hue stands among the channels of the polar spaces. */
+export const HUE_INDEX: Partial<Record<SpaceId, 0 | 2>> = { oklch: 2, lch: 2, hsl: 0, hwb: 0 };
+
+/** Adjusts the second of two hues (degrees) so that plain interpolation goes the given way. */
+export function fixHues(from: number, to: number, way: HueWay): [number, number] {
+  const turn = (((to - from) % 360) + 360) % 360;
+  switch (way) {
+    case 'shorter':
+      return [from, from + (turn > 180 ? turn - 360 : turn)];
+    case 'longer':
+      // Equal hues stay where they are the shorter way, and go once round the longer way.
+      return [from, from + (turn === 0 ? 360 : turn < 180 ? turn - 360 : turn)];
+    case 'increasing':
+      return [from, from + turn];
+    case 'decreasing':
+      return [from, from + (turn === 0 ? 0 : turn - 360)];
+  }
+}
+
+/** A colour in a space with the channels that have no power missing, as mixing needs it (CSS Color 4 §12.2). */
+export function forMixing(c: Color, space: SpaceId): Color {
+  const converted = convert(c, space);
+  const coords: [Channel, Channel, Channel] = [...converted.coords];
+  // What is missing in the colour as written stays missing where the channel means the same.
+  if (c.space === space) return c;
+  if (space === 'hsl' && Math.abs(coords[1] ?? 0) < 1e-4) coords[0] = null;
+  if (space === 'hwb' && (coords[1] ?? 0) + (coords[2] ?? 0) >= 100 - 1e-4) coords[0] = null;
+  if (HUE_INDEX[space] === 2 && (coords[1] ?? 0) < (space === 'oklch' ? 4e-6 : 0.0015)) coords[2] = null;
+  return { space, coords, alpha: converted.alpha };
+}
+
+/**
+ * Mixes two colours, t 0–1 of the way, in a space (CSS Color 4 §12): missing channels are taken from the other,
+ * hues go the given way, everything but the hue is premultiplied by alpha. The result is in that space.
+ */
+export function mixIn(a: Color, b: Color, t: number, space: SpaceId, way: HueWay = 'shorter'): Color {
+  const from = forMixing(a, space);
+  const to = forMixing(b, space);
+  const hue = HUE_INDEX[space];
+  const alphaFrom = from.alpha ?? to.alpha ?? 0;
+  const alphaTo = to.alpha ?? from.alpha ?? 0;
+  const alpha = alphaFrom + (alphaTo - alphaFrom) * t;
+  const coords: [number, number, number] = [0, 0, 0];
+  for (let i = 0; i < 3; i++) {
+    const x = from.coords[i] ?? to.coords[i] ?? 0;
+    const y = to.coords[i] ?? from.coords[i] ?? 0;
+    if (i === hue) {
+      const [h1, h2] = fixHues(x, y, way);
+      coords[i] = h1 + (h2 - h1) * t;
+    } else if (alpha === 0) coords[i] = x + (y - x) * t;
+    else coords[i] = (x * alphaFrom * (1 - t) + y * alphaTo * t) / alpha;
+  }
+  return color(space, coords, alpha);
+}

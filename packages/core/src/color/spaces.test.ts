@@ -1,0 +1,218 @@
+import Reference from 'colorjs.io';
+import fc from 'fast-check';
+import { describe, expect, it, test } from 'vitest';
+import { convert, numbers } from './convert.ts';
+import { deltaE2000Lab, deltaEOk, findTwins } from './difference.ts';
+import { gamutOutline, hexToOklch, inGamut, maxChroma, toSrgb } from './gamut.ts';
+import { parseColor, readColor } from './parse.ts';
+import { color, SPACES, type SpaceId } from './spaces.ts';
+import { writeColor, writeHex } from './write.ts';
+
+const RUNS = 10_000;
+const REFERENCE: Record<string, string> = { 'display-p3': 'p3', 'a98-rgb': 'a98rgb', 'prophoto-rgb': 'prophoto' };
+// Twelve bits a channel: finer than any screen, and free of the noise of numbers next to nothing.
+const unit = fc.integer({ min: 0, max: 4095 }).map((v) => v / 4095);
+const rgb = fc.tuple(unit, unit, unit);
+const SPACE_IDS = (Object.keys(SPACES) as SpaceId[]).filter((id) => id !== 'srgb');
+
+describe('spaces', () => {
+  test.each(SPACE_IDS)('%s agrees with an independent implementation to 1e-6, there and back', (space) => {
+    const { channels } = SPACES[space];
+    fc.assert(
+      fc.property(rgb, ([r, g, b]) => {
+        const ours = convert(color('srgb', [r, g, b]), space);
+        const theirs = new Reference('srgb', [r, g, b]).to(REFERENCE[space] ?? space).coords;
+        const polarChroma = space === 'oklch' || space === 'lch' ? (ours.coords[1] ?? 0) / channels[1].max : 1;
+        channels.forEach((channel, i) => {
+          const mine = ours.coords[i];
+          const other = theirs[i];
+          if (mine === null || mine === undefined || other === null || other === undefined || Number.isNaN(other)) return;
+          let off = Math.abs(mine - other);
+          if (channel.id === 'h') {
+            // The hue of a nearly grey colour is noise in both.
+            if (polarChroma < 0.01 || Math.max(r, g, b) - Math.min(r, g, b) < 0.01) return;
+            off = Math.min(off, 360 - off) / 360;
+          } else off /= channel.max - channel.min;
+          if (space === 'hsl' || space === 'hsv') if (Math.max(r, g, b) < 0.01 || Math.min(r, g, b) > 0.99) return;
+          expect(off, `${channel.name} of rgb ${r} ${g} ${b}`).toBeLessThan(1e-6);
+        });
+        numbers(convert(ours, 'srgb')).forEach((v, i) => {
+          expect(Math.abs(v - [r, g, b][i]!)).toBeLessThan(1e-6);
+        });
+      }),
+      { numRuns: RUNS },
+    );
+  });
+
+  it('writes and reads all 16.7 million 8-bit colours without loss', () => {
+    const wrong: string[] = [];
+    for (let v = 0; v < 1 << 24; v++) {
+      const hex = `#${v.toString(16).padStart(6, '0')}`;
+      const read = parseColor(hex);
+      if (!read.ok || writeHex(read.color) !== hex) wrong.push(hex);
+    }
+    expect(wrong).toEqual([]);
+  });
+
+  it('maps into the gamut as the CSS method does, to ΔE OK 0.005', () => {
+    const any = fc.tuple(unit, fc.double({ min: 0, max: 0.4, noNaN: true }), fc.double({ min: 0, max: 360, noNaN: true }));
+    fc.assert(
+      fc.property(any, ([l, c, h]) => {
+        const ours = toSrgb(color('oklch', [l, c, h]));
+        const theirs = new Reference('oklch', [l, c, h]).to('srgb').toGamut({ method: 'css' }).coords as [number, number, number];
+        const other = color('srgb', theirs.map((v) => Math.min(1, Math.max(0, v))) as [number, number, number]);
+        expect(deltaEOk(ours, other)).toBeLessThan(0.005);
+      }),
+      { numRuns: RUNS },
+    );
+  });
+
+  it('agrees with the fast way from hex, and outlines the gamut', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 0xffffff }), (v) => {
+        const hex = `#${v.toString(16).padStart(6, '0')}`;
+        const slow = numbers(convert(readColor(hex), 'oklch'));
+        const fast = hexToOklch(hex);
+        expect(Math.abs(fast[0] - slow[0])).toBeLessThan(1e-9);
+        expect(Math.abs(fast[1] - slow[1])).toBeLessThan(1e-6);
+      }),
+    );
+    const outline = gamutOutline(200, 11);
+    expect([...outline]).toEqual(Array.from({ length: 11 }, (_, i) => maxChroma(i / 10, 200)));
+  });
+});
+
+describe('computed colours', () => {
+  test.each([
+    ['color-mix(in srgb, red, blue)', '#800080'],
+    ['color-mix(in srgb, red 25%, blue)', '#4000bf'],
+    ['color-mix(in srgb, red 20%, blue 20%)', '#80008066'],
+    ['color-mix(in oklab, white, black)', '#636363'],
+    ['color-mix(in hsl longer hue, red, lime)', '#0000ff'],
+    ['color-mix(in hsl, red, lime)', '#ffff00'],
+    ['color-mix(in srgb, #ff000080, transparent)', '#ff000040'],
+    ['light-dark(#111111, #eeeeee)', '#111111'],
+    ['rgb(from #336699 b g r)', '#996633'],
+    ['rgb(from #336699 r g b / 50%)', '#33669980'],
+    ['hsl(from red calc(h + 120) s l)', '#00ff00'],
+    ['oklch(from #0b5f6b l 0 h)', '#545454'],
+    ['color(from #336699 srgb calc(r * 2) g b)', '#666699'],
+    ['color-mix(in srgb, color-mix(in srgb, red, blue), light-dark(white, black))', '#bf80bf'],
+  ])('%s is %s', (text, hex) => {
+    const result = parseColor(text);
+    if (!result.ok) throw new Error(result.reason);
+    expect(writeHex(result.color)).toBe(hex);
+  });
+
+  it('know the dark side, too', () => {
+    const result = parseColor('light-dark(#111111, #eeeeee)', 'dark');
+    expect(result.ok && writeHex(result.color)).toBe('#eeeeee');
+  });
+
+  test.each([
+    ['rgb(var(--x) 0 0)', /variable of its page/],
+    ['currentcolor', /not known here/],
+    ['color-mix(red, blue)', /begins with "in"/],
+    ['color-mix(in srgb, red)', /takes two colours; this has 1/],
+    ['color-mix(in srgb, red 0%, blue 0%)', /both 0/],
+    ['rgb(from nothing r g b)', /after "from"/],
+    ['rgb(from red r g)', /needs three values/],
+    ['rgb(from red r g q)', /"q"/],
+    ['light-dark(red)', /takes two/],
+    [`${'color-mix(in srgb, '.repeat(12)}red${', blue)'.repeat(12)}`, /nested too deeply/],
+  ])('%s is refused with its reason', (text, reason) => {
+    const result = parseColor(text);
+    expect(!result.ok && result.reason).toMatch(reason);
+  });
+
+  it('agree with an independent implementation in every mixing space', () => {
+    fc.assert(
+      fc.property(rgb, rgb, unit, fc.constantFrom('srgb', 'oklab', 'lab', 'oklch', 'lch', 'srgb-linear'), (a, b, t, space) => {
+        const text = (c: readonly number[]) => `color(srgb ${c.join(' ')})`;
+        const ours = parseColor(`color-mix(in ${space}, ${text(a)}, ${text(b)} ${(t * 100).toFixed(4)}%)`);
+        if (!ours.ok) throw new Error(ours.reason);
+        const [x, y] = [new Reference('srgb', a), new Reference('srgb', b)];
+        const theirs = x.mix(y, Number((t * 100).toFixed(4)) / 100, { space, outputSpace: 'oklab' });
+        const other = color('oklab', theirs.coords as [number, number, number]);
+        // Opposite hues may go either way round.
+        const [h1, h2] = [x, y].map((c) => c.to('oklch').coords[2] ?? 0) as [number, number];
+        if (/lch/.test(space) && Math.abs(Math.abs(h1 - h2) - 180) < 8) return;
+        expect(deltaEOk(ours.color, other)).toBeLessThan(1e-4);
+      }),
+      { numRuns: 1000 },
+    );
+  });
+});
+
+describe('writing', () => {
+  it('gives fixed decimals and shortest hex', () => {
+    expect(writeColor(readColor('#0b5f6b'), 'oklch')).toBe('oklch(0.44618 0.0741 210.316)');
+    expect(writeHex(readColor('#aabbcc'), true)).toBe('#abc');
+    expect(writeHex(readColor('#aabbccdd'), true)).toBe('#abcd');
+    expect(writeHex(readColor('#aabbcd'), true)).toBe('#aabbcd');
+  });
+});
+
+describe('difference', () => {
+  // Sharma, Wu and Dalal 2005, table 1.
+  const PAIRS: readonly number[][] = [
+    [50, 2.6772, -79.7751, 50, 0, -82.7485, 2.0425],
+    [50, 3.1571, -77.2803, 50, 0, -82.7485, 2.8615],
+    [50, 2.8361, -74.02, 50, 0, -82.7485, 3.4412],
+    [50, -1.3802, -84.2814, 50, 0, -82.7485, 1],
+    [50, -1.1848, -84.8006, 50, 0, -82.7485, 1],
+    [50, -0.9009, -85.5211, 50, 0, -82.7485, 1],
+    [50, 0, 0, 50, -1, 2, 2.3669],
+    [50, -1, 2, 50, 0, 0, 2.3669],
+    [50, 2.49, -0.001, 50, -2.49, 0.0009, 7.1792],
+    [50, 2.49, -0.001, 50, -2.49, 0.001, 7.1792],
+    [50, 2.49, -0.001, 50, -2.49, 0.0011, 7.2195],
+    [50, 2.49, -0.001, 50, -2.49, 0.0012, 7.2195],
+    [50, -0.001, 2.49, 50, 0.0009, -2.49, 4.8045],
+    [50, -0.001, 2.49, 50, 0.001, -2.49, 4.8045],
+    [50, -0.001, 2.49, 50, 0.0011, -2.49, 4.7461],
+    [50, 2.5, 0, 50, 0, -2.5, 4.3065],
+    [50, 2.5, 0, 73, 25, -18, 27.1492],
+    [50, 2.5, 0, 61, -5, 29, 22.8977],
+    [50, 2.5, 0, 56, -27, -3, 31.903],
+    [50, 2.5, 0, 58, 24, 15, 19.4535],
+    [50, 2.5, 0, 50, 3.1736, 0.5854, 1],
+    [50, 2.5, 0, 50, 3.2972, 0, 1],
+    [50, 2.5, 0, 50, 1.8634, 0.5757, 1],
+    [50, 2.5, 0, 50, 3.2592, 0.335, 1],
+    [60.2574, -34.0099, 36.2677, 60.4626, -34.1751, 39.4387, 1.2644],
+    [63.0109, -31.0961, -5.8663, 62.8187, -29.7946, -4.0864, 1.263],
+    [61.2901, 3.7196, -5.3901, 61.4292, 2.248, -4.962, 1.8731],
+    [35.0831, -44.1164, 3.7933, 35.0232, -40.0716, 1.5901, 1.8645],
+    [22.7233, 20.0904, -46.694, 23.0331, 14.973, -42.5619, 2.0373],
+    [36.4612, 47.858, 18.3852, 36.2715, 50.5065, 21.2231, 1.4146],
+    [90.8027, -2.0831, 1.441, 91.1528, -1.6435, 0.0447, 1.4441],
+    [90.9257, -0.5406, -0.9208, 88.6381, -0.8985, -0.7239, 1.5381],
+    [6.7747, -0.2908, -2.4247, 5.8714, -0.0985, -2.2286, 0.6377],
+    [2.0776, 0.0795, -1.135, 0.9033, -0.0636, -0.5514, 0.9082],
+  ];
+  test.each(PAIRS)('ΔE2000 of %d %d %d and %d %d %d is %d', (l1, a1, b1, l2, a2, b2, expected) => {
+    expect(deltaE2000Lab(l1!, a1!, b1!, l2!, a2!, b2!)).toBeCloseTo(expected!, 4);
+    expect(deltaE2000Lab(l2!, a2!, b2!, l1!, a1!, b1!)).toBeCloseTo(expected!, 4);
+  });
+
+  it('finds the same near-twins as trying all pairs', () => {
+    const lab = fc.tuple(unit, fc.double({ min: -0.1, max: 0.1, noNaN: true }), fc.double({ min: -0.1, max: 0.1, noNaN: true }));
+    fc.assert(
+      fc.property(fc.array(lab, { maxLength: 40 }), (labs) => {
+        const all: string[] = [];
+        labs.forEach((p, a) => {
+          labs.forEach((q, b) => {
+            if (a < b && Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]) < 0.05) all.push(`${a} ${b}`);
+          });
+        });
+        expect(findTwins(labs, 0.05).map(({ a, b }) => `${a} ${b}`).sort()).toEqual(all.sort());
+      }),
+    );
+  });
+
+  it('knows Display P3 from sRGB', () => {
+    expect(inGamut(readColor('color(display-p3 0 1 0)'))).toBe(false);
+    expect(inGamut(readColor('color(display-p3 0 1 0)'), 'display-p3')).toBe(true);
+  });
+});

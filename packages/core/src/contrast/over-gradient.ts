@@ -1,0 +1,122 @@
+import { type GradientSpace, type SampledStop, sampleGradient } from '../gradient/sample.ts';
+import { composite, contrastRatio, luminance, type Rgba, ratioOfLuminances, reaches } from './ratio.ts';
+
+/** The worst contrast of a text over something that is not one colour. */
+export interface WorstContrast {
+  readonly ratio: number;
+  /** Percent along the gradient, or index of the pixel. */
+  readonly at: number;
+  readonly ground: Rgba;
+}
+
+const SCAN = 64;
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+
+/**
+ * The worst WCAG ratio of a text (it may be translucent) along a gradient lying on an opaque ground, wherever
+ * along the way it is: between two stops luminance may pass the text's own, where the ratio falls to 1 although
+ * both stops pass. Each stretch is scanned, then the worst place in it closed in on by golden section, to
+ * 1e-4 percent. Stops in order, at least one; positions in percent.
+ */
+export function worstOverGradient(
+  text: Rgba,
+  stops: readonly SampledStop[],
+  space: GradientSpace,
+  beneath: Rgba,
+): WorstContrast {
+  const ratioAt = (at: number) => {
+    const ground = composite(sampleGradient(stops, space, at), beneath);
+    return { ratio: contrastRatio(composite(text, ground), ground), at, ground };
+  };
+  const first = stops[0];
+  if (!first) throw new RangeError('A gradient needs at least one stop.');
+  let worst = ratioAt(first.position);
+  const consider = (candidate: WorstContrast) => {
+    if (candidate.ratio < worst.ratio) worst = candidate;
+  };
+  for (let i = 1; i < stops.length; i++) {
+    const from = stops[i - 1]!.position;
+    const to = stops[i]!.position;
+    // The colour just before a hard edge is the limit of the stretch, which the stop itself hides.
+    const edge = { ...composite(stops[i]!.color, beneath) };
+    consider({ ratio: contrastRatio(composite(text, edge), edge), at: to, ground: edge });
+    if (to <= from) continue;
+    let low = from;
+    let best = Number.POSITIVE_INFINITY;
+    for (let k = 0; k <= SCAN; k++) {
+      const at = from + ((to - from) * k) / SCAN;
+      const { ratio } = ratioAt(Math.min(at, to - 1e-9));
+      if (ratio < best) {
+        best = ratio;
+        low = at;
+      }
+    }
+    let a = Math.max(from, low - (to - from) / SCAN);
+    let b = Math.min(to - 1e-9, low + (to - from) / SCAN);
+    while (b - a > 1e-4) {
+      const c = b - GOLDEN * (b - a);
+      const d = a + GOLDEN * (b - a);
+      if (ratioAt(c).ratio < ratioAt(d).ratio) b = d;
+      else a = c;
+    }
+    consider(ratioAt((a + b) / 2));
+  }
+  return worst;
+}
+
+/**
+ * The worst WCAG ratio of a text over a region of RGBA pixels (4 bytes each, not premultiplied) lying on an
+ * opaque ground, with the index of that pixel. Throws a RangeError for a region without pixels.
+ */
+export function worstOverPixels(
+  text: Rgba,
+  pixels: Uint8ClampedArray | Uint8Array,
+  beneath: Rgba,
+): WorstContrast {
+  if (pixels.length < 4) throw new RangeError('The region has no pixels.');
+  const seen = new Map<number, number>();
+  for (let i = 0; i + 3 < pixels.length; i += 4) {
+    const key = pixels[i]! * 0x1000000 + pixels[i + 1]! * 0x10000 + pixels[i + 2]! * 0x100 + pixels[i + 3]!;
+    if (!seen.has(key)) seen.set(key, i / 4);
+  }
+  let worst: WorstContrast | null = null;
+  for (const index of seen.values()) {
+    const [r, g, b, a] = pixels.subarray(index * 4, index * 4 + 4);
+    const ground = composite({ r: r!, g: g!, b: b!, alpha: a! / 255 }, beneath);
+    const ratio = contrastRatio(composite(text, ground), ground);
+    if (!worst || ratio < worst.ratio) worst = { ratio, at: index, ground };
+  }
+  return worst!;
+}
+
+/**
+ * The best readable of several text colours on an opaque ground: the one with the highest ratio; with
+ * `required`, the first in the order given that reaches it, or else the highest.
+ */
+export function bestTextColor<T extends Rgba>(
+  candidates: readonly T[],
+  ground: Rgba,
+  required?: number,
+): { readonly color: T; readonly ratio: number } | null {
+  let best: { color: T; ratio: number } | null = null;
+  for (const candidate of candidates) {
+    const ratio = contrastRatio(composite(candidate, ground), ground);
+    if (required !== undefined && reaches(ratio, required)) return { color: candidate, ratio };
+    if (!best || ratio > best.ratio) best = { color: candidate, ratio };
+  }
+  return best;
+}
+
+/**
+ * All ratios of m colours against n colours, row by row in a Float64Array of m × n: luminances are worked out
+ * once for each colour. Channels 0–255, opaque.
+ */
+export function ratioMatrix(rows: readonly Rgba[], columns: readonly Rgba[]): Float64Array {
+  const across = Float64Array.from(columns, luminance);
+  const out = new Float64Array(rows.length * columns.length);
+  rows.forEach((row, i) => {
+    const y = luminance(row);
+    for (let j = 0; j < across.length; j++) out[i * across.length + j] = ratioOfLuminances(y, across[j]!);
+  });
+  return out;
+}

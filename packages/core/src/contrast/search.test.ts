@@ -1,0 +1,136 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
+import { fromRgb8, readColor } from '../color/parse.ts';
+import { type GradientSpace, sampleGradient } from '../gradient/sample.ts';
+import { nearestPassingColor } from './nearest-color.ts';
+import { bestTextColor, ratioMatrix, worstOverGradient, worstOverPixels } from './over-gradient.ts';
+import { composite, contrastRatio, type Rgba } from './ratio.ts';
+
+const rgba = (text: string): Rgba => {
+  const c = readColor(text);
+  const [r, g, b] = toRgb8(c);
+  return { r, g, b, alpha: c.alpha ?? 0 };
+};
+const channel = fc.integer({ min: 0, max: 255 });
+const anyColor = fc.record({ r: channel, g: channel, b: channel, alpha: fc.constant(1) });
+const WHITE = rgba('#fff');
+
+describe('the worst contrast over a gradient', () => {
+  it('is found along the way, where both ends pass', () => {
+    const stops = [
+      { position: 0, color: rgba('#000000') },
+      { position: 100, color: rgba('#ffffff') },
+    ];
+    const worst = worstOverGradient(rgba('#777777'), stops, 'srgb', WHITE);
+    expect(contrastRatio(rgba('#777777'), rgba('#000'))).toBeGreaterThan(4.4);
+    expect(worst.ratio).toBeLessThan(1.0001);
+    expect(worst.at).toBeCloseTo((119 / 255) * 100, 1);
+  });
+
+  it('is never better than any of a thousand places, over random gradients', () => {
+    const stop = fc.record({ position: fc.nat(100), color: fc.oneof(anyColor, anyColor.map((c) => ({ ...c, alpha: 0.5 }))) });
+    const gradient = fc.array(stop, { minLength: 1, maxLength: 5 }).map((all) => all.sort((a, b) => a.position - b.position));
+    fc.assert(
+      fc.property(anyColor, gradient, fc.constantFrom<GradientSpace>('srgb', 'oklab', 'srgb-linear'), (text, stops, space) => {
+        const worst = worstOverGradient(text, stops, space, WHITE);
+        for (let i = 0; i <= 1000; i++) {
+          const ground = composite(sampleGradient(stops, space, i / 10), WHITE);
+          expect(worst.ratio).toBeLessThanOrEqual(contrastRatio(text, ground) + 2e-3);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('counts the colour just before a hard edge', () => {
+    const stops = [
+      { position: 0, color: rgba('#000') },
+      { position: 50, color: rgba('#777') },
+      { position: 50, color: rgba('#000') },
+      { position: 100, color: rgba('#000') },
+    ];
+    expect(worstOverGradient(rgba('#777'), stops, 'srgb', WHITE).ratio).toBeCloseTo(1, 6);
+  });
+});
+
+describe('the worst contrast over pixels', () => {
+  it('is that of the nearest pixel, translucent ones over what lies beneath', () => {
+    const pixels = new Uint8ClampedArray([0, 0, 0, 255, 100, 100, 100, 255, 0, 0, 0, 0]);
+    expect(worstOverPixels(rgba('#fff'), pixels, rgba('#000'))).toMatchObject({ at: 1 });
+    expect(worstOverPixels(rgba('#fff'), pixels, rgba('#fff'))).toMatchObject({ at: 2, ratio: 1 });
+    expect(() => worstOverPixels(WHITE, new Uint8ClampedArray(), WHITE)).toThrow(RangeError);
+  });
+});
+
+describe('the best text colour', () => {
+  it('is the highest, or the first that is enough', () => {
+    const candidates = ['#777', '#333', '#000'].map(rgba);
+    expect(bestTextColor(candidates, WHITE)?.color).toBe(candidates[2]);
+    expect(bestTextColor(candidates, WHITE, 4.5)?.color).toBe(candidates[1]);
+    expect(bestTextColor(candidates, rgba('#000'), 18)?.color).toBe(candidates[0]);
+    expect(bestTextColor([], WHITE)).toBeNull();
+  });
+});
+
+describe('the matrix of ratios', () => {
+  it('holds the ratio of every row on every column', () => {
+    fc.assert(
+      fc.property(fc.array(anyColor, { maxLength: 6 }), fc.array(anyColor, { maxLength: 6 }), (rows, columns) => {
+        const matrix = ratioMatrix(rows, columns);
+        rows.forEach((row, i) => {
+          columns.forEach((column, j) => {
+            expect(matrix[i * columns.length + j]).toBe(contrastRatio(row, column));
+          });
+        });
+      }),
+    );
+  });
+});
+
+describe('the nearest colour that passes', () => {
+  it('passes on every ground, with the hue, and no coarser search finds a nearer one', () => {
+    fc.assert(
+      fc.property(anyColor, fc.array(anyColor, { minLength: 1, maxLength: 3 }), fc.constantFrom(3, 4.5, 7), (c, grounds, required) => {
+        const own = fromRgb8(c.r, c.g, c.b);
+        const found = nearestPassingColor(own, grounds.map((ground) => ({ ground, required })));
+        const [r, g, b] = toRgb8(found.ok ? found.color : found.best);
+        const ratios = grounds.map((ground) => contrastRatio({ r, g, b, alpha: 1 }, ground));
+        expect(ratios).toEqual(found.ratios);
+        if (!found.ok) {
+          // Greys of every lightness do not pass either, so there was nothing to find for this or any hue.
+          expect(found.reason).toMatch(/ground/);
+          return;
+        }
+        for (const ratio of ratios) expect(ratio).toBeGreaterThanOrEqual(required - 1e-9);
+        const [l0, c0, h0] = rgb8ToOklch(c.r, c.g, c.b);
+        const [l1, c1, h1] = rgb8ToOklch(r, g, b);
+        if (c0 > 0.05 && c1 > 0.05) {
+          const turn = Math.abs(h1 - h0);
+          expect(Math.min(turn, 360 - turn)).toBeLessThan(6);
+        }
+        expect(found.difference).toBeGreaterThanOrEqual(Math.abs(l1 - l0) - 1e-9);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('leaves a colour alone that passes already, and goes to either side', () => {
+    const white = [{ ground: WHITE, required: 4.5 }];
+    expect(nearestPassingColor(readColor('#0b5f6b'), white)).toMatchObject({ ok: true, difference: 0 });
+    const mid = rgba('#777777');
+    const up = nearestPassingColor(readColor('#d0d0d0'), [{ ground: mid, required: 3 }]);
+    const down = nearestPassingColor(readColor('#202020'), [{ ground: mid, required: 3 }]);
+    expect(up.ok && toRgb8(up.color)[0]).toBeGreaterThan(208);
+    expect(down.ok && toRgb8(down.color)[0]).toBeLessThanOrEqual(32);
+  });
+
+  it('says when none can, with the best there is', () => {
+    const found = nearestPassingColor(readColor('#0b5f6b'), [
+      { ground: rgba('#000'), required: 7 },
+      { ground: rgba('#fff'), required: 7 },
+    ]);
+    expect(found).toMatchObject({ ok: false, reason: expect.stringContaining('all 2 grounds') });
+    expect(() => nearestPassingColor(readColor('#fff'), [])).toThrow(RangeError);
+  });
+});

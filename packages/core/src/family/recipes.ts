@@ -1,0 +1,163 @@
+import { deltaEOk } from '../color/difference.ts';
+import { maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
+import { delinearize, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
+import { fromRgb8, readColor } from '../color/parse.ts';
+import type { Color } from '../color/spaces.ts';
+import { hexOfRgb8 } from '../color/write.ts';
+import { composite, contrastRatio, type Rgba } from '../contrast/ratio.ts';
+import { mixColors } from '../gradient/sample.ts';
+import type { GrownShade } from './growth.ts';
+
+/** Tints (towards white), shades (towards black) or tones (towards the grey of mid lightness). */
+export interface MixRecipe {
+  readonly kind: 'mix';
+  readonly towards: 'white' | 'black' | 'grey';
+  /** 3 to 24 labels, each once, the base's first. */
+  readonly labels: readonly string[];
+  /** 0–1: how much of the other the last step has. */
+  readonly reach: number;
+}
+
+/** The base laid over a ground, thinner from step to step. */
+export interface OpacityRecipe {
+  readonly kind: 'opacity';
+  /** CSS text of an opaque colour. */
+  readonly ground: string;
+  /** 3 to 24 labels, each once, the base's (full opacity) first. */
+  readonly labels: readonly string[];
+  /** Opacity of the last step, 0–1. */
+  readonly least: number;
+}
+
+/** Steps that reach given ratios on a ground. */
+export interface ContrastRecipe {
+  readonly kind: 'contrast';
+  readonly ground: string;
+  /** 3 to 24 labels and as many ratios from 1 to 21, rising. */
+  readonly labels: readonly string[];
+  readonly ratios: readonly number[];
+}
+
+export type Recipe = MixRecipe | OpacityRecipe | ContrastRecipe;
+
+export interface RecipeShade extends GrownShade {
+  /** Opacity of the base that gives this colour over the ground; 1 for other recipes. */
+  readonly opacity: number;
+}
+
+const rgbaOf = (c: Color): Rgba => {
+  const [r, g, b] = toRgb8(c);
+  return { r, g, b, alpha: 1 };
+};
+
+function shadeOf(label: string, { r, g, b }: Rgba, isBase: boolean, opacity = 1): RecipeShade {
+  const [r8, g8, b8] = [Math.round(r), Math.round(g), Math.round(b)];
+  return { label, hex: hexOfRgb8(r8, g8, b8), r: r8, g: g8, b: b8, isBase, opacity };
+}
+
+const OTHER: Record<MixRecipe['towards'], Rgba> = {
+  white: { r: 255, g: 255, b: 255, alpha: 1 },
+  black: { r: 0, g: 0, b: 0, alpha: 1 },
+  // L* 50 and OKLCH 0.57: the grey that is neither light nor dark.
+  grey: { r: 119, g: 119, b: 119, alpha: 1 },
+};
+
+const unit = (n: number) => Math.min(1, Math.max(0, Number.isFinite(n) ? n : 0));
+
+/** Mixes in OKLab, where equal parts look equally far apart; lightness moves one way from the base on. */
+function growMix(base: Color, { towards, labels, reach }: MixRecipe): RecipeShade[] {
+  const own = rgbaOf(base);
+  const last = labels.length - 1;
+  return labels.map((label, i) =>
+    shadeOf(label, mixColors(own, OTHER[towards], (unit(reach) * i) / last, 'oklab'), i === 0),
+  );
+}
+
+function growOpacity(base: Color, { ground, labels, least }: OpacityRecipe): RecipeShade[] {
+  const own = rgbaOf(base);
+  const beneath = rgbaOf(readColor(ground));
+  const last = labels.length - 1;
+  return labels.map((label, i) => {
+    const opacity = 1 - ((1 - unit(least)) * i) / last;
+    return shadeOf(label, composite({ ...own, alpha: opacity }, beneath), i === 0, opacity);
+  });
+}
+
+/** The 8-bit colour of a hue that reaches a ratio on a ground with the least to spare, on the given side of it. */
+function solveRatio(chroma: number, hue: number, ground: Rgba, ratio: number, darker: boolean): Rgba {
+  const at = (l: number): Rgba => {
+    const [a, b] = polar(Math.min(chroma, maxChroma(l, hue)), hue);
+    const linear = oklabToLinear(l, a, b, [0, 0, 0]);
+    const [r, g, bl] = linear.map((v) =>
+      Math.round(Math.min(1, Math.max(0, delinearize(v))) * 255),
+    ) as Triple;
+    return { r, g, b: bl, alpha: 1 };
+  };
+  // On this side the ratio grows from the ground's lightness to the end; rounding makes small steps of it.
+  const [groundL] = rgb8ToOklch(ground.r, ground.g, ground.b);
+  let near = groundL;
+  let far = darker ? 0 : 1;
+  for (let i = 0; i < 30; i++) {
+    const middle = (near + far) / 2;
+    if (contrastRatio(at(middle), ground) < ratio) near = middle;
+    else far = middle;
+  }
+  return at(far);
+}
+
+/**
+ * Solves each ratio for the base's hue, on the side of the ground where the highest ratio can be had, and puts
+ * the base itself in the place of the step whose ratio is nearest to its own. A ratio beyond what black or
+ * white gives ends at black or white.
+ */
+function growContrast(base: Color, { ground, labels, ratios }: ContrastRecipe): RecipeShade[] {
+  const own = rgbaOf(base);
+  const beneath = rgbaOf(readColor(ground));
+  const [, chroma, hue] = rgb8ToOklch(own.r, own.g, own.b);
+  const top = Math.max(...ratios);
+  const darker = contrastRatio(OTHER.black, beneath) >= Math.min(top, contrastRatio(OTHER.white, beneath));
+  const solved = ratios.map((ratio) => solveRatio(chroma, hue, beneath, ratio, darker));
+  const ownRatio = contrastRatio(own, beneath);
+  let at = 0;
+  ratios.forEach((ratio, i) => {
+    if (Math.abs(Math.log(ratio / ownRatio)) < Math.abs(Math.log(ratios[at]! / ownRatio))) at = i;
+  });
+  return labels.map((label, i) => shadeOf(label, i === at ? own : solved[i]!, i === at));
+}
+
+/**
+ * Grows shades by a recipe other than even lightness. Shades come in the order of the labels; the base is
+ * exactly among them; all are inside sRGB. Throws a RangeError when labels are fewer than 3 or more than 24,
+ * or not as many as the ratios, and a TypeError for a ground that is no colour.
+ */
+export function growByRecipe(base: Color, recipe: Recipe): RecipeShade[] {
+  const n = recipe.labels.length;
+  if (n < 3 || n > 24) throw new RangeError('A family has 3 to 24 shades.');
+  switch (recipe.kind) {
+    case 'mix':
+      return growMix(base, recipe);
+    case 'opacity':
+      return growOpacity(base, recipe);
+    case 'contrast':
+      if (recipe.ratios.length !== n) throw new RangeError('As many ratios as labels are needed.');
+      return growContrast(base, recipe);
+  }
+}
+
+/** Labels in steps of 100 or of 1, `count` of them (3 to 24), in either order. */
+export function labelScheme(count: number, scheme: 'hundreds' | 'ordinals', reversed = false): string[] {
+  const n = Math.min(24, Math.max(3, Math.round(count)));
+  const step = scheme === 'hundreds' ? 100 : 1;
+  const labels = Array.from({ length: n }, (_, i) => String((i + 1) * step));
+  return reversed ? labels.reverse() : labels;
+}
+
+/** How far apart the two most alike neighbours among shades are, in ΔE OK: a measure of lost steps. */
+export function leastStep(shades: readonly GrownShade[]): number {
+  let least = Number.POSITIVE_INFINITY;
+  for (let i = 1; i < shades.length; i++) {
+    const [a, b] = [shades[i - 1]!, shades[i]!];
+    least = Math.min(least, deltaEOk(fromRgb8(a.r, a.g, a.b), fromRgb8(b.r, b.g, b.b)));
+  }
+  return least;
+}

@@ -1,0 +1,140 @@
+import { findTwins } from '../color/difference.ts';
+import { maxChroma } from '../color/gamut.ts';
+import { delinearize, linearize, linearToOklab, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
+import type { Rgba } from '../contrast/ratio.ts';
+import { type ColorStop, type CssGradient, colorAtPlace, placeStops } from './model.ts';
+
+const oklab = ({ r, g, b }: Rgba): Triple =>
+  linearToOklab(linearize(r / 255), linearize(g / 255), linearize(b / 255), [0, 0, 0]);
+const chromaOf = (c: Rgba) => {
+  const [, a, b] = oklab(c);
+  return Math.hypot(a, b);
+};
+
+/** A stretch in which the colour turns greyer than both its ends. */
+export interface GreyDip {
+  /** Percent along the gradient where it is greyest. */
+  readonly place: number;
+  readonly chroma: number;
+  /** The smaller chroma of the two ends. */
+  readonly expected: number;
+}
+
+/** Neighbouring stops that can hardly be told apart; indices among the colour stops. */
+export interface TwinStops {
+  readonly a: number;
+  readonly b: number;
+  readonly difference: number;
+}
+
+/** A run of one 8-bit colour wide enough to be seen as a band. */
+export interface Band {
+  readonly from: number;
+  readonly to: number;
+  readonly px: number;
+}
+
+export interface GradientFaults {
+  readonly greyDips: readonly GreyDip[];
+  readonly twins: readonly TwinStops[];
+  readonly bands: readonly Band[];
+}
+
+const SAMPLES = 48;
+const DIP = 0.6;
+const COLOURFUL = 0.04;
+
+/**
+ * What may trouble the eye in a gradient: grey dips (chroma falls below 60 % of both ends, both colourful),
+ * neighbouring stops nearer than `twin` (ΔE OK), and bands: runs of one 8-bit colour wider than `visible` px
+ * at a length of `length` px where the colour changes. Flat stretches between equal stops are no bands.
+ */
+export function gradientFaults(
+  gradient: CssGradient,
+  { length = 600, visible = 8, twin = 0.02 }: { length?: number; visible?: number; twin?: number } = {},
+): GradientFaults {
+  const placed = placeStops({ ...gradient, repeating: false }, length);
+  const greyDips: GreyDip[] = [];
+  const bands: Band[] = [];
+  for (const { from, to, a, b } of placed.stretches) {
+    if (to <= from) continue;
+    const expected = Math.min(chromaOf(a), chromaOf(b));
+    let low = { place: from, chroma: Number.POSITIVE_INFINITY };
+    for (let i = 1; i < SAMPLES; i++) {
+      const place = from + ((to - from) * i) / SAMPLES;
+      const chroma = chromaOf(colorAtPlace(placed, place));
+      if (chroma < low.chroma) low = { place, chroma };
+    }
+    if (expected > COLOURFUL && low.chroma < expected * DIP) greyDips.push({ ...low, expected });
+    bands.push(...bandsIn(from, to, (place) => colorAtPlace(placed, place), length, visible));
+  }
+  const labs = placed.colors.map((c) => oklab(c.color));
+  const twins: TwinStops[] = [];
+  for (let i = 1; i < labs.length; i++) {
+    const [pair] = findTwins([labs[i - 1]!, labs[i]!], twin);
+    if (pair) twins.push({ a: i - 1, b: i, difference: pair.difference });
+  }
+  return { greyDips, twins, bands };
+}
+
+function bandsIn(
+  from: number,
+  to: number,
+  at: (place: number) => Rgba,
+  length: number,
+  visible: number,
+): Band[] {
+  const px = Math.max(2, Math.min(4000, Math.round(((to - from) / 100) * length)));
+  const key = (i: number) => {
+    const c = at(from + ((to - from) * Math.min(i, px - 0.001)) / px);
+    return `${Math.round(c.r)} ${Math.round(c.g)} ${Math.round(c.b)} ${Math.round(c.alpha * 255)}`;
+  };
+  const out: Band[] = [];
+  let start = 0;
+  let runKey = key(0);
+  for (let i = 1; i <= px; i++) {
+    const next = i === px ? '' : key(i);
+    if (next === runKey) continue;
+    // A stretch of one colour from end to end is meant to be flat.
+    const whole = start === 0 && i === px;
+    if (!whole && i - start > visible)
+      out.push({ from: from + ((to - from) * start) / px, to: from + ((to - from) * i) / px, px: i - start });
+    start = i;
+    runKey = next;
+  }
+  return out;
+}
+
+/** A change of all stops at once. */
+export interface Shift {
+  /** Degrees added to the OKLCH hue. */
+  readonly hue?: number;
+  /** OKLCH chroma is multiplied by 1 + this; −1 and up. */
+  readonly saturation?: number;
+  /** Added to the OKLCH lightness, −1 to 1. */
+  readonly lightness?: number;
+}
+
+/** Shifts hue, saturation and lightness of all stops in OKLCH, held inside sRGB; places and alpha stay. */
+export function shifted<T extends CssGradient>(
+  gradient: T,
+  { hue = 0, saturation = 0, lightness = 0 }: Shift,
+): T {
+  const shift = (c: Rgba): Rgba => {
+    const [l, a, b] = oklab(c);
+    const h = (Math.atan2(b, a) * 180) / Math.PI + hue;
+    const nextL = Math.min(1, Math.max(0, l + lightness));
+    const chroma = Math.min(Math.hypot(a, b) * Math.max(0, 1 + saturation), maxChroma(nextL, h));
+    const linear = oklabToLinear(nextL, ...polar(chroma, h), [0, 0, 0]);
+    const [r, g, bl] = linear.map((v) =>
+      Math.round(Math.min(1, Math.max(0, delinearize(v))) * 255),
+    ) as Triple;
+    return { r, g, b: bl, alpha: c.alpha };
+  };
+  return {
+    ...gradient,
+    stops: gradient.stops.map((item) =>
+      item.kind === 'hint' ? item : ({ ...item, color: shift(item.color) } satisfies ColorStop),
+    ),
+  };
+}

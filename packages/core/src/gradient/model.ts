@@ -1,0 +1,197 @@
+import type { HueWay } from '../color/mix.ts';
+import type { Rgba } from '../contrast/ratio.ts';
+import { type MixingSpace, mix } from './interpolate.ts';
+
+/** A place along a gradient: percent, or a length in CSS px. Angles of conic gradients are percent of a turn. */
+export interface Place {
+  readonly value: number;
+  readonly unit: '%' | 'px';
+}
+
+export interface ColorStop {
+  readonly kind: 'stop';
+  readonly color: Rgba;
+  /** Left out, the place follows from the neighbours. Two places make a flat stretch. */
+  readonly places: readonly [] | readonly [Place] | readonly [Place, Place];
+}
+
+/** Where the middle of the change between two stops lies. */
+export interface Hint {
+  readonly kind: 'hint';
+  readonly place: Place;
+}
+
+export type Direction =
+  | { readonly by: 'angle'; readonly degrees: number }
+  | { readonly by: 'corner'; readonly x: 'left' | 'right' | null; readonly y: 'top' | 'bottom' | null };
+
+export type RadialSize =
+  | 'closest-side'
+  | 'farthest-side'
+  | 'closest-corner'
+  | 'farthest-corner'
+  | readonly [Place]
+  | readonly [Place, Place];
+
+interface Common {
+  readonly repeating: boolean;
+  readonly space: MixingSpace;
+  readonly hueWay: HueWay;
+  /** In source order: at least one stop, hints only between stops. */
+  readonly stops: readonly (ColorStop | Hint)[];
+}
+
+export interface LinearGradient extends Common {
+  readonly kind: 'linear';
+  readonly direction: Direction;
+}
+export interface RadialGradient extends Common {
+  readonly kind: 'radial';
+  readonly shape: 'circle' | 'ellipse';
+  readonly size: RadialSize;
+  readonly center: readonly [Place, Place];
+}
+export interface ConicGradient extends Common {
+  readonly kind: 'conic';
+  /** Degrees at which the first stop lies, 0 up. */
+  readonly from: number;
+  readonly center: readonly [Place, Place];
+}
+
+/** A CSS gradient of any kind (CSS Images 4 §3). */
+export type CssGradient = LinearGradient | RadialGradient | ConicGradient;
+
+/** A stretch between two placed colours, with the exponent that a hint makes of its middle. */
+interface Stretch {
+  readonly from: number;
+  readonly to: number;
+  readonly a: Rgba;
+  readonly b: Rgba;
+  readonly exponent: number;
+  /** Where a hint at an end makes a jump instead. */
+  readonly jump: 'start' | 'end' | null;
+}
+
+/** A gradient with all places worked out, ready for sampling. Places are percent of the line. */
+export interface PlacedGradient {
+  readonly first: number;
+  readonly last: number;
+  readonly stretches: readonly Stretch[];
+  readonly colors: readonly { readonly place: number; readonly color: Rgba }[];
+  readonly repeating: boolean;
+  readonly space: MixingSpace;
+  readonly hueWay: HueWay;
+}
+
+const percentOf = (place: Place, length: number) =>
+  place.unit === '%' ? place.value : length > 0 ? (place.value / length) * 100 : 0;
+
+/**
+ * Works out the places of all stops by the rules of CSS Images 4 §3.4.3: the first is at 0 and the last at 100
+ * unless placed, no place lies before an earlier one, those left out are spread evenly. `length` is that of
+ * the gradient line in px, for places in px.
+ */
+export function placeStops(gradient: CssGradient, length = 100): PlacedGradient {
+  type Entry = { color: Rgba | null; place: number | null };
+  const entries: Entry[] = [];
+  for (const item of gradient.stops) {
+    if (item.kind === 'hint') entries.push({ color: null, place: percentOf(item.place, length) });
+    else if (!item.places.length) entries.push({ color: item.color, place: null });
+    else
+      for (const place of item.places) entries.push({ color: item.color, place: percentOf(place, length) });
+  }
+  if (!entries.some((entry) => entry.color)) throw new RangeError('A gradient needs at least one stop.');
+  entries[0]!.place ??= 0;
+  entries[entries.length - 1]!.place ??= 100;
+  let most = Number.NEGATIVE_INFINITY;
+  for (const entry of entries)
+    if (entry.place !== null) {
+      most = Math.max(most, entry.place);
+      entry.place = most;
+    }
+  for (let i = 1; i < entries.length; i++) {
+    if (entries[i]!.place !== null) continue;
+    let next = i;
+    while (entries[next]!.place === null) next++;
+    const from = entries[i - 1]!.place!;
+    const step = (entries[next]!.place! - from) / (next - i + 1);
+    for (let k = i; k < next; k++) entries[k]!.place = from + step * (k - i + 1);
+  }
+  const colors: { place: number; color: Rgba }[] = [];
+  const stretches: Stretch[] = [];
+  let hint: number | null = null;
+  for (const entry of entries) {
+    if (!entry.color) {
+      hint = entry.place;
+      continue;
+    }
+    const before = colors[colors.length - 1];
+    if (before) {
+      const span = entry.place! - before.place;
+      const middle = hint === null || span === 0 ? 0.5 : (hint - before.place) / span;
+      stretches.push({
+        from: before.place,
+        to: entry.place!,
+        a: before.color,
+        b: entry.color,
+        exponent: middle > 0 && middle < 1 ? Math.log(0.5) / Math.log(middle) : 1,
+        jump: middle <= 0 ? 'start' : middle >= 1 ? 'end' : null,
+      });
+    }
+    hint = null;
+    colors.push({ place: entry.place!, color: entry.color });
+  }
+  return {
+    first: colors[0]!.place,
+    last: colors[colors.length - 1]!.place,
+    stretches,
+    colors,
+    repeating: gradient.repeating,
+    space: gradient.space,
+    hueWay: gradient.hueWay,
+  };
+}
+
+/**
+ * The colour at a place, in percent of the line; any number. A repeating gradient repeats the stretch from its
+ * first to its last stop; one whose stops all share a place is the average colour (CSS Images 4 §3.5).
+ */
+export function colorAtPlace(placed: PlacedGradient, at: number): Rgba {
+  const { first, last, stretches, colors, space, hueWay } = placed;
+  let place = at;
+  if (placed.repeating) {
+    const span = last - first;
+    if (span <= 0) return averageOf(colors.map((c) => c.color));
+    place = first + ((((at - first) % span) + span) % span);
+  }
+  if (place < first) return colors[0]!.color;
+  if (place >= last) return colors[colors.length - 1]!.color;
+  // The last stretch that begins at or before the place: at a hard edge, the side after it.
+  let low = 0;
+  let high = stretches.length - 1;
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (stretches[middle]!.from <= place) low = middle;
+    else high = middle - 1;
+  }
+  const stretch = stretches[low]!;
+  if (stretch.to <= stretch.from) return stretch.b;
+  const along = (place - stretch.from) / (stretch.to - stretch.from);
+  if (stretch.jump) return stretch.jump === 'start' ? stretch.b : stretch.a;
+  const t = stretch.exponent === 1 ? along : along ** stretch.exponent;
+  return mix(stretch.a, stretch.b, t, space, hueWay);
+}
+
+function averageOf(colors: readonly Rgba[]): Rgba {
+  const alpha = colors.reduce((sum, c) => sum + c.alpha, 0) / colors.length;
+  const part = (key: 'r' | 'g' | 'b') =>
+    alpha === 0 ? 0 : colors.reduce((sum, c) => sum + c[key] * c.alpha, 0) / colors.length / alpha;
+  return { r: part('r'), g: part('g'), b: part('b'), alpha };
+}
+
+/** n colours (2 and up) evenly along a gradient, ends included. */
+export function slices(gradient: CssGradient, n: number, length = 100): Rgba[] {
+  const placed = placeStops({ ...gradient, repeating: false }, length);
+  const count = Math.max(2, Math.round(n));
+  return Array.from({ length: count }, (_, i) => colorAtPlace(placed, (i / (count - 1)) * 100));
+}

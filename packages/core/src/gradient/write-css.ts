@@ -1,0 +1,54 @@
+import { HUE_INDEX } from '../color/mix.ts';
+import { hexOfRgb8 } from '../color/write.ts';
+import type { Rgba } from '../contrast/ratio.ts';
+import type { ColorStop, CssGradient, Hint, Place } from './model.ts';
+
+const number = (n: number) => String(Math.round(n * 1e6) / 1e6);
+const placeText = ({ value, unit }: Place) => `${number(value)}${unit}`;
+
+function colorText({ r, g, b, alpha }: Rgba): string {
+  const whole = [r, g, b].every((v) => Math.abs(v - Math.round(v)) < 1e-9);
+  if (alpha === 1 && whole) return hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));
+  return `rgb(${number(r)} ${number(g)} ${number(b)}${alpha === 1 ? '' : ` / ${number(alpha)}`})`;
+}
+
+function itemText(item: ColorStop | Hint): string {
+  if (item.kind === 'hint') return placeText(item.place);
+  return [colorText(item.color), ...item.places.map(placeText)].join(' ');
+}
+
+const isCenter = (center: readonly [Place, Place]) =>
+  center.every((place) => place.value === 50 && place.unit === '%');
+
+function headOf(gradient: CssGradient): string[] {
+  const at =
+    gradient.kind === 'linear' || isCenter(gradient.center) ? [] : ['at', ...gradient.center.map(placeText)];
+  switch (gradient.kind) {
+    case 'linear': {
+      const { direction } = gradient;
+      if (direction.by === 'angle') return [`${number(direction.degrees)}deg`];
+      return ['to', direction.y, direction.x].filter((word) => word !== null);
+    }
+    case 'radial':
+      return [
+        gradient.shape,
+        ...(typeof gradient.size === 'string' ? [gradient.size] : gradient.size.map(placeText)),
+        ...at,
+      ];
+    case 'conic':
+      return [...(gradient.from === 0 ? [] : ['from', `${number(gradient.from)}deg`]), ...at];
+  }
+}
+
+/**
+ * Writes a gradient as CSS so that reading it gives the same gradient. The space is always said, since without
+ * it a browser goes by how the colours are spelt; the hue way only where the space has a hue and it is not the
+ * shorter.
+ */
+export function writeGradient(gradient: CssGradient): string {
+  const way =
+    HUE_INDEX[gradient.space] !== undefined && gradient.hueWay !== 'shorter' ? [gradient.hueWay, 'hue'] : [];
+  const head = [...headOf(gradient), 'in', gradient.space, ...way].join(' ');
+  const stops = gradient.stops.map(itemText).join(', ');
+  return `${gradient.repeating ? 'repeating-' : ''}${gradient.kind}-gradient(${head}, ${stops})`;
+}

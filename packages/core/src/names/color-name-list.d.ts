@@ -1,0 +1,3 @@
+declare module 'color-name-list' {
+  export const colornames: readonly { readonly name: string; readonly hex: string }[];
+}

@@ -1,0 +1,72 @@
+import { delinearize, LINEAR_8BIT, linearToOklab, type Triple } from '../color/kernel.ts';
+import type { Rgba } from '../contrast/ratio.ts';
+
+export interface Picture {
+  readonly width: number;
+  readonly height: number;
+  /** RGBA, 4 bytes a pixel, row by row, not premultiplied. */
+  readonly pixels: Uint8ClampedArray | Uint8Array;
+}
+
+/**
+ * The average colour of the square around a pixel, in linear light and weighted by alpha, as the eye sees a
+ * patch from afar. `side` is 1 to 101 px (even numbers count as the next odd); what lies beyond the picture's
+ * edge is left out. Channels 0–255, not rounded. A place outside the picture is moved to its edge.
+ */
+export function averageAround({ width, height, pixels }: Picture, x: number, y: number, side: number): Rgba {
+  if (!(width > 0 && height > 0)) throw new RangeError('The picture has no pixels.');
+  const reach = Math.floor(Math.min(101, Math.max(1, Math.round(side))) / 2);
+  const cx = Math.min(width - 1, Math.max(0, Math.floor(x)));
+  const cy = Math.min(height - 1, Math.max(0, Math.floor(y)));
+  let [r, g, b, alpha, n] = [0, 0, 0, 0, 0];
+  for (let j = Math.max(0, cy - reach); j <= Math.min(height - 1, cy + reach); j++)
+    for (let i = Math.max(0, cx - reach); i <= Math.min(width - 1, cx + reach); i++) {
+      const at = (j * width + i) * 4;
+      const a = pixels[at + 3]! / 255;
+      r += LINEAR_8BIT[pixels[at]!]! * a;
+      g += LINEAR_8BIT[pixels[at + 1]!]! * a;
+      b += LINEAR_8BIT[pixels[at + 2]!]! * a;
+      alpha += a;
+      n++;
+    }
+  if (alpha === 0) return { r: 0, g: 0, b: 0, alpha: 0 };
+  const encode = (v: number) => delinearize(v / alpha) * 255;
+  return { r: encode(r), g: encode(g), b: encode(b), alpha: alpha / n };
+}
+
+export interface Mask {
+  /** 1 where the pixel is near enough, else 0; one byte a pixel. */
+  readonly bits: Uint8Array;
+  /** Share of all pixels, 0–1. */
+  readonly share: number;
+}
+
+/** All pixels within a ΔE OK of a colour (channels 0–255, integers); pixels under half alpha are never near. */
+export function maskNear({ pixels }: Pick<Picture, 'pixels'>, c: Rgba, threshold: number): Mask {
+  const n = Math.floor(pixels.length / 4);
+  const bits = new Uint8Array(n);
+  const target = linearToOklab(LINEAR_8BIT[c.r]!, LINEAR_8BIT[c.g]!, LINEAR_8BIT[c.b]!, [0, 0, 0]);
+  // What was decided for a colour holds for all its pixels: 0 unknown, 1 near, 2 far.
+  const known = new Uint8Array(1 << 24);
+  const lab: Triple = [0, 0, 0];
+  const limit = threshold * threshold;
+  let count = 0;
+  for (let i = 0; i < n; i++) {
+    const at = i * 4;
+    if (pixels[at + 3]! < 128) continue;
+    const [r, g, b] = [pixels[at]!, pixels[at + 1]!, pixels[at + 2]!];
+    const key = (r << 16) | (g << 8) | b;
+    let verdict = known[key]!;
+    if (!verdict) {
+      linearToOklab(LINEAR_8BIT[r]!, LINEAR_8BIT[g]!, LINEAR_8BIT[b]!, lab);
+      const d = (lab[0] - target[0]) ** 2 + (lab[1] - target[1]) ** 2 + (lab[2] - target[2]) ** 2;
+      verdict = d <= limit ? 1 : 2;
+      known[key] = verdict;
+    }
+    if (verdict === 1) {
+      bits[i] = 1;
+      count++;
+    }
+  }
+  return { bits, share: n ? count / n : 0 };
+}
