@@ -12,8 +12,24 @@ export function deltaEOk(a: Color, b: Color): number {
   return Math.hypot(l1 - l2, a1 - a2, b1 - b2);
 }
 
-const RADIANS = Math.PI / 180;
+const TURN = 2 * Math.PI;
 const POW_25_7 = 25 ** 7;
+// The formula's angles, in radians.
+const [A6, A25, A30, A60, A63, A275] = [6, 25, 30, 60, 63, 275].map((d) => (d * Math.PI) / 180) as [
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+];
+
+/** √(c⁷ / (c⁷ + 25⁷)), which the formula uses twice. */
+function seventh(c: number): number {
+  const c2 = c * c;
+  const c7 = c2 * c2 * c2 * c;
+  return Math.sqrt(c7 / (c7 + POW_25_7));
+}
 
 /**
  * CIEDE2000 of two CIE Lab colours (L 0–100), with the parametric weights at 1. 1 is about just noticeable.
@@ -28,44 +44,40 @@ export function deltaE2000Lab(
   a2: number,
   b2: number,
 ): number {
-  const c7 = ((Math.sqrt(a1 * a1 + b1 * b1) + Math.sqrt(a2 * a2 + b2 * b2)) / 2) ** 7;
-  const g = 1.5 - 0.5 * Math.sqrt(c7 / (c7 + POW_25_7));
+  const c = (Math.sqrt(a1 * a1 + b1 * b1) + Math.sqrt(a2 * a2 + b2 * b2)) / 2;
+  const g = 1.5 - 0.5 * seventh(c);
   const x1 = a1 * g;
   const x2 = a2 * g;
   const c1 = Math.sqrt(x1 * x1 + b1 * b1);
   const c2 = Math.sqrt(x2 * x2 + b2 * b2);
-  // The hue of a grey is 0 by definition.
-  let h1 = c1 === 0 ? 0 : Math.atan2(b1, x1) / RADIANS;
-  let h2 = c2 === 0 ? 0 : Math.atan2(b2, x2) / RADIANS;
-  if (h1 < 0) h1 += 360;
-  if (h2 < 0) h2 += 360;
+  // Hues in radians. That of a grey is 0 by definition.
+  let h1 = c1 === 0 ? 0 : Math.atan2(b1, x1);
+  let h2 = c2 === 0 ? 0 : Math.atan2(b2, x2);
+  if (h1 < 0) h1 += TURN;
+  if (h2 < 0) h2 += TURN;
   let dh = h2 - h1;
   let hm = h1 + h2;
   if (c1 * c2 === 0) dh = 0;
   else {
-    if (Math.abs(dh) > 180) hm += hm < 360 ? 360 : -360;
+    if (Math.abs(dh) > Math.PI) hm += hm < TURN ? TURN : -TURN;
     hm /= 2;
-    if (dh > 180) dh -= 360;
-    else if (dh < -180) dh += 360;
+    if (dh > Math.PI) dh -= TURN;
+    else if (dh < -Math.PI) dh += TURN;
   }
-  const dl = l2 - l1;
-  const dc = c2 - c1;
-  const dH = 2 * Math.sqrt(c1 * c2) * Math.sin((dh / 2) * RADIANS);
+  const dH = 2 * Math.sqrt(c1 * c2) * Math.sin(dh / 2);
   const lm = (l1 + l2) / 2 - 50;
   const cm = (c1 + c2) / 2;
   const t =
     1 -
-    0.17 * Math.cos((hm - 30) * RADIANS) +
-    0.24 * Math.cos(2 * hm * RADIANS) +
-    0.32 * Math.cos((3 * hm + 6) * RADIANS) -
-    0.2 * Math.cos((4 * hm - 63) * RADIANS);
-  const sl = 1 + (0.015 * lm * lm) / Math.sqrt(20 + lm * lm);
-  const sc = 1 + 0.045 * cm;
-  const sh = 1 + 0.015 * cm * t;
-  const cm7 = cm ** 7;
-  const turn = (hm - 275) / 25;
-  const rt = -Math.sin(60 * Math.exp(-turn * turn) * RADIANS) * 2 * Math.sqrt(cm7 / (cm7 + POW_25_7));
-  const [L, C, H] = [dl / sl, dc / sc, dH / sh];
+    0.17 * Math.cos(hm - A30) +
+    0.24 * Math.cos(2 * hm) +
+    0.32 * Math.cos(3 * hm + A6) -
+    0.2 * Math.cos(4 * hm - A63);
+  const L = (l2 - l1) / (1 + (0.015 * lm * lm) / Math.sqrt(20 + lm * lm));
+  const C = (c2 - c1) / (1 + 0.045 * cm);
+  const H = dH / (1 + 0.015 * cm * t);
+  const turn = (hm - A275) / A25;
+  const rt = -2 * Math.sin(A60 * Math.exp(-turn * turn)) * seventh(cm);
   return Math.sqrt(Math.max(0, L * L + C * C + H * H + rt * C * H));
 }
 

@@ -1,5 +1,13 @@
 import { convert, numbers } from './convert.ts';
-import { delinearize, LINEAR_8BIT, linearize, linearToOklab, oklabToLinear, polar, type Triple } from './kernel.ts';
+import {
+  delinearize,
+  LINEAR_8BIT,
+  linearize,
+  linearToOklab,
+  oklabToLinear,
+  polar,
+  type Triple,
+} from './kernel.ts';
 import { type Color, color } from './spaces.ts';
 
 const EPSILON = 1e-6;
@@ -55,7 +63,8 @@ export function toSrgb(c: Color): Color {
   const direct = numbers(convert(c, 'srgb'));
   const fits = inside(direct);
   // In the spaces of sRGB itself the way through OKLCH would only cost time.
-  if (fits && /^(srgb|srgb-linear|hsl|hwb|hsv)$/.test(c.space)) return color('srgb', direct.map(clip) as Triple, c.alpha);
+  if (fits && /^(srgb|srgb-linear|hsl|hwb|hsv)$/.test(c.space))
+    return color('srgb', direct.map(clip) as Triple, c.alpha);
   const [l, chroma, h] = numbers(convert(c, 'oklch'));
   if (l >= 1) return color('srgb', [1, 1, 1], c.alpha);
   if (l <= 0) return color('srgb', [0, 0, 0], c.alpha);

@@ -8,8 +8,8 @@ export interface Rgba {
   readonly alpha: number;
 }
 
-const linear = (v: number) =>
-  Number.isInteger(v) && v >= 0 && v <= 255 ? LINEAR_8BIT[v]! : linearize(v / 255);
+/** Linear light of a channel 0–255; whole numbers by table, where anything else finds nothing. */
+const linear = (v: number) => LINEAR_8BIT[v] ?? linearize(v / 255);
 
 /** WCAG 2.2 relative luminance of an opaque sRGB colour (channels 0–255), 0–1. Alpha is not looked at. */
 export function luminance(c: Rgba): number {

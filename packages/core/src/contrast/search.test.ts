@@ -29,16 +29,29 @@ describe('the worst contrast over a gradient', () => {
   });
 
   it('is never better than any of a thousand places, over random gradients', () => {
-    const stop = fc.record({ position: fc.nat(100), color: fc.oneof(anyColor, anyColor.map((c) => ({ ...c, alpha: 0.5 }))) });
-    const gradient = fc.array(stop, { minLength: 1, maxLength: 5 }).map((all) => all.sort((a, b) => a.position - b.position));
+    const stop = fc.record({
+      position: fc.nat(100),
+      color: fc.oneof(
+        anyColor,
+        anyColor.map((c) => ({ ...c, alpha: 0.5 })),
+      ),
+    });
+    const gradient = fc
+      .array(stop, { minLength: 1, maxLength: 5 })
+      .map((all) => all.sort((a, b) => a.position - b.position));
     fc.assert(
-      fc.property(anyColor, gradient, fc.constantFrom<GradientSpace>('srgb', 'oklab', 'srgb-linear'), (text, stops, space) => {
-        const worst = worstOverGradient(text, stops, space, WHITE);
-        for (let i = 0; i <= 1000; i++) {
-          const ground = composite(sampleGradient(stops, space, i / 10), WHITE);
-          expect(worst.ratio).toBeLessThanOrEqual(contrastRatio(text, ground) + 2e-3);
-        }
-      }),
+      fc.property(
+        anyColor,
+        gradient,
+        fc.constantFrom<GradientSpace>('srgb', 'oklab', 'srgb-linear'),
+        (text, stops, space) => {
+          const worst = worstOverGradient(text, stops, space, WHITE);
+          for (let i = 0; i <= 1000; i++) {
+            const ground = composite(sampleGradient(stops, space, i / 10), WHITE);
+            expect(worst.ratio).toBeLessThanOrEqual(contrastRatio(text, ground) + 2e-3);
+          }
+        },
+      ),
       { numRuns: 60 },
     );
   });
@@ -76,14 +89,18 @@ describe('the best text colour', () => {
 describe('the matrix of ratios', () => {
   it('holds the ratio of every row on every column', () => {
     fc.assert(
-      fc.property(fc.array(anyColor, { maxLength: 6 }), fc.array(anyColor, { maxLength: 6 }), (rows, columns) => {
-        const matrix = ratioMatrix(rows, columns);
-        rows.forEach((row, i) => {
-          columns.forEach((column, j) => {
-            expect(matrix[i * columns.length + j]).toBe(contrastRatio(row, column));
+      fc.property(
+        fc.array(anyColor, { maxLength: 6 }),
+        fc.array(anyColor, { maxLength: 6 }),
+        (rows, columns) => {
+          const matrix = ratioMatrix(rows, columns);
+          rows.forEach((row, i) => {
+            columns.forEach((column, j) => {
+              expect(matrix[i * columns.length + j]).toBe(contrastRatio(row, column));
+            });
           });
-        });
-      }),
+        },
+      ),
     );
   });
 });
@@ -91,26 +108,34 @@ describe('the matrix of ratios', () => {
 describe('the nearest colour that passes', () => {
   it('passes on every ground, with the hue, and no coarser search finds a nearer one', () => {
     fc.assert(
-      fc.property(anyColor, fc.array(anyColor, { minLength: 1, maxLength: 3 }), fc.constantFrom(3, 4.5, 7), (c, grounds, required) => {
-        const own = fromRgb8(c.r, c.g, c.b);
-        const found = nearestPassingColor(own, grounds.map((ground) => ({ ground, required })));
-        const [r, g, b] = toRgb8(found.ok ? found.color : found.best);
-        const ratios = grounds.map((ground) => contrastRatio({ r, g, b, alpha: 1 }, ground));
-        expect(ratios).toEqual(found.ratios);
-        if (!found.ok) {
-          // Greys of every lightness do not pass either, so there was nothing to find for this or any hue.
-          expect(found.reason).toMatch(/ground/);
-          return;
-        }
-        for (const ratio of ratios) expect(ratio).toBeGreaterThanOrEqual(required - 1e-9);
-        const [l0, c0, h0] = rgb8ToOklch(c.r, c.g, c.b);
-        const [l1, c1, h1] = rgb8ToOklch(r, g, b);
-        if (c0 > 0.05 && c1 > 0.05) {
-          const turn = Math.abs(h1 - h0);
-          expect(Math.min(turn, 360 - turn)).toBeLessThan(6);
-        }
-        expect(found.difference).toBeGreaterThanOrEqual(Math.abs(l1 - l0) - 1e-9);
-      }),
+      fc.property(
+        anyColor,
+        fc.array(anyColor, { minLength: 1, maxLength: 3 }),
+        fc.constantFrom(3, 4.5, 7),
+        (c, grounds, required) => {
+          const own = fromRgb8(c.r, c.g, c.b);
+          const found = nearestPassingColor(
+            own,
+            grounds.map((ground) => ({ ground, required })),
+          );
+          const [r, g, b] = toRgb8(found.ok ? found.color : found.best);
+          const ratios = grounds.map((ground) => contrastRatio({ r, g, b, alpha: 1 }, ground));
+          expect(ratios).toEqual(found.ratios);
+          if (!found.ok) {
+            // Greys of every lightness do not pass either, so there was nothing to find for this or any hue.
+            expect(found.reason).toMatch(/ground/);
+            return;
+          }
+          for (const ratio of ratios) expect(ratio).toBeGreaterThanOrEqual(required - 1e-9);
+          const [l0, c0, h0] = rgb8ToOklch(c.r, c.g, c.b);
+          const [l1, c1, h1] = rgb8ToOklch(r, g, b);
+          if (c0 > 0.05 && c1 > 0.05) {
+            const turn = Math.abs(h1 - h0);
+            expect(Math.min(turn, 360 - turn)).toBeLessThan(6);
+          }
+          expect(found.difference).toBeGreaterThanOrEqual(Math.abs(l1 - l0) - 1e-9);
+        },
+      ),
       { numRuns: 60 },
     );
   });

@@ -11,9 +11,26 @@ const labels = fc.integer({ min: 3, max: 24 }).map((n) => labelScheme(n, 'ordina
 
 describe('recipes', () => {
   const recipe: fc.Arbitrary<Recipe> = fc.oneof(
-    fc.record({ kind: fc.constant('mix' as const), towards: fc.constantFrom('white', 'black', 'grey'), labels, reach: fc.double({ min: 0, max: 1, noNaN: true }) }),
-    fc.record({ kind: fc.constant('opacity' as const), ground: fc.constantFrom('#ffffff', '#07191e'), labels, least: fc.double({ min: 0, max: 1, noNaN: true }) }),
-    labels.map((all): Recipe => ({ kind: 'contrast', ground: '#f0f9f8', labels: all, ratios: all.map((_, i) => 1.1 + i * 0.6) })),
+    fc.record({
+      kind: fc.constant('mix' as const),
+      towards: fc.constantFrom('white', 'black', 'grey'),
+      labels,
+      reach: fc.double({ min: 0, max: 1, noNaN: true }),
+    }),
+    fc.record({
+      kind: fc.constant('opacity' as const),
+      ground: fc.constantFrom('#ffffff', '#07191e'),
+      labels,
+      least: fc.double({ min: 0, max: 1, noNaN: true }),
+    }),
+    labels.map(
+      (all): Recipe => ({
+        kind: 'contrast',
+        ground: '#f0f9f8',
+        labels: all,
+        ratios: all.map((_, i) => 1.1 + i * 0.6),
+      }),
+    ),
   );
   it('keep the base exactly, stay in sRGB and go one way in lightness', () => {
     fc.assert(
@@ -38,7 +55,12 @@ describe('recipes', () => {
     const ratios = [1.5, 2, 3, 4.5, 7, 10];
     const ground = '#f0f9f8';
     const [r, g, b] = toRgb8(readColor(ground));
-    const shades = growByRecipe(readColor('#0b5f6b'), { kind: 'contrast', ground, labels: labelScheme(6, 'hundreds'), ratios });
+    const shades = growByRecipe(readColor('#0b5f6b'), {
+      kind: 'contrast',
+      ground,
+      labels: labelScheme(6, 'hundreds'),
+      ratios,
+    });
     shades.forEach((shade, i) => {
       if (shade.isBase) return;
       const ratio = contrastRatio({ ...shade, alpha: 1 }, { r, g, b, alpha: 1 });
@@ -49,7 +71,12 @@ describe('recipes', () => {
   });
 
   it('say the opacity that gives each colour over the ground', () => {
-    const shades = growByRecipe(readColor('#000000'), { kind: 'opacity', ground: '#ffffff', labels: ['a', 'b', 'c'], least: 0 });
+    const shades = growByRecipe(readColor('#000000'), {
+      kind: 'opacity',
+      ground: '#ffffff',
+      labels: ['a', 'b', 'c'],
+      least: 0,
+    });
     expect(shades.map(({ hex, opacity }) => [hex, opacity])).toEqual([
       ['#000000', 1],
       ['#808080', 0.5],
@@ -58,14 +85,32 @@ describe('recipes', () => {
   });
 
   it('refuse what cannot be grown', () => {
-    expect(() => growByRecipe(readColor('#000'), { kind: 'mix', towards: 'white', labels: ['a'], reach: 1 })).toThrow(RangeError);
-    expect(() => growByRecipe(readColor('#000'), { kind: 'contrast', ground: '#fff', labels: ['a', 'b', 'c'], ratios: [3] })).toThrow(/As many/);
+    expect(() =>
+      growByRecipe(readColor('#000'), { kind: 'mix', towards: 'white', labels: ['a'], reach: 1 }),
+    ).toThrow(RangeError);
+    expect(() =>
+      growByRecipe(readColor('#000'), {
+        kind: 'contrast',
+        ground: '#fff',
+        labels: ['a', 'b', 'c'],
+        ratios: [3],
+      }),
+    ).toThrow(/As many/);
   });
 
   it('come with labels of either order', () => {
     expect(labelScheme(3, 'hundreds')).toEqual(['100', '200', '300']);
     expect(labelScheme(4, 'ordinals', true)).toEqual(['4', '3', '2', '1']);
     expect(labelScheme(99, 'ordinals')).toHaveLength(24);
-    expect(leastStep(growByRecipe(readColor('#0b5f6b'), { kind: 'mix', towards: 'white', labels: labelScheme(9, 'ordinals'), reach: 0.9 }))).toBeGreaterThan(0.02);
+    expect(
+      leastStep(
+        growByRecipe(readColor('#0b5f6b'), {
+          kind: 'mix',
+          towards: 'white',
+          labels: labelScheme(9, 'ordinals'),
+          reach: 0.9,
+        }),
+      ),
+    ).toBeGreaterThan(0.02);
   });
 });

@@ -89,7 +89,33 @@ export function fitGradient(
   return samples.length < 3 ? samples : fewest(samples, space, tolerance, perceived);
 }
 
-const PER_STRETCH = 96;
+const FIRST_CUTS = 24;
+const MOST_HALVINGS = 9;
+
+/** Samples of a stretch, closer together where the colour does not go straight. */
+function samplesOf(
+  from: FittedStop,
+  to: FittedStop,
+  at: (place: number) => Rgba,
+  fine: number,
+): FittedStop[] {
+  const out: FittedStop[] = [from];
+  const halve = (a: FittedStop, b: FittedStop, depth: number) => {
+    const middle = { place: (a.place + b.place) / 2, color: at((a.place + b.place) / 2) };
+    if (depth > 0 && painted(mix(a.color, b.color, 0.5, 'srgb'), middle.color) > fine) {
+      halve(a, middle, depth - 1);
+      halve(middle, b, depth - 1);
+    } else out.push(b);
+  };
+  let last = from;
+  for (let i = 1; i <= FIRST_CUTS; i++) {
+    const place = from.place + ((to.place - from.place) * i) / FIRST_CUTS;
+    const next = i === FIRST_CUTS ? to : { place, color: at(place) };
+    halve(last, next, MOST_HALVINGS);
+    last = next;
+  }
+  return out;
+}
 
 /**
  * The fewest sRGB stops that paint the same as a gradient mixed in another space, for browsers that know only
@@ -107,11 +133,8 @@ export function bakeGradient<T extends CssGradient>(gradient: T, tolerance = 1, 
   for (const { from, to, a, b } of placed.stretches) {
     push({ place: from, color: a });
     if (to > from) {
-      const samples = Array.from({ length: PER_STRETCH + 1 }, (_, i): FittedStop => {
-        const place = from + ((to - from) * i) / PER_STRETCH;
-        const color = i === 0 ? a : i === PER_STRETCH ? b : colorAtPlace(placed, place);
-        return { place, color };
-      });
+      const at = (place: number) => colorAtPlace(placed, place);
+      const samples = samplesOf({ place: from, color: a }, { place: to, color: b }, at, tolerance * 0.15);
       // Samples are checked against straight lines between them, so a little is kept back for what lies between.
       for (const stop of fewest(samples, 'srgb', tolerance * 0.8, painted)) push(stop);
     }

@@ -25,13 +25,21 @@ describe('relations', () => {
     const own = readColor('#6a7f86');
     const hues = related(own, relation, options).map((c) => hueOf(writeHex(c)));
     hues.forEach((hue, i) => {
-      const off = (((hue - hues[0]! - turns[i]!) % 360) + 540) % 360 - 180;
+      const off = ((((hue - hues[0]! - turns[i]!) % 360) + 540) % 360) - 180;
       expect(Math.abs(off)).toBeLessThan(4);
     });
   });
 
   it('are inside sRGB, begin with the colour itself, and keep its lightness', () => {
-    const relation = fc.constantFrom<Relation>('complementary', 'split-complementary', 'analogous', 'triadic', 'tetradic', 'square', 'monochromatic');
+    const relation = fc.constantFrom<Relation>(
+      'complementary',
+      'split-complementary',
+      'analogous',
+      'triadic',
+      'tetradic',
+      'square',
+      'monochromatic',
+    );
     fc.assert(
       fc.property(any, relation, fc.nat(20), fc.nat(120), (c, kind, count, angle) => {
         const all = related(c, kind, { count, angle });
@@ -39,7 +47,8 @@ describe('relations', () => {
         const [l] = rgb8ToOklch(...toRgb8(c));
         for (const other of all) {
           expect(inGamut(other)).toBe(true);
-          if (kind !== 'monochromatic') expect(Math.abs(rgb8ToOklch(...toRgb8(other))[0] - l)).toBeLessThan(0.012);
+          if (kind !== 'monochromatic')
+            expect(Math.abs(rgb8ToOklch(...toRgb8(other))[0] - l)).toBeLessThan(0.012);
         }
       }),
       { numRuns: 500 },
@@ -65,7 +74,9 @@ describe('proposals', () => {
         const [r, g, b] = toRgb8(c);
         return { r, g, b, alpha: 1 };
       });
-      expect(Math.max(...painted.flatMap((a) => painted.map((b) => contrastRatio(a, b))))).toBeGreaterThanOrEqual(7);
+      expect(
+        Math.max(...painted.flatMap((a) => painted.map((b) => contrastRatio(a, b)))),
+      ).toBeGreaterThanOrEqual(7);
       colors.forEach((a, i) => {
         colors.slice(i + 1).forEach((b) => {
           expect(deltaEOk(a, b)).toBeGreaterThan(0.05);

@@ -1,49 +1,54 @@
-import { LINEAR_8BIT, linearToOklab, type Triple } from '../color/kernel.ts';
+import { linearize, linearToOklab, type Triple } from '../color/kernel.ts';
 
-/** Every pixel of a picture counted into cells of 5 bits a channel. */
+/** Every pixel of a picture counted into cells of 6 bits a channel. */
 export interface Histogram {
+  /** The pixels that were counted: RGBA, 4 bytes each. */
+  readonly pixels: Uint8ClampedArray | Uint8Array;
   /** Pixels counted: those with an alpha of at least half. */
   readonly total: number;
-  /** Occupied cells, by number; parallel arrays. */
+  /** Occupied cells, by number; parallel arrays: pixels, and the OKLab of the cell's middle. */
   readonly count: Float64Array;
-  /** Mean colour of the cell's pixels, OKLab. */
   readonly l: Float64Array;
   readonly a: Float64Array;
   readonly b: Float64Array;
-  /** Mean 8-bit channels. */
-  readonly rgb: readonly Triple[];
   /** Index of a pixel of the cell: the first met. */
   readonly place: Int32Array;
-  /** From cell key (15 bits) to its number, −1 for an empty one. */
+  /** From cell key to its number; meaningful for occupied cells only. */
   readonly numberOf: Int32Array;
 }
 
-const CELLS = 1 << 15;
-const OPAQUE_ENOUGH = 128;
+const CELLS = 1 << 18;
+export const OPAQUE_ENOUGH = 128;
+/** Linear light at the middle of each of the 64 steps of a channel. */
+const MIDDLE = Float64Array.from({ length: 64 }, (_, i) => linearize((i * 4 + 1.5) / 255));
 
-export const cellKey = (r: number, g: number, b: number) => ((r >> 3) << 10) | ((g >> 3) << 5) | (b >> 3);
+/** The pixels as 32-bit words, little-endian as on every machine that browsers run on: A B G R from the top. */
+export function wordsOf(pixels: Uint8ClampedArray | Uint8Array): Int32Array {
+  const n = pixels.length >> 2;
+  if (pixels.byteOffset % 4 === 0) return new Int32Array(pixels.buffer, pixels.byteOffset, n);
+  return new Int32Array(pixels.slice(0, n * 4).buffer, 0, n);
+}
+
+/** The cell of a pixel's word. */
+export const cellOf = (word: number) =>
+  ((word & 0xfc) << 10) | ((word & 0xfc00) >> 4) | ((word & 0xfc0000) >> 18);
 
 /** Counts RGBA pixels (4 bytes each, not premultiplied) into cells. Time is linear, one pass. */
 export function histogramOf(pixels: Uint8ClampedArray | Uint8Array): Histogram {
-  const counts = new Float64Array(CELLS);
-  const sums = new Float64Array(CELLS * 3);
-  const first = new Int32Array(CELLS).fill(-1);
+  const words = wordsOf(pixels);
+  const counts = new Uint32Array(CELLS);
+  const first = new Int32Array(CELLS);
   let total = 0;
-  for (let i = 0, n = pixels.length - 3; i < n; i += 4) {
-    if (pixels[i + 3]! < OPAQUE_ENOUGH) continue;
-    const r = pixels[i]!;
-    const g = pixels[i + 1]!;
-    const b = pixels[i + 2]!;
-    const key = ((r >> 3) << 10) | ((g >> 3) << 5) | (b >> 3);
-    if (counts[key] === 0) first[key] = i >> 2;
-    counts[key]! += 1;
-    sums[key * 3]! += r;
-    sums[key * 3 + 1]! += g;
-    sums[key * 3 + 2]! += b;
+  for (let i = 0, n = words.length; i < n; i++) {
+    const word = words[i]!;
+    if (word >>> 24 < OPAQUE_ENOUGH) continue;
+    const key = cellOf(word);
+    if (counts[key]! === 0) first[key] = i;
+    counts[key] = counts[key]! + 1;
     total++;
   }
   const keys: number[] = [];
-  const numberOf = new Int32Array(CELLS).fill(-1);
+  const numberOf = new Int32Array(CELLS);
   for (let key = 0; key < CELLS; key++)
     if (counts[key]! > 0) {
       numberOf[key] = keys.length;
@@ -58,19 +63,11 @@ export function histogramOf(pixels: Uint8ClampedArray | Uint8Array): Histogram {
   ];
   const place = new Int32Array(n);
   const lab: Triple = [0, 0, 0];
-  const at = (v: number) => {
-    const low = Math.floor(v);
-    const base = LINEAR_8BIT[low]!;
-    return low === 255 ? base : base + (LINEAR_8BIT[low + 1]! - base) * (v - low);
-  };
-  const rgb = keys.map((key, i): Triple => {
-    const size = counts[key]!;
-    const mean: Triple = [sums[key * 3]! / size, sums[key * 3 + 1]! / size, sums[key * 3 + 2]! / size];
-    linearToOklab(at(mean[0]), at(mean[1]), at(mean[2]), lab);
+  keys.forEach((key, i) => {
+    linearToOklab(MIDDLE[key >> 12]!, MIDDLE[(key >> 6) & 63]!, MIDDLE[key & 63]!, lab);
     [l[i], a[i], b[i]] = lab;
-    count[i] = size;
+    count[i] = counts[key]!;
     place[i] = first[key]!;
-    return mean;
   });
-  return { total, count, l, a, b, rgb, place, numberOf };
+  return { pixels, total, count, l, a, b, place, numberOf };
 }

@@ -1,5 +1,5 @@
 import { linearize, linearToOklab, type Triple } from '../color/kernel.ts';
-import { type Histogram, histogramOf } from './histogram.ts';
+import { cellOf, type Histogram, histogramOf, OPAQUE_ENOUGH, wordsOf } from './histogram.ts';
 
 /** What a palette leans to. */
 export type Leaning = 'area' | 'vivid' | 'gentle' | 'low light' | 'high light' | 'most different';
@@ -30,11 +30,11 @@ function interest(leaning: Leaning, l: number, chroma: number): number {
     case 'vivid':
       return 0.02 + (chroma / 0.15) ** 2;
     case 'gentle':
-      return Math.exp(-((chroma / 0.06) ** 2)) * Math.exp(-(((l - 0.7) / 0.3) ** 2)) + 0.01;
+      return Math.exp(-((chroma / 0.06) ** 2)) * Math.exp(-(((l - 0.7) / 0.3) ** 2)) + 1e-4;
     case 'low light':
-      return Math.exp(-(((l - 0.22) / 0.18) ** 2)) + 0.01;
+      return Math.exp(-(((l - 0.22) / 0.18) ** 2)) + 1e-4;
     case 'high light':
-      return Math.exp(-(((l - 0.9) / 0.16) ** 2)) + 0.01;
+      return Math.exp(-(((l - 0.9) / 0.16) ** 2)) + 1e-4;
   }
 }
 
@@ -73,7 +73,9 @@ type Center = [l: number, a: number, b: number];
 /** First the heaviest colour, then each time the one that is both far from all chosen and a patch of its own. */
 function seeds(h: Histogram, weight: Float64Array, k: number, leaning: Leaning): Center[] {
   const cells = patches(h, weight);
-  const pull = leaning === 'most different' ? 0 : 0.18;
+  // How much the weight counts against the distance. By area, an accent far from all else needs little weight.
+  const pull = { area: 0.18, 'most different': 0 }[leaning as string] ?? 0.7;
+  const ofAccent = leaning === 'area' ? pull / 3 : pull;
   const out: Center[] = [];
   const far = cells.map(() => Number.POSITIVE_INFINITY);
   const heaviest = cells.reduce((best, cell) => (cell.w > best.w ? cell : best), cells[0]!);
@@ -86,7 +88,7 @@ function seeds(h: Histogram, weight: Float64Array, k: number, leaning: Leaning):
     cells.forEach((cell, i) => {
       far[i] = Math.min(far[i]!, Math.hypot(cell.l - l, cell.a - a, cell.b - b));
       const patch = Math.min(1, cell.near / h.total / PATCH);
-      const score = far[i]! * patch ** 2 * (cell.w / heaviest.w) ** (far[i]! > 0.15 ? pull / 3 : pull);
+      const score = far[i]! * patch ** 2 * (cell.w / heaviest.w) ** (far[i]! > 0.15 ? ofAccent : pull);
       if (score > best) {
         best = score;
         found = cell;
@@ -162,42 +164,55 @@ export function paletteOfHistogram(h: Histogram, size: number, leaning: Leaning 
   return describe(h, weight, centers, nearest);
 }
 
-/** Centres as colours that the picture really has: the weighted mean of the cells in the densest part. */
+/** Adds every pixel's channels and weight to the four sums of its centre. The inner loop of a large picture. */
+function sumPixels(
+  words: Int32Array,
+  numberOf: Int32Array,
+  nearest: Uint8Array,
+  factor: Float64Array,
+  sums: Float64Array,
+): void {
+  for (let i = 0, n = words.length; i < n; i++) {
+    const word = words[i]!;
+    if (word >>> 24 < OPAQUE_ENOUGH) continue;
+    const cell = numberOf[cellOf(word)]!;
+    const w = factor[cell]!;
+    const at = nearest[cell]! << 2;
+    sums[at]! += (word & 255) * w;
+    sums[at + 1]! += ((word >>> 8) & 255) * w;
+    sums[at + 2]! += ((word >>> 16) & 255) * w;
+    sums[at + 3]! += w;
+  }
+}
+
+/** Centres as colours that the picture really has: the mean of each one's own pixels, all of them. */
 function describe(
   h: Histogram,
   weight: Float64Array,
   centers: readonly Center[],
   nearest: Uint8Array,
 ): PaletteColor[] {
-  const out: PaletteColor[] = [];
-  centers.forEach(([l, a, b], c) => {
-    let size = 0;
-    let [r, g, bl, w] = [0, 0, 0, 0];
-    let place = -1;
-    let best = Number.POSITIVE_INFINITY;
-    for (let i = 0; i < nearest.length; i++) {
-      if (nearest[i] !== c) continue;
-      size += h.count[i]!;
-      r += h.rgb[i]![0] * weight[i]!;
-      g += h.rgb[i]![1] * weight[i]!;
-      bl += h.rgb[i]![2] * weight[i]!;
-      w += weight[i]!;
-      const d = Math.hypot(h.l[i]! - l, h.a[i]! - a, h.b[i]! - b);
-      if (d < best) {
-        best = d;
-        place = h.place[i]!;
-      }
-    }
-    if (size)
-      out.push({
-        r: Math.round(r / w),
-        g: Math.round(g / w),
-        b: Math.round(bl / w),
-        share: size / h.total,
-        place,
-      });
-  });
-  return out.sort((x, y) => y.share - x.share || x.place - y.place);
+  const k = centers.length;
+  const sums = new Float64Array(k * 4);
+  const sizes = new Float64Array(k);
+  const factor = Float64Array.from(weight, (w, i) => w / h.count[i]!);
+  sumPixels(wordsOf(h.pixels), h.numberOf, nearest, factor, sums);
+  const best = centers.map(() => ({ distance: Number.POSITIVE_INFINITY, place: -1 }));
+  for (let i = 0; i < nearest.length; i++) {
+    const c = nearest[i]!;
+    sizes[c] = sizes[c]! + h.count[i]!;
+    const [l, a, b] = centers[c]!;
+    const distance = Math.hypot(h.l[i]! - l, h.a[i]! - a, h.b[i]! - b);
+    if (distance < best[c]!.distance) best[c] = { distance, place: h.place[i]! };
+  }
+  const mean = (c: number, i: number) => Math.round(sums[c * 4 + i]! / sums[c * 4 + 3]!);
+  return centers
+    .flatMap((_, c) =>
+      sizes[c]! > 0
+        ? [{ r: mean(c, 0), g: mean(c, 1), b: mean(c, 2), share: sizes[c]! / h.total, place: best[c]!.place }]
+        : [],
+    )
+    .sort((x, y) => y.share - x.share || x.place - y.place);
 }
 
 /** Mean ΔE OK from each pixel to the nearest colour of a palette: how well the palette stands for the picture. */

@@ -56,8 +56,7 @@ function brokenLinks(system: System): BrokenLink[] {
   for (const [themeId, theme] of system.themes) {
     for (const [id, role] of theme.roles)
       if (role.problem) out.push({ kind: 'role', id, theme: themeId, problem: role.problem });
-    for (const [id, { colors }] of theme.gradients) {
-      const lost = colors.reduce((n, color) => (color ? n : n + 1), 0);
+    for (const [id, { lost }] of theme.gradients) {
       if (lost)
         out.push({ kind: 'stop', id, theme: themeId, problem: `${lost} of its stops have no colour.` });
     }

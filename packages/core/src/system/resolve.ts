@@ -32,6 +32,8 @@ export interface ResolvedGradient {
   readonly gradient: Gradient;
   /** Colours of the stops, in the gradient's order; null where the link is broken. */
   readonly colors: readonly (Painted | null)[];
+  /** How many stops have no colour. */
+  readonly lost: number;
 }
 
 export interface ResolvedTheme {
@@ -138,17 +140,62 @@ function resolveRoles(doc: ProjectDocument, theme: Theme, families: Families) {
   return { roles, byFamily };
 }
 
-const colorOfStop = (link: Link, families: Families, roles: ReadonlyMap<string, ResolvedRole>) =>
-  follow(link, families, (id) => roles.get(id) ?? NO_ROLE).color;
+/** The colour that a stop's link leads to; as `follow`, but for the many stops that only want the colour. */
+function colorOfStop(
+  link: Link,
+  families: Families,
+  roles: ReadonlyMap<string, ResolvedRole>,
+): Painted | null {
+  const opacity = link.opacity ?? 1;
+  if (link.to === 'color') return fade(paint(link.color), opacity);
+  const color =
+    link.to === 'shade' ? families.get(link.family)?.byLabel.get(link.shade) : roles.get(link.role)?.color;
+  return color ? fade(color, opacity) : null;
+}
 
-function resolveTheme(doc: ProjectDocument, theme: Theme, families: Families): ResolvedTheme {
+const countLost = (colors: readonly (Painted | null)[]) => {
+  let lost = 0;
+  for (const color of colors) if (!color) lost++;
+  return lost;
+};
+
+const NO_ROLES: ReadonlyMap<string, ResolvedRole> = new Map();
+
+/** A gradient as far as it is the same in every theme: colours of the stops that point to no role. */
+interface SharedGradient {
+  readonly gradient: Gradient;
+  readonly colors: readonly (Painted | null)[];
+  readonly byRole: readonly number[];
+}
+
+function shareGradients(gradients: readonly Gradient[], families: Families): SharedGradient[] {
+  return gradients.map((gradient) => {
+    const byRole: number[] = [];
+    gradient.stops.forEach((stop, i) => {
+      if (stop.link.to === 'role') byRole.push(i);
+    });
+    return {
+      gradient,
+      byRole,
+      colors: gradient.stops.map((stop) => colorOfStop(stop.link, families, NO_ROLES)),
+    };
+  });
+}
+
+function resolveTheme(
+  doc: ProjectDocument,
+  theme: Theme,
+  families: Families,
+  shared: readonly SharedGradient[],
+): ResolvedTheme {
   const { roles, byFamily } = resolveRoles(doc, theme, families);
   const gradients = new Map<string, ResolvedGradient>();
-  for (const gradient of doc.gradients)
-    gradients.set(gradient.id, {
-      gradient,
-      colors: gradient.stops.map((stop) => colorOfStop(stop.link, families, roles)),
-    });
+  for (const { gradient, colors: same, byRole } of shared) {
+    const colors = byRole.length ? [...same] : same;
+    for (const i of byRole)
+      (colors as (Painted | null)[])[i] = colorOfStop(gradient.stops[i]!.link, families, roles);
+    gradients.set(gradient.id, { gradient, colors, lost: countLost(colors) });
+  }
   return { theme, roles, gradients, byFamily };
 }
 
@@ -210,7 +257,8 @@ function updateTheme(
     if (!colors) {
       colors = [...old.gradients.get(gradient.id)!.colors];
       fresh.set(gradient.id, colors);
-      gradients.set(gradient.id, { gradient, colors });
+      // The same links lead to the same kinds of things, so that none is lost or found by this.
+      gradients.set(gradient.id, { gradient, colors, lost: old.gradients.get(gradient.id)!.lost });
     }
     colors[s] = colorOfStop(gradient.stops[s]!.link, families, roles);
   }
@@ -244,7 +292,10 @@ export function resolveSystem(document: ProjectDocument, previous?: System): Sys
     return { document, families, themes };
   }
   indexStops(document.gradients);
-  const themes = new Map(document.themes.map((theme) => [theme.id, resolveTheme(document, theme, families)]));
+  const shared = shareGradients(document.gradients, families);
+  const themes = new Map(
+    document.themes.map((theme) => [theme.id, resolveTheme(document, theme, families, shared)]),
+  );
   return { document, families, themes };
 }
 

@@ -29,17 +29,25 @@ describe('colour vision', () => {
   it('changes nothing at severity 0, and gives whole channels in range for anything', () => {
     const channel = fc.integer({ min: 0, max: 255 });
     fc.assert(
-      fc.property(channel, channel, channel, fc.constantFrom(...KINDS), fc.double(), (r, g, b, kind, severity) => {
-        expect(simulate({ r, g, b, alpha: 1 }, kind, 0)).toEqual({ r, g, b, alpha: 1 });
-        const seen = simulate({ r, g, b, alpha: 1 }, kind, severity);
-        for (const v of [seen.r, seen.g, seen.b]) expect(Number.isInteger(v) && v >= 0 && v <= 255).toBe(true);
-        const pixels = new Uint8ClampedArray([r, g, b, 77]);
-        simulatePixels(pixels, kind, severity);
-        [seen.r, seen.g, seen.b].forEach((v, i) => {
-          expect(Math.abs(pixels[i]! - v)).toBeLessThanOrEqual(3);
-        });
-        expect(pixels[3]).toBe(77);
-      }),
+      fc.property(
+        channel,
+        channel,
+        channel,
+        fc.constantFrom(...KINDS),
+        fc.double(),
+        (r, g, b, kind, severity) => {
+          expect(simulate({ r, g, b, alpha: 1 }, kind, 0)).toEqual({ r, g, b, alpha: 1 });
+          const seen = simulate({ r, g, b, alpha: 1 }, kind, severity);
+          for (const v of [seen.r, seen.g, seen.b])
+            expect(Number.isInteger(v) && v >= 0 && v <= 255).toBe(true);
+          const pixels = new Uint8ClampedArray([r, g, b, 77]);
+          simulatePixels(pixels, kind, severity);
+          [seen.r, seen.g, seen.b].forEach((v, i) => {
+            expect(Math.abs(pixels[i]! - v)).toBeLessThanOrEqual(3);
+          });
+          expect(pixels[3]).toBe(77);
+        },
+      ),
     );
   });
 
@@ -52,7 +60,9 @@ describe('colour vision', () => {
   it('finds the red and green that become twins, says for whom, and leaves twins out that are twins anyway', () => {
     const colors = ['#a83a32', '#6b6b1f', '#0b5f6b', '#0b5f6c'].map(rgba);
     const twins = visionTwins(colors, 1, 0.06);
-    expect(twins.some(({ a, b, deficiency }) => a === 0 && b === 1 && /protan|deutan/.test(deficiency))).toBe(true);
+    expect(twins.some(({ a, b, deficiency }) => a === 0 && b === 1 && /protan|deutan/.test(deficiency))).toBe(
+      true,
+    );
     expect(twins.some(({ a, b }) => a === 2 && b === 3)).toBe(false);
     for (const twin of twins) expect(twin.people).toBeGreaterThan(0);
     expect(visionTwins(colors, 0)).toEqual([]);

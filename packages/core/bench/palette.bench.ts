@@ -1,0 +1,62 @@
+import * as imageQ from 'image-q';
+import quantize from 'quantize';
+import { meanError, paletteOf } from '../src/picture/palette.ts';
+import { reportRatio, timeOf } from './report.ts';
+
+// Six megapixels of a harbour at dusk: soft bands, fine noise, small bright lights.
+const [WIDTH, HEIGHT] = [3000, 2000];
+const pixels = new Uint8ClampedArray(WIDTH * HEIGHT * 4);
+let state = 3;
+const random = () => {
+  state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+  return state / 4294967296;
+};
+for (let y = 0; y < HEIGHT; y++)
+  for (let x = 0; x < WIDTH; x++) {
+    const t = y / HEIGHT;
+    const noise = (random() - 0.5) * 22;
+    const wave = 14 * Math.sin(x / 90 + 6 * Math.sin(y / 130));
+    const sky = [232 - 150 * t, 150 - 40 * t, 110 + 40 * t];
+    const sea = [18 + 40 * (1 - t), 62 + 50 * (1 - t), 78 + 40 * (1 - t)];
+    const light = x % 500 < 22 && y > 1150 && y < 1180;
+    const base = light ? [250, 206, 90] : t < 0.55 ? sky : sea;
+    pixels.set(
+      [base[0]! + noise + wave, base[1]! + noise + wave / 2, base[2]! + noise, 255],
+      (y * WIDTH + x) * 4,
+    );
+  }
+
+const SIZE = 6;
+const ours = timeOf(() => paletteOf(pixels, SIZE), 3);
+const oursError = meanError(
+  pixels,
+  paletteOf(pixels, SIZE).map(({ r, g, b }) => [r, g, b]),
+);
+
+const triples: [number, number, number][] = [];
+for (let i = 0; i < pixels.length; i += 4) triples.push([pixels[i]!, pixels[i + 1]!, pixels[i + 2]!]);
+const start = performance.now();
+const map = quantize(triples, SIZE);
+const quantizeMs = performance.now() - start;
+const quantizeError = meanError(pixels, (map ? map.palette() : []) as [number, number, number][]);
+
+const startQ = performance.now();
+const container = imageQ.utils.PointContainer.fromUint8Array(pixels, WIDTH, HEIGHT);
+const paletteQ = imageQ.buildPaletteSync([container], { colors: SIZE, paletteQuantization: 'wuquant' });
+const imageQMs = performance.now() - startQ;
+const imageQError = meanError(
+  pixels,
+  paletteQ
+    .getPointContainer()
+    .getPointArray()
+    .map(({ r, g, b }) => [r, g, b]),
+);
+
+reportRatio('palette of 6 from 6 megapixels', ours, quantizeMs, 'quantize over all pixels', 10);
+reportRatio('palette of 6 from 6 megapixels', ours, imageQMs, 'image-q (wuquant) over all pixels', 1);
+const judge = (name: string, theirs: number) =>
+  console.log(
+    `mean ΔE OK from pixel to nearest palette colour: ${oursError.toFixed(4)}, ${name} ${theirs.toFixed(4)}: ${oursError < theirs ? 'holds' : 'DOES NOT HOLD'}`,
+  );
+judge('quantize', quantizeError);
+judge('image-q', imageQError);

@@ -1,0 +1,134 @@
+import fc from 'fast-check';
+import { describe, expect, it, test } from 'vitest';
+import { rgb8ToOklch } from '../color/gamut.ts';
+import { histogramOf } from './histogram.ts';
+import { type Leaning, meanError, paletteOf, paletteOfHistogram } from './palette.ts';
+import { averageAround, maskNear } from './sample.ts';
+
+/** A picture of patches with fine noise, as a photograph has; the same each time. */
+function patches(
+  width: number,
+  height: number,
+  parts: readonly (readonly [share: number, r: number, g: number, b: number])[],
+) {
+  const pixels = new Uint8ClampedArray(width * height * 4);
+  let state = 1;
+  const noise = () => {
+    state = (Math.imul(state, 1103515245) + 12345) >>> 0;
+    return ((state >>> 16) % 13) - 6;
+  };
+  let from = 0;
+  let at = 0;
+  for (const [share, r, g, b] of parts) {
+    from += share;
+    for (const end = Math.round(from * width * height); at < end; at++)
+      pixels.set([r + noise(), g + noise(), b + noise(), 255], at * 4);
+  }
+  return pixels;
+}
+
+const HARBOUR = [
+  [0.5, 20, 60, 75],
+  [0.3, 200, 140, 110],
+  [0.197, 90, 110, 112],
+  [0.003, 240, 40, 30],
+] as const;
+const near = (c: { r: number; g: number; b: number }, [, r, g, b]: readonly number[]) =>
+  Math.hypot(c.r - r!, c.g - g!, c.b - b!) < 14;
+
+describe('palettes', () => {
+  const pixels = patches(400, 300, HARBOUR);
+
+  it('find every patch with its share, a small bright accent too, and a place that shows it', () => {
+    const palette = paletteOf(pixels, 4);
+    expect(palette).toHaveLength(4);
+    HARBOUR.forEach((patch) => {
+      const found = palette.find((c) => near(c, patch));
+      expect(found, String(patch)).toBeDefined();
+      expect(Math.abs(found!.share - patch[0])).toBeLessThan(0.01);
+      const [r, g, b] = pixels.subarray(found!.place * 4);
+      expect(near({ r: r!, g: g!, b: b! }, [0, found!.r, found!.g, found!.b])).toBe(true);
+    });
+    expect(palette.reduce((sum, c) => sum + c.share, 0)).toBeCloseTo(1, 9);
+  });
+
+  it('keep the accent at any size that has room for it', () => {
+    for (let size = 4; size <= 16; size++)
+      expect(paletteOf(pixels, size).some((c) => near(c, HARBOUR[3]))).toBe(true);
+  });
+
+  it('lean as asked', () => {
+    const h = histogramOf(
+      patches(400, 300, [
+        [0.3, 30, 30, 32],
+        [0.3, 235, 235, 230],
+        [0.2, 120, 125, 128],
+        [0.1, 220, 60, 30],
+        [0.1, 30, 150, 90],
+      ]),
+    );
+    const mean = (leaning: Leaning, channel: 0 | 1) => {
+      const all = paletteOfHistogram(h, 3, leaning);
+      return all.reduce((sum, c) => sum + rgb8ToOklch(c.r, c.g, c.b)[channel], 0) / all.length;
+    };
+    expect(mean('vivid', 1)).toBeGreaterThan(mean('gentle', 1));
+    expect(mean('low light', 0)).toBeLessThan(mean('high light', 0));
+    for (const leaning of ['area', 'most different'] as const)
+      expect(paletteOfHistogram(h, 3, leaning)).toHaveLength(3);
+  });
+
+  it('are the same each time, of any pixels, with shares that come to 1', () => {
+    const bytes = fc.array(fc.integer({ min: 0, max: 255 }), { minLength: 0, maxLength: 400 });
+    fc.assert(
+      fc.property(bytes, fc.integer({ min: 2, max: 16 }), (list, size) => {
+        const picture = Uint8ClampedArray.from(list);
+        const palette = paletteOf(picture, size);
+        expect(paletteOf(picture, size)).toEqual(palette);
+        expect(palette.length).toBeLessThanOrEqual(size);
+        if (palette.length) expect(palette.reduce((sum, c) => sum + c.share, 0)).toBeCloseTo(1, 9);
+        for (const c of palette)
+          for (const v of [c.r, c.g, c.b]) expect(Number.isInteger(v) && v >= 0 && v <= 255).toBe(true);
+      }),
+      { numRuns: 300 },
+    );
+    expect(paletteOf(new Uint8ClampedArray([9, 9, 9, 0]), 4)).toEqual([]);
+  });
+
+  it('stand for the picture better the larger they are', () => {
+    const errors = [2, 4, 8].map((size) =>
+      meanError(
+        pixels,
+        paletteOf(pixels, size).map(({ r, g, b }) => [r, g, b]),
+      ),
+    );
+    expect(errors[1]!).toBeLessThan(errors[0]!);
+    expect(errors[2]!).toBeLessThanOrEqual(errors[1]! + 1e-6);
+  });
+});
+
+describe('samples', () => {
+  const picture = {
+    width: 2,
+    height: 2,
+    pixels: new Uint8ClampedArray([0, 0, 0, 255, 255, 255, 255, 255, 255, 255, 255, 255, 255, 0, 0, 0]),
+  };
+
+  test.each([
+    [1, 0, 0, [0, 0, 0, 1]],
+    [3, 0, 0, [213, 213, 213, 0.75]],
+    [101, 9, 9, [213, 213, 213, 0.75]],
+    [1, 1, 1, [0, 0, 0, 0]],
+  ])(
+    'the average of %d px around %d, %d is in linear light and weighted by alpha',
+    (side, x, y, expected) => {
+      const { r, g, b, alpha } = averageAround(picture, x, y, side);
+      expect([r, g, b].map(Math.round).concat(alpha)).toEqual(expected);
+    },
+  );
+
+  it('masks what is near a colour', () => {
+    const { bits, share } = maskNear(picture, { r: 250, g: 250, b: 250, alpha: 1 }, 0.05);
+    expect([...bits]).toEqual([0, 1, 1, 0]);
+    expect(share).toBe(0.5);
+  });
+});
