@@ -1,0 +1,185 @@
+import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
+import { applyCommand } from '@mint-lamp/core/system/commands/apply';
+import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { LoggedCommand } from './api.ts';
+import { edit } from './editing.ts';
+import { opened } from './project-slice.ts';
+import { keepSaved } from './saving.ts';
+import { type AppStore, createStore } from './store.ts';
+import { readUnsent } from './unsent.ts';
+
+/** As much of a browser as saving needs: storage, events, and a server that can be away. */
+class MemoryStorage {
+  [key: string]: unknown;
+  getItem(key: string) {
+    return (this[key] as string | undefined) ?? null;
+  }
+  setItem(key: string, value: string) {
+    this[key] = value;
+  }
+  removeItem(key: string) {
+    delete this[key];
+  }
+}
+
+class FakeServer {
+  document: ProjectDocument = SKERRY_LINE;
+  log: LoggedCommand[] = [];
+  away = false;
+  loseAnswers = 0;
+  refuseNext: string | null = null;
+  requests = 0;
+
+  answer = async (address: string, init?: RequestInit): Promise<Response> => {
+    this.requests++;
+    if (this.away) throw new TypeError('Failed to fetch');
+    if (!address.endsWith('/commands')) {
+      const after = Number(new URL(address, 'http://x').searchParams.get('after'));
+      return Response.json({ entries: this.log.filter((entry) => entry.revision > after) });
+    }
+    const { revision, commands } = JSON.parse(String(init?.body));
+    const outcomes = [];
+    for (const { id, command } of commands) {
+      const known = this.log.find((entry) => entry.id === id);
+      if (known) {
+        outcomes.push({ id, status: 'known', revision: known.revision });
+        continue;
+      }
+      if (this.refuseNext) {
+        outcomes.push({ id, status: 'refused', reason: this.refuseNext });
+        this.refuseNext = null;
+        continue;
+      }
+      const result = applyCommand(this.document, command);
+      if (!result.ok) throw new Error(result.reason);
+      this.document = result.document;
+      this.log.push({ id, command, revision: this.log.length + 1 });
+      outcomes.push({ id, status: 'applied', revision: this.log.length });
+    }
+    // The work is done, but the answer does not arrive.
+    if (this.loseAnswers-- > 0) throw new TypeError('Failed to fetch');
+    const entries = this.log.filter((entry) => entry.revision > revision);
+    return Response.json({ revision: this.log.length, outcomes, entries });
+  };
+}
+
+let server: FakeServer;
+let store: AppStore;
+let stop: () => void;
+let events: { onmessage?: (event: { data: string }) => void };
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  server = new FakeServer();
+  events = {};
+  vi.stubGlobal('localStorage', new MemoryStorage());
+  vi.stubGlobal('fetch', server.answer);
+  vi.stubGlobal('addEventListener', () => {});
+  vi.stubGlobal('removeEventListener', () => {});
+  const source = class {
+    static readonly CLOSED = 2;
+    readyState = 1;
+    constructor() {
+      events = this as typeof events;
+    }
+    close() {}
+  };
+  vi.stubGlobal('EventSource', source);
+  store = createStore();
+  store.dispatch(opened({ id: 'p', revision: 0, document: SKERRY_LINE, unsent: [], undo: [], redo: [] }));
+  stop = keepSaved(store, 'p');
+});
+afterEach(() => {
+  stop();
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+const setBase = (color: string) => store.dispatch(edit({ type: 'setBase', family: 'buoy', color }));
+const state = () => store.getState().project!;
+const settle = (ms = 20_000) => vi.advanceTimersByTimeAsync(ms);
+
+describe('saving', () => {
+  it('sends edits in order and forgets them when they are confirmed', async () => {
+    setBase('#111111');
+    setBase('#222222');
+    expect(readUnsent('p')).toHaveLength(2);
+    await settle();
+    expect(server.log.map((entry) => (entry.command as { color: string }).color)).toEqual([
+      '#111111',
+      '#222222',
+    ]);
+    expect(state()).toMatchObject({ saving: 'saved', unsent: [], revision: 2 });
+    expect(readUnsent('p')).toEqual([]);
+  });
+
+  it('keeps edits while the server is away, says so, and sends them once when it is back', async () => {
+    server.away = true;
+    setBase('#111111');
+    await settle(1000);
+    expect(state().saving).toBe('away');
+    setBase('#222222');
+    await settle();
+    expect(readUnsent('p')).toHaveLength(2);
+    server.away = false;
+    await settle();
+    expect(server.log).toHaveLength(2);
+    expect(state().saving).toBe('saved');
+  });
+
+  it('sends again when the answer is lost, and the server applies it once', async () => {
+    server.loseAnswers = 2;
+    setBase('#111111');
+    await settle();
+    expect(server.log).toHaveLength(1);
+    expect(state()).toMatchObject({ saving: 'saved', unsent: [] });
+  });
+
+  it('drops a refused edit and goes on with the others', async () => {
+    server.refuseNext = 'It no longer fits.';
+    setBase('#111111');
+    await settle();
+    store.dispatch(edit({ type: 'setBase', family: 'kelp', color: '#333333' }));
+    await settle();
+    expect(
+      state()
+        .document.families.map((family) => family.base)
+        .slice(1, 3),
+    ).toEqual(['#e2552b', '#333333']);
+    expect(readUnsent('p')).toEqual([]);
+  });
+
+  it('waits longer and longer between tries, and not at all when there is nothing to send', async () => {
+    await settle(60_000);
+    expect(server.requests).toBe(0);
+    server.away = true;
+    setBase('#111111');
+    await settle(60_000);
+    expect(server.requests).toBeGreaterThan(10);
+    expect(server.requests).toBeLessThan(25);
+  });
+
+  it('takes in what others did when the server tells of it', async () => {
+    server.log.push({
+      id: 'theirs',
+      revision: 1,
+      command: { type: 'setBase', family: 'kelp', color: '#999999' },
+    });
+    events.onmessage?.({ data: '{"revision":1}' });
+    await settle();
+    expect(state().document.families[2]?.base).toBe('#999999');
+    expect(state().revision).toBe(1);
+  });
+
+  it('does nothing more once it is stopped', async () => {
+    server.away = true;
+    setBase('#111111');
+    await settle(1000);
+    stop();
+    const { requests } = server;
+    await settle(60_000);
+    expect(server.requests).toBe(requests);
+    expect(readUnsent('p')).toHaveLength(1);
+  });
+});
