@@ -10,6 +10,8 @@ export const web = fp(async (app: FastifyInstance, { root }: { root: string }) =
   if (built)
     await app.register(fastifyStatic, {
       root,
+      // Said below, by what kind of file it is.
+      cacheControl: false,
       setHeaders: (reply, path) => {
         const named = path.includes('/assets/');
         reply.setHeader('cache-control', named ? 'public, max-age=31536000, immutable' : 'no-cache');
