@@ -3,7 +3,15 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', root: 'packages/core', include: ['src/**/*.test.ts'], testTimeout: 120_000 } },
+      {
+        test: {
+          name: 'core',
+          root: 'packages/core',
+          include: ['src/**/*.test.ts'],
+          setupFiles: ['test/seed.ts'],
+          testTimeout: 240_000,
+        },
+      },
       { test: { name: 'web', root: 'apps/web', include: ['src/**/*.test.ts'] } },
       {
         test: {

@@ -30,7 +30,13 @@ export function worstOverGradient(
   };
   const first = stops[0];
   if (!first) throw new RangeError('A gradient needs at least one stop.');
-  let worst = ratioAt(first.position);
+  // Before the first stop its own colour reaches on, even where a second one shares its place.
+  const start = composite(first.color, beneath);
+  let worst: WorstContrast = {
+    ratio: contrastRatio(composite(text, start), start),
+    at: first.position,
+    ground: start,
+  };
   const consider = (candidate: WorstContrast) => {
     if (candidate.ratio < worst.ratio) worst = candidate;
   };

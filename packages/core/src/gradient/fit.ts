@@ -89,7 +89,9 @@ export function fitGradient(
   return samples.length < 3 ? samples : fewest(samples, space, tolerance, perceived);
 }
 
-const FIRST_CUTS = 24;
+const FIRST_CUTS = 48;
+/** Places between two samples where the way is looked at: a kink hides from the middle alone. */
+const LOOKS = [0.25, 0.5, 0.75];
 const MOST_HALVINGS = 9;
 
 /** Samples of a stretch, closer together where the colour does not go straight. */
@@ -101,8 +103,10 @@ function samplesOf(
 ): FittedStop[] {
   const out: FittedStop[] = [from];
   const halve = (a: FittedStop, b: FittedStop, depth: number) => {
-    const middle = { place: (a.place + b.place) / 2, color: at((a.place + b.place) / 2) };
-    if (depth > 0 && painted(mix(a.color, b.color, 0.5, 'srgb'), middle.color) > fine) {
+    const between = (t: number) => a.place + (b.place - a.place) * t;
+    const middle = { place: between(0.5), color: at(between(0.5)) };
+    const bent = LOOKS.some((t) => painted(mix(a.color, b.color, t, 'srgb'), at(between(t))) > fine);
+    if (depth > 0 && bent) {
       halve(a, middle, depth - 1);
       halve(middle, b, depth - 1);
     } else out.push(b);
