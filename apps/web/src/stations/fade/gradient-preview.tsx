@@ -1,5 +1,3 @@
-import { fromRgb8 } from '@mint-lamp/core/color/parse';
-import { canonical } from '@mint-lamp/core/color/write';
 import { gradientCss } from '@mint-lamp/core/exchange/css';
 import {
   alongLine,
@@ -20,10 +18,10 @@ import {
 } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
-import { newId, useEditing } from '../../store/editing.ts';
+import { useEditing } from '../../store/editing.ts';
 import { selectProject } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
-import { colorAt } from './sampled.ts';
+import { useAddStop } from './use-add-stop.ts';
 
 const clamp = (v: number) => Math.min(100, Math.max(0, v));
 const round = (v: number) => Math.round(v * 10) / 10;
@@ -42,9 +40,7 @@ export function GradientPreview({ resolved, openStop }: GradientPreviewProps) {
   const { gradient, colors } = resolved;
   const box = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
-  const id = useAppSelector((state) => selectProject(state).id);
-  const navigate = useNavigate();
-  const { edit } = useEditing();
+  const addStop = useAddStop(resolved);
   useLayoutEffect(() => {
     const observer = new ResizeObserver(([entry]) => {
       if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
@@ -61,12 +57,7 @@ export function GradientPreview({ resolved, openStop }: GradientPreviewProps) {
     const position = round(
       clamp(alongLine(line, { x: event.clientX - rect.left, y: event.clientY - rect.top })),
     );
-    const now = colorAt(resolved, position);
-    if (!now) return;
-    const color = canonical(fromRgb8(Math.round(now.r), Math.round(now.g), Math.round(now.b), now.alpha));
-    const stop = { id: newId(), position, link: { to: 'color', color } as const };
-    if (edit({ type: 'addStop', gradient: gradient.id, stop }))
-      navigate(addressOf(id, 'fade', gradient.id, stop.id), { replace: true });
+    addStop(position);
   };
   return (
     <div className="checker rounded-md border border-hair">

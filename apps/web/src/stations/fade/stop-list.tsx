@@ -1,40 +1,31 @@
-import { fromRgb8 } from '@mint-lamp/core/color/parse';
-import { canonical } from '@mint-lamp/core/color/write';
 import type { ResolvedGradient } from '@mint-lamp/core/system/resolve';
 import clsx from 'clsx';
 import { Plus, Trash2 } from 'lucide-react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useColorDrop } from '../../frame/color-dragging.tsx';
 import { linkName } from '../../links/link-name.ts';
 import { LinkPicker } from '../../links/link-picker.tsx';
-import { newId, useEditing } from '../../store/editing.ts';
+import { useEditing } from '../../store/editing.ts';
 import { selectProject, useProjectDocument } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { ColorChip } from '../../ui/color-chip.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
-import { colorAt } from './sampled.ts';
+import { useAddStop } from './use-add-stop.ts';
 
 /** The stops in a list: place, link, and a button that removes; everything that the handles do, by keyboard. */
 export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; openStop: string | null }) {
   const { gradient } = resolved;
-  const { edit } = useEditing();
-  const id = useAppSelector((state) => selectProject(state).id);
-  const navigate = useNavigate();
+  const addStop = useAddStop(resolved);
   const addInWidestGap = () => {
     const { stops } = gradient;
     let at = 0;
     for (let i = 1; i < stops.length - 1; i++)
       if (stops[i + 1]!.position - stops[i]!.position > stops[at + 1]!.position - stops[at]!.position) at = i;
     const position = Math.round(((stops[at]!.position + stops[at + 1]!.position) / 2) * 10) / 10;
-    const now = colorAt(resolved, position);
-    if (!now) return;
-    const color = canonical(fromRgb8(Math.round(now.r), Math.round(now.g), Math.round(now.b), now.alpha));
-    const stop = { id: newId(), position, link: { to: 'color', color } as const };
-    if (edit({ type: 'addStop', gradient: gradient.id, stop }))
-      navigate(addressOf(id, 'fade', gradient.id, stop.id), { replace: true });
+    addStop(position);
   };
   return (
     <section aria-label="Stops">
