@@ -252,9 +252,14 @@ test('the tray is sorted by keyboard, emptied after a question, and comes back',
   const first = tray.getByRole('listitem').first();
   await expect(first).toContainText('Letterhead');
   await tray.getByRole('button', { name: 'Letterhead' }).focus();
+  // Each step is said aloud once it has happened; the next key waits for that.
+  const said = page.locator('[aria-live]');
   await page.keyboard.press('Space');
+  await expect(said.filter({ hasText: 'Letterhead is over Letterhead.' })).toHaveCount(1);
   await page.keyboard.press('ArrowRight');
+  await expect(said.filter({ hasText: 'Letterhead is over Funnel paint.' })).toHaveCount(1);
   await page.keyboard.press('Space');
+  await expect(said.filter({ hasText: 'Letterhead is put down at Funnel paint.' })).toHaveCount(1);
   await expect(first).toContainText('Funnel paint');
   await tray.getByRole('button', { name: 'Mooring rope' }).press('Delete');
   await expect(tray.getByRole('listitem')).toHaveCount(3);

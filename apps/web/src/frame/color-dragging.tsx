@@ -1,4 +1,5 @@
 import {
+  type Announcements,
   DndContext,
   type DragEndEvent,
   DragOverlay,
@@ -26,6 +27,10 @@ export function useColorDrop(id: string, take: DropPlace['take'], disabled = fal
   return useDroppable({ id, data: { take } satisfies DropPlace, disabled });
 }
 
+const screenReaderInstructions = {
+  draggable: 'Space picks the colour up, the arrow keys move it, Space puts it down, Escape leaves it.',
+};
+
 /** Lets colours be dragged from the tray onto anything in the frame that takes one. */
 export function ColorDragging({ children }: { children: ReactNode }) {
   const tray = useAppSelector((state) => selectDocument(state).tray);
@@ -35,6 +40,17 @@ export function ColorDragging({ children }: { children: ReactNode }) {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const swatch = tray.find((item) => item.id === dragged);
+  const nameOf = (id: unknown) => tray.find((item) => item.id === id)?.name ?? 'a place that takes a colour';
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `${nameOf(active.id)} is picked up.`,
+    onDragOver: ({ active, over }) =>
+      over ? `${nameOf(active.id)} is over ${nameOf(over.id)}.` : `${nameOf(active.id)} is over nothing.`,
+    onDragEnd: ({ active, over }) =>
+      over
+        ? `${nameOf(active.id)} is put down at ${nameOf(over.id)}.`
+        : `${nameOf(active.id)} stays where it was.`,
+    onDragCancel: ({ active }) => `${nameOf(active.id)} stays where it was.`,
+  };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     setDragged(null);
     const item = tray.find((other) => other.id === active.id);
@@ -44,6 +60,7 @@ export function ColorDragging({ children }: { children: ReactNode }) {
   return (
     <DndContext
       sensors={sensors}
+      accessibility={{ announcements, screenReaderInstructions }}
       collisionDetection={(args) => {
         const under = pointerWithin(args);
         return under.length ? under : rectIntersection(args);
