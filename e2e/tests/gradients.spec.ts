@@ -1,32 +1,54 @@
+import { convert, numbers } from '@mint-lamp/core/color/convert';
+import { color } from '@mint-lamp/core/color/spaces';
+import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import { paintIn } from '@mint-lamp/core/gradient/geometry';
-import { placeStops } from '@mint-lamp/core/gradient/model';
+import { type CssGradient, colorAtPlace, placeStops } from '@mint-lamp/core/gradient/model';
 import { anyGradient } from '@mint-lamp/core/gradient/random-gradient.fixture';
 import { writeGradient } from '@mint-lamp/core/gradient/write-css';
 import fc from 'fast-check';
 import { PNG } from 'pngjs';
+import { hintsAsStops } from '../support/hints-as-stops.ts';
 import { expect, test } from '../support/test.ts';
 
-const [WIDTH, HEIGHT, PER_PAGE] = [120, 60, 40];
+const [WIDTH, HEIGHT, PER_PAGE, COUNT] = [120, 60, 40, 300];
+
+/** Where Chromium paints otherwise than CSS Color 4 and CSS Images 4 say; see docs/decisions.md. */
+function paintedOtherwise(gradient: CssGradient): boolean {
+  const { space, hueWay, stops } = gradient;
+  if (!/lch|hsl|hwb/.test(space)) return false;
+  // Any way but the shorter one: a whole turn before the first stop, and one in every piece of a hint's curve.
+  const hinted = stops.some((item) => item.kind === 'hint');
+  if (hueWay !== 'shorter' && (hinted || placeStops(gradient).first > 0)) return true;
+  // Nearly grey colours keep or lose their hue at other limits.
+  const chroma = (c: Rgba) => numbers(convert(color('srgb', [c.r / 255, c.g / 255, c.b / 255]), 'oklch'))[1];
+  return space.endsWith('lch') && stops.some((item) => item.kind === 'stop' && chroma(item.color) < 0.021);
+}
+
+/** Whether a repeating gradient repeats within so few pixels that any neighbour pixel may hold any colour. */
+function tooFine(gradient: CssGradient): boolean {
+  const { first, last } = placeStops(gradient);
+  // A radial one that touches the side it is to end at has no extent: the average of a hint's pieces is not ours.
+  const touches =
+    gradient.kind === 'radial' &&
+    gradient.center.some(({ value }) => value === 0 || value === 100) &&
+    gradient.stops.some((item) => item.kind === 'hint');
+  return gradient.repeating && (touches || (last > first && last - first < 10));
+}
 
 test('gradients of every kind are painted by Chromium as the core computes them', async ({ page }) => {
-  test.setTimeout(120_000);
-  // The rectangular spaces. Left out, since nothing or next to nothing is there to compare: hints, which Chromium
-  // turns into stops of its own making; places out of order, whose hard edges fall together; repeating gradients
-  // with hardly a stretch to repeat; radial ones that touch the side they are to end at.
-  const alike = anyGradient.filter((gradient) => {
-    const { space, stops, repeating } = gradient;
-    if (/lch|hsl|hwb/.test(space) || stops.some((item) => item.kind === 'hint')) return false;
-    const given = stops.flatMap((item) =>
-      item.kind === 'stop' ? item.places.map(({ value }) => value) : [],
-    );
-    const ordered = given.every((value, i) => value <= 100 && (i === 0 || value > given[i - 1]! + 2));
-    if (!ordered) return false;
-    if (gradient.kind === 'radial' && gradient.center.some(({ value }) => value < 5 || value > 95))
-      return false;
-    const { first, last } = placeStops(gradient);
-    return !repeating || last - first > 10;
-  });
-  const gradients = fc.sample(alike, { numRuns: 200, seed: 20_261_125 });
+  test.setTimeout(180_000);
+  const alike = anyGradient.filter((gradient) => !paintedOtherwise(gradient) && !tooFine(gradient));
+  const gradients = fc.sample(alike, { numRuns: COUNT, seed: 20_261_125 });
+  for (const [key, kinds] of [
+    ['kind', 3],
+    ['space', 8],
+    ['hueWay', 4],
+    ['repeating', 2],
+  ] as const)
+    expect(new Set(gradients.map((gradient) => gradient[key])).size, key).toBe(kinds);
+  expect(gradients.filter(({ stops }) => stops.some(({ kind }) => kind === 'hint')).length).toBeGreaterThan(
+    50,
+  );
   const faults: string[] = [];
   for (let from = 0; from < gradients.length; from += PER_PAGE) {
     const part = gradients.slice(from, from + PER_PAGE);
@@ -40,14 +62,17 @@ test('gradients of every kind are painted by Chromium as the core computes them'
     );
     part.forEach((gradient, row) => {
       const painter = paintIn(gradient, { width: WIDTH, height: HEIGHT });
+      const hinted = gradient.stops.some((item) => item.kind === 'hint');
+      const pieces = hintsAsStops(painter.placed);
       const translucent = gradient.stops.some((item) => item.kind === 'stop' && item.color.alpha < 1);
       const allowed = translucent ? 2 : 1;
       let worst = 0;
       for (let y = 3; y < HEIGHT; y += 9)
         for (let x = 2; x < WIDTH; x += 7) {
           const seen = (px: number, py: number) => {
-            const c = painter.colorAt({ x: px, y: py });
-            return [c.r, c.g, c.b].map((v) => v * c.alpha + 255 * (1 - c.alpha));
+            const point = { x: px, y: py };
+            const c = hinted ? colorAtPlace(pieces, painter.placeAt(point)) : painter.colorAt(point);
+            return [c.r, c.g, c.b].map((v) => Math.round(v * c.alpha + 255 * (1 - c.alpha)));
           };
           // Within a pixel of a hard edge either side is right.
           const around = [-0.6, 0, 0.6].flatMap((dx) =>
@@ -60,7 +85,7 @@ test('gradients of every kind are painted by Chromium as the core computes them'
             worst = Math.max(worst, Math.min(...values) - painted, painted - Math.max(...values));
           }
         }
-      if (worst > allowed + 0.01) faults.push(`${worst.toFixed(2)}: ${writeGradient(gradient)}`);
+      if (worst > allowed) faults.push(`${worst}: ${writeGradient(gradient)}`);
     });
   }
   console.log(`${gradients.length - faults.length} of ${gradients.length} gradients agree`);

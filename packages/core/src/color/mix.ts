@@ -7,20 +7,20 @@ export type HueWay = 'shorter' | 'longer' | 'increasing' | 'decreasing';
 /** Where the hue stands among the channels of the polar spaces. */
 export const HUE_INDEX: Partial<Record<SpaceId, 0 | 2>> = { oklch: 2, lch: 2, hsl: 0, hwb: 0 };
 
-/** Adjusts the second of two hues (degrees) so that plain interpolation goes the given way. */
+/**
+ * Adjusts the second of two hues (degrees) so that plain interpolation goes the given way (CSS Color 4 §12.4).
+ * Hues just half a turn apart keep their order; equal hues go once round the longer way.
+ */
 export function fixHues(from: number, to: number, way: HueWay): [number, number] {
-  const turn = (((to - from) % 360) + 360) % 360;
-  switch (way) {
-    case 'shorter':
-      return [from, from + (turn > 180 ? turn - 360 : turn)];
-    case 'longer':
-      // Equal hues stay where they are the shorter way, and go once round the longer way.
-      return [from, from + (turn === 0 ? 360 : turn < 180 ? turn - 360 : turn)];
-    case 'increasing':
-      return [from, from + turn];
-    case 'decreasing':
-      return [from, from + (turn === 0 ? 0 : turn - 360)];
-  }
+  const inTurn = (hue: number) => ((hue % 360) + 360) % 360;
+  const turn = inTurn(to) - inTurn(from);
+  const fixed = {
+    shorter: turn > 180 ? turn - 360 : turn < -180 ? turn + 360 : turn,
+    longer: turn > 0 && turn < 180 ? turn - 360 : turn > -180 && turn <= 0 ? turn + 360 : turn,
+    increasing: turn < 0 ? turn + 360 : turn,
+    decreasing: turn > 0 ? turn - 360 : turn,
+  };
+  return [from, from + fixed[way]];
 }
 
 /** A colour in a space with the channels that have no power missing, as mixing needs it (CSS Color 4 §12.2). */

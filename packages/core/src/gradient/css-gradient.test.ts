@@ -128,12 +128,16 @@ describe('places', () => {
     ['linear-gradient(red 0% 50%, blue 50% 100%)', 50, [0, 0, 255, 1]],
     ['repeating-linear-gradient(black 0%, white 20%)', 30, [128, 128, 128, 1]],
     ['repeating-linear-gradient(black 10%, white 30%)', 0, [128, 128, 128, 1]],
-    ['repeating-linear-gradient(red 10%, blue 10%)', 77, [128, 0, 128, 1]],
+    ['repeating-linear-gradient(red 10%, blue 10%)', 77, [0, 0, 255, 1]],
     ['linear-gradient(red, transparent)', 50, [255, 0, 0, 0.5]],
     ['linear-gradient(in hsl longer hue, red, lime)', 50, [0, 0, 255, 1]],
     ['linear-gradient(in hsl increasing hue, lime, red)', 50, [0, 0, 255, 1]],
     ['linear-gradient(in hsl decreasing hue, lime, red)', 50, [255, 255, 0, 1]],
     ['linear-gradient(in oklch, white, blue)', 100, [0, 0, 255, 1]],
+    ['linear-gradient(in hsl, cyan, red)', 50, [128, 255, 0, 1]],
+    ['linear-gradient(in hsl, red, cyan)', 50, [128, 255, 0, 1]],
+    ['linear-gradient(in hsl longer hue, cyan, red)', 50, [128, 255, 0, 1]],
+    ['linear-gradient(in hsl longer hue, red, red)', 50, [0, 255, 255, 1]],
   ])('%s at %d %%', (text, place, expected) => {
     expect(at(text, place)).toEqual(expected);
   });
@@ -167,6 +171,11 @@ describe('in a box', () => {
   ])('%s at %d, %d lies at %d %%', (text, x, y, place) => {
     expect(paintIn(read(text), { width: 300, height: 100 }).placeAt({ x, y })).toBeCloseTo(place, 6);
   });
+});
+
+test('a repeating shape without extent is its average colour, each stretch by its length', () => {
+  const gradient = read('repeating-radial-gradient(circle closest-side at 0% 50%, red 0% 50%, black)');
+  expect(rounded(paintIn(gradient, { width: 20, height: 20 }).colorAt({ x: 7, y: 7 }))).toEqual([191, 0, 0, 1]);
 });
 
 describe('turning round and spacing', () => {

@@ -1,6 +1,7 @@
 import type { Rgba } from '../contrast/ratio.ts';
 import { alongLine, type Box, gradientLine, type Point } from './line.ts';
 import {
+  averageColor,
   type ColorStop,
   type CssGradient,
   colorAtPlace,
@@ -11,6 +12,9 @@ import {
   placeStops,
   type RadialGradient,
 } from './model.ts';
+
+/** The extent (px) of an ending shape that has none. */
+const NO_EXTENT = 1e-6;
 
 const pxOf = (place: Place, size: number) => (place.unit === 'px' ? place.value : (place.value / 100) * size);
 
@@ -64,7 +68,9 @@ export interface GradientPainter {
 export function paintIn(gradient: CssGradient, box: Box): GradientPainter {
   const { placeAt, length } = layout(gradient, box);
   const placed = placeStops(gradient, length);
-  return { placed, placeAt, colorAt: (point) => colorAtPlace(placed, placeAt(point)) };
+  // Endless repeats too fine to be seen are painted as their average (CSS Images 4 §3.5).
+  const flat = gradient.repeating && length <= NO_EXTENT && averageColor(placed);
+  return { placed, placeAt, colorAt: (point) => flat || colorAtPlace(placed, placeAt(point)) };
 }
 
 function layout(gradient: CssGradient, box: Box): { placeAt: (point: Point) => number; length: number } {
@@ -83,8 +89,11 @@ function layout(gradient: CssGradient, box: Box): { placeAt: (point: Point) => n
     };
   const [rx, ry] = radii(gradient, box, center);
   // A shape without extent is treated as one of the smallest, as the specification asks.
-  const [ax, ay] = [Math.max(rx, 1e-6), Math.max(ry, 1e-6)];
-  return { length: ax, placeAt: ({ x, y }) => Math.hypot((x - center.x) / ax, (y - center.y) / ay) * 100 };
+  const [ax, ay] = [Math.max(rx, NO_EXTENT), Math.max(ry, NO_EXTENT)];
+  return {
+    length: Math.min(ax, ay) > NO_EXTENT ? ax : NO_EXTENT,
+    placeAt: ({ x, y }) => Math.hypot((x - center.x) / ax, (y - center.y) / ay) * 100,
+  };
 }
 
 const turned = (place: Place): Place => ({ value: 100 - place.value, unit: '%' });

@@ -154,14 +154,15 @@ export function placeStops(gradient: CssGradient, length = 100): PlacedGradient 
 
 /**
  * The colour at a place, in percent of the line; any number. A repeating gradient repeats the stretch from its
- * first to its last stop; one whose stops all share a place is the average colour (CSS Images 4 §3.5).
+ * first to its last stop; one whose stops all share a place is flat, in the colour of the last, as browsers
+ * paint it (CSS Images 4 §3.5 asks for an average).
  */
 export function colorAtPlace(placed: PlacedGradient, at: number): Rgba {
   const { first, last, stretches, colors, space, hueWay } = placed;
   let place = at;
   if (placed.repeating) {
     const span = last - first;
-    if (span <= 0) return averageOf(colors.map((c) => c.color));
+    if (span <= 0) return colors[colors.length - 1]!.color;
     place = first + ((((at - first) % span) + span) % span);
   }
   if (place < first) return colors[0]!.color;
@@ -182,11 +183,14 @@ export function colorAtPlace(placed: PlacedGradient, at: number): Rgba {
   return mix(stretch.a, stretch.b, t, space, hueWay);
 }
 
-function averageOf(colors: readonly Rgba[]): Rgba {
-  const alpha = colors.reduce((sum, c) => sum + c.alpha, 0) / colors.length;
-  const part = (key: 'r' | 'g' | 'b') =>
-    alpha === 0 ? 0 : colors.reduce((sum, c) => sum + c[key] * c.alpha, 0) / colors.length / alpha;
-  return { r: part('r'), g: part('g'), b: part('b'), alpha };
+/** The average colour from the first to the last stop, each stretch by its length; the last where there is none. */
+export function averageColor({ first, last, stretches, colors }: PlacedGradient): Rgba {
+  const sum = { r: 0, g: 0, b: 0, alpha: 0 };
+  if (last <= first) return colors[colors.length - 1]!.color;
+  for (const { from, to, a, b } of stretches)
+    for (const key of ['r', 'g', 'b', 'alpha'] as const)
+      sum[key] += (((a[key] + b[key]) / 2) * (to - from)) / (last - first);
+  return sum;
 }
 
 /** n colours (2 and up) evenly along a gradient, ends included. */

@@ -7,7 +7,11 @@ const alpha = fc.oneof(
   { weight: 3, arbitrary: fc.constant(1) },
   { weight: 1, arbitrary: fc.constantFrom(0, 0.25, 0.5) },
 );
-const color = fc.record({ r: channel, g: channel, b: channel, alpha });
+const grey = fc.constantFrom(0, 128, 255);
+const color = fc.oneof(
+  { weight: 7, arbitrary: fc.record({ r: channel, g: channel, b: channel, alpha }) },
+  { weight: 1, arbitrary: fc.tuple(grey, alpha).map(([v, a]) => ({ r: v, g: v, b: v, alpha: a })) },
+);
 const percent = fc.integer({ min: 0, max: 200 }).map((v): Place => ({ value: v / 2, unit: '%' }));
 const places = fc.oneof(
   { weight: 3, arbitrary: fc.constant([] as const) },
