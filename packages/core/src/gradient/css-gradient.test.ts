@@ -175,7 +175,9 @@ describe('in a box', () => {
 
 test('a repeating shape without extent is its average colour, each stretch by its length', () => {
   const gradient = read('repeating-radial-gradient(circle closest-side at 0% 50%, red 0% 50%, black)');
-  expect(rounded(paintIn(gradient, { width: 20, height: 20 }).colorAt({ x: 7, y: 7 }))).toEqual([191, 0, 0, 1]);
+  expect(rounded(paintIn(gradient, { width: 20, height: 20 }).colorAt({ x: 7, y: 7 }))).toEqual([
+    191, 0, 0, 1,
+  ]);
 });
 
 describe('turning round and spacing', () => {
