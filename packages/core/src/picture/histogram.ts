@@ -2,72 +2,80 @@ import { linearize, linearToOklab, type Triple } from '../color/kernel.ts';
 
 /** Every pixel of a picture counted into cells of 6 bits a channel. */
 export interface Histogram {
-  /** The pixels that were counted: RGBA, 4 bytes each. */
-  readonly pixels: Uint8ClampedArray | Uint8Array;
   /** Pixels counted: those with an alpha of at least half. */
   readonly total: number;
-  /** Occupied cells, by number; parallel arrays: pixels, and the OKLab of the cell's middle. */
+  /** Occupied cells as parallel arrays: how many pixels, their mean channels (0–255), and that mean in OKLab. */
   readonly count: Float64Array;
+  readonly red: Float64Array;
+  readonly green: Float64Array;
+  readonly blue: Float64Array;
   readonly l: Float64Array;
   readonly a: Float64Array;
   readonly b: Float64Array;
   /** Index of a pixel of the cell: the first met. */
   readonly place: Int32Array;
-  /** From cell key to its number; meaningful for occupied cells only. */
-  readonly numberOf: Int32Array;
 }
 
 const CELLS = 1 << 18;
-export const OPAQUE_ENOUGH = 128;
-/** Linear light at the middle of each of the 64 steps of a channel. */
-const MIDDLE = Float64Array.from({ length: 64 }, (_, i) => linearize((i * 4 + 1.5) / 255));
 
 /** The pixels as 32-bit words, little-endian as on every machine that browsers run on: A B G R from the top. */
-export function wordsOf(pixels: Uint8ClampedArray | Uint8Array): Int32Array {
+function wordsOf(pixels: Uint8ClampedArray | Uint8Array): Int32Array {
   const n = pixels.length >> 2;
   if (pixels.byteOffset % 4 === 0) return new Int32Array(pixels.buffer, pixels.byteOffset, n);
   return new Int32Array(pixels.slice(0, n * 4).buffer, 0, n);
 }
 
-/** The cell of a pixel's word. */
-export const cellOf = (word: number) =>
-  ((word & 0xfc) << 10) | ((word & 0xfc00) >> 4) | ((word & 0xfc0000) >> 18);
-
-/** Counts RGBA pixels (4 bytes each, not premultiplied) into cells. Time is linear, one pass. */
-export function histogramOf(pixels: Uint8ClampedArray | Uint8Array): Histogram {
-  const words = wordsOf(pixels);
-  const counts = new Uint32Array(CELLS);
-  const first = new Int32Array(CELLS);
-  let total = 0;
+/**
+ * The inner loop of a large picture. Of every cell, four numbers in `sums`: its pixels, and how much their red,
+ * green and blue come to above the cell's own six bits. So one pass gives exact means.
+ */
+function count(words: Int32Array, sums: Uint32Array, first: Int32Array): void {
   for (let i = 0, n = words.length; i < n; i++) {
     const word = words[i]!;
-    if (word >>> 24 < OPAQUE_ENOUGH) continue;
-    const key = cellOf(word);
-    if (counts[key]! === 0) first[key] = i;
-    counts[key] = counts[key]! + 1;
-    total++;
+    // The sign bit is the top bit of alpha: not set, the pixel is less than half opaque.
+    if (word >= 0) continue;
+    const at = ((word & 0xfc) << 12) | ((word & 0xfc00) >> 2) | ((word & 0xfc0000) >> 16);
+    const before = sums[at]!;
+    if (before === 0) first[at >> 2] = i;
+    sums[at] = before + 1;
+    sums[at + 1] = sums[at + 1]! + (word & 3);
+    sums[at + 2] = sums[at + 2]! + ((word >> 8) & 3);
+    sums[at + 3] = sums[at + 3]! + ((word >> 16) & 3);
   }
+}
+
+/** Counts RGBA pixels (4 bytes each, not premultiplied; up to 1,000 megapixels) into cells. Time is linear. */
+export function histogramOf(pixels: Uint8ClampedArray | Uint8Array): Histogram {
+  const sums = new Uint32Array(CELLS * 4);
+  const first = new Int32Array(CELLS);
+  count(wordsOf(pixels), sums, first);
   const keys: number[] = [];
-  const numberOf = new Int32Array(CELLS);
-  for (let key = 0; key < CELLS; key++)
-    if (counts[key]! > 0) {
-      numberOf[key] = keys.length;
-      keys.push(key);
-    }
-  const n = keys.length;
-  const [l, a, b, count] = [
-    new Float64Array(n),
-    new Float64Array(n),
-    new Float64Array(n),
-    new Float64Array(n),
-  ];
-  const place = new Int32Array(n);
+  for (let key = 0; key < CELLS; key++) if (sums[key * 4]! > 0) keys.push(key);
+  const column = () => new Float64Array(keys.length);
+  const h = {
+    count: column(),
+    red: column(),
+    green: column(),
+    blue: column(),
+    l: column(),
+    a: column(),
+    b: column(),
+    place: new Int32Array(keys.length),
+  };
+  let total = 0;
   const lab: Triple = [0, 0, 0];
   keys.forEach((key, i) => {
-    linearToOklab(MIDDLE[key >> 12]!, MIDDLE[(key >> 6) & 63]!, MIDDLE[key & 63]!, lab);
-    [l[i], a[i], b[i]] = lab;
-    count[i] = counts[key]!;
-    place[i] = first[key]!;
+    const n = sums[key * 4]!;
+    const mean = (part: number, above: number) => ((part & 63) << 2) + sums[key * 4 + above]! / n;
+    const [red, green, blue] = [mean(key >> 12, 1), mean(key >> 6, 2), mean(key, 3)];
+    linearToOklab(linearize(red / 255), linearize(green / 255), linearize(blue / 255), lab);
+    total += n;
+    h.count[i] = n;
+    h.red[i] = red;
+    h.green[i] = green;
+    h.blue[i] = blue;
+    [h.l[i], h.a[i], h.b[i]] = lab;
+    h.place[i] = first[key]!;
   });
-  return { pixels, total, count, l, a, b, place, numberOf };
+  return { total, ...h };
 }

@@ -1,4 +1,4 @@
-import { delinearize, LINEAR_8BIT, linearToOklab, type Triple } from '../color/kernel.ts';
+import { delinearize, LINEAR_8BIT, linearize, linearToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 
 export interface Picture {
@@ -41,11 +41,11 @@ export interface Mask {
   readonly share: number;
 }
 
-/** All pixels within a ΔE OK of a colour (channels 0–255, integers); pixels under half alpha are never near. */
+/** All pixels within a ΔE OK of a colour (channels 0–255); pixels under half alpha are never near. */
 export function maskNear({ pixels }: Pick<Picture, 'pixels'>, c: Rgba, threshold: number): Mask {
   const n = Math.floor(pixels.length / 4);
   const bits = new Uint8Array(n);
-  const target = linearToOklab(LINEAR_8BIT[c.r]!, LINEAR_8BIT[c.g]!, LINEAR_8BIT[c.b]!, [0, 0, 0]);
+  const target = linearToOklab(linearize(c.r / 255), linearize(c.g / 255), linearize(c.b / 255), [0, 0, 0]);
   // What was decided for a colour holds for all its pixels: 0 unknown, 1 near, 2 far.
   const known = new Uint8Array(1 << 24);
   const lab: Triple = [0, 0, 0];
