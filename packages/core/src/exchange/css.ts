@@ -1,6 +1,7 @@
 import { type Link, type ProjectDocument, slug } from '../system/document.ts';
 import type { Painted } from '../system/painted.ts';
-import type { ResolvedGradient, ResolvedTheme, System } from '../system/resolve.ts';
+import type { ResolvedTheme, System } from '../system/resolve.ts';
+import type { ResolvedGradient } from '../system/resolve-gradients.ts';
 
 /** The custom property names of everything in a document, each unique. */
 export interface CssNames {

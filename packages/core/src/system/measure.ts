@@ -1,8 +1,10 @@
 import { composite, contrastRatio, type Rgba, reaches } from '../contrast/ratio.ts';
 import { nearestPassingShade } from '../contrast/repair.ts';
 import { effectiveTarget, requiredRatio } from '../contrast/targets.ts';
+import { indexById } from './by-id.ts';
 import type { Command } from './commands/command.ts';
-import type { Pair } from './document.ts';
+import type { Pair, ProjectDocument } from './document.ts';
+import type { Painted } from './painted.ts';
 import type { ResolvedRole, ResolvedShade, ResolvedTheme, System } from './resolve.ts';
 
 const WHITE: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
@@ -35,21 +37,85 @@ export function measurePair(theme: ResolvedTheme, pair: Pair, beneath: Rgba): Me
   const foreground = theme.roles.get(pair.foreground)?.color;
   const background = theme.roles.get(pair.background)?.color;
   const required = requiredRatio(effectiveTarget(pair.target, pair.size, pair.weight));
-  const common = { pair, theme: theme.theme.id, required };
-  if (!foreground || !background) return { ...common, text: null, ground: null, ratio: 0, passes: false };
+  const id = theme.theme.id;
+  if (!foreground || !background)
+    return { pair, theme: id, text: null, ground: null, ratio: 0, required, passes: false };
   const ground = composite(background, beneath);
   const text = composite(foreground, ground);
   const ratio = contrastRatio(text, ground);
-  return { ...common, text, ground, ratio, passes: reaches(ratio, required) };
+  return { pair, theme: id, text, ground, ratio, required, passes: reaches(ratio, required) };
 }
 
-/** Every pair in every theme, in document order. */
-export function measureAll(system: System): Measurement[] {
-  const out: Measurement[] = [];
-  for (const theme of system.themes.values()) {
-    const beneath = groundOf(system, theme);
-    for (const pair of system.document.pairs) out.push(measurePair(theme, pair, beneath));
+/** What is remembered of a pair in a theme: the measurement and the very colours that it was made from. */
+interface Remembered {
+  readonly foreground: Painted | null;
+  readonly background: Painted | null;
+  readonly beneath: Rgba;
+  readonly measurement: Measurement;
+}
+
+interface PairMemory {
+  readonly roles: ProjectDocument['roles'];
+  /** For each pair, the places of its two roles in the list of roles; −1 where there is none. */
+  readonly places: Int32Array;
+  readonly byTheme: Map<string, Remembered[]>;
+}
+
+// A list of pairs never changes, only its successor does.
+const memory = new WeakMap<readonly Pair[], PairMemory>();
+
+function memoryOf({ pairs, roles }: ProjectDocument): PairMemory {
+  const known = memory.get(pairs);
+  if (known?.roles === roles) return known;
+  const index = indexById(roles);
+  const places = new Int32Array(pairs.length * 2);
+  pairs.forEach((pair, i) => {
+    places[i * 2] = index.get(pair.foreground) ?? -1;
+    places[i * 2 + 1] = index.get(pair.background) ?? -1;
+  });
+  const fresh = { roles, places, byTheme: known?.byTheme ?? new Map<string, Remembered[]>() };
+  memory.set(pairs, fresh);
+  return fresh;
+}
+
+const sameColor = (a: Rgba, b: Rgba) => a.r === b.r && a.g === b.g && a.b === b.b;
+
+/** Every pair in one theme, in document order. Pairs whose colours are as before keep their measurement. */
+function measureTheme(system: System, theme: ResolvedTheme, { places, byTheme }: PairMemory): Measurement[] {
+  const { pairs } = system.document;
+  const roles = theme.roles.values();
+  const beneath = groundOf(system, theme);
+  const id = theme.theme.id;
+  const before = byTheme.get(id);
+  const now = before ?? new Array<Remembered>(pairs.length);
+  if (!before) byTheme.set(id, now);
+  const out = new Array<Measurement>(pairs.length);
+  for (let i = 0; i < pairs.length; i++) {
+    const foreground = roles[places[i * 2]!]?.color ?? null;
+    const background = roles[places[i * 2 + 1]!]?.color ?? null;
+    const last = now[i];
+    if (
+      last &&
+      last.foreground === foreground &&
+      last.background === background &&
+      sameColor(last.beneath, beneath)
+    )
+      out[i] = last.measurement;
+    else {
+      const measurement = measurePair(theme, pairs[i]!, beneath);
+      now[i] = { foreground, background, beneath, measurement };
+      out[i] = measurement;
+    }
   }
+  return out;
+}
+
+/** Every pair in every theme, theme by theme in document order. */
+export function measureAll(system: System): Measurement[] {
+  const remembered = memoryOf(system.document);
+  const out: Measurement[] = [];
+  for (const theme of system.themes.values())
+    for (const measurement of measureTheme(system, theme, remembered)) out.push(measurement);
   return out;
 }
 

@@ -1,5 +1,5 @@
 import { inGamut, toRgb8 } from '../color/gamut.ts';
-import { linearize, linearToOklab, type Triple } from '../color/kernel.ts';
+import { LINEAR_8BIT, linearToOklab, type Triple } from '../color/kernel.ts';
 import { fromRgb8, readColor } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
 import { hexOfRgb8 } from '../color/write.ts';
@@ -47,7 +47,14 @@ export function colorOf(c: Rgba): Color {
   return fromRgb8(c.r, c.g, c.b, c.alpha);
 }
 
-/** OKLab of a painted colour, alpha aside. */
-export function oklabOf(c: Rgba): Triple {
-  return linearToOklab(linearize(c.r / 255), linearize(c.g / 255), linearize(c.b / 255), [0, 0, 0]);
+const labs = new WeakMap<Painted, Readonly<Triple>>();
+
+/** OKLab of a painted colour, alpha aside; worked out once. */
+export function oklabOf(c: Painted): Readonly<Triple> {
+  let lab = labs.get(c);
+  if (!lab) {
+    lab = linearToOklab(LINEAR_8BIT[c.r]!, LINEAR_8BIT[c.g]!, LINEAR_8BIT[c.b]!, [0, 0, 0]);
+    labs.set(c, lab);
+  }
+  return lab;
 }

@@ -1,3 +1,4 @@
+import type { Triple } from '../color/kernel.ts';
 import { type Measurement, measureAll } from './measure.ts';
 import { oklabOf, type Painted } from './painted.ts';
 import type { ResolvedTheme, System } from './resolve.ts';
@@ -34,7 +35,7 @@ export interface Readout {
 
 /** Pairs of roles whose opaque colours differ, but by less than {@link TOO_ALIKE}. */
 function alikeRoles(theme: ResolvedTheme): AlikeRoles[] {
-  const colors = new Map<string, { role: string; lab: readonly [number, number, number] }>();
+  const colors = new Map<string, { role: string; lab: Readonly<Triple> }>();
   for (const [id, { color }] of theme.roles)
     if (color && color.alpha === 1 && !colors.has(color.css))
       colors.set(color.css, { role: id, lab: oklabOf(color) });
@@ -44,7 +45,8 @@ function alikeRoles(theme: ResolvedTheme): AlikeRoles[] {
     for (let j = i + 1; j < sorted.length; j++) {
       const b = sorted[j]!;
       if (b.lab[0] - a.lab[0] >= TOO_ALIKE) break;
-      const difference = Math.hypot(b.lab[0] - a.lab[0], b.lab[1] - a.lab[1], b.lab[2] - a.lab[2]);
+      const [dl, da, db] = [b.lab[0] - a.lab[0], b.lab[1] - a.lab[1], b.lab[2] - a.lab[2]];
+      const difference = Math.sqrt(dl * dl + da * da + db * db);
       if (difference < TOO_ALIKE) out.push({ a: a.role, b: b.role, difference });
     }
   });
@@ -53,6 +55,10 @@ function alikeRoles(theme: ResolvedTheme): AlikeRoles[] {
 
 function brokenLinks(system: System): BrokenLink[] {
   const out: BrokenLink[] = [];
+  const roles = new Set(system.document.roles.map((role) => role.id));
+  const lonely = system.document.pairs.filter(
+    (pair) => !roles.has(pair.foreground) || !roles.has(pair.background),
+  );
   for (const [themeId, theme] of system.themes) {
     for (const [id, role] of theme.roles)
       if (role.problem) out.push({ kind: 'role', id, theme: themeId, problem: role.problem });
@@ -60,14 +66,8 @@ function brokenLinks(system: System): BrokenLink[] {
       if (lost)
         out.push({ kind: 'stop', id, theme: themeId, problem: `${lost} of its stops have no colour.` });
     }
-    for (const pair of system.document.pairs)
-      if (!theme.roles.has(pair.foreground) || !theme.roles.has(pair.background))
-        out.push({
-          kind: 'pair',
-          id: pair.id,
-          theme: themeId,
-          problem: 'One of its roles does not exist any more.',
-        });
+    for (const { id } of lonely)
+      out.push({ kind: 'pair', id, theme: themeId, problem: 'One of its roles does not exist any more.' });
   }
   return out;
 }

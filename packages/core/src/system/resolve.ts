@@ -1,7 +1,14 @@
 import { readColor } from '../color/parse.ts';
 import { growShades } from '../family/growth.ts';
-import type { Family, Gradient, Link, ProjectDocument, Role, Theme } from './document.ts';
+import { ById, indexById } from './by-id.ts';
+import type { Family, Link, ProjectDocument, Role, Theme } from './document.ts';
 import { fade, type Painted, paint } from './painted.ts';
+import {
+  countLostShades,
+  type ResolvedGradient,
+  resolveGradients,
+  updateGradients,
+} from './resolve-gradients.ts';
 
 export interface ResolvedShade extends Painted {
   readonly label: string;
@@ -28,18 +35,10 @@ export interface ResolvedRole {
   readonly opacity: number;
 }
 
-export interface ResolvedGradient {
-  readonly gradient: Gradient;
-  /** Colours of the stops, in the gradient's order; null where the link is broken. */
-  readonly colors: readonly (Painted | null)[];
-  /** How many stops have no colour. */
-  readonly lost: number;
-}
-
 export interface ResolvedTheme {
   readonly theme: Theme;
-  readonly roles: ReadonlyMap<string, ResolvedRole>;
-  readonly gradients: ReadonlyMap<string, ResolvedGradient>;
+  readonly roles: ById<ResolvedRole>;
+  readonly gradients: ById<ResolvedGradient>;
   /** Roles whose chain ends in a family, by family, a role after the roles that it points to. */
   readonly byFamily: ReadonlyMap<string, readonly string[]>;
 }
@@ -112,23 +111,32 @@ const NO_ROLE = broken('It points to a role that does not exist any more.');
 const LOOP = broken('It points to itself.');
 const UNSET = broken('It has no value in this theme yet.');
 
+const roleIndexes = new WeakMap<readonly Role[], ReadonlyMap<string, number>>();
+
+function roleIndex(roles: readonly Role[]): ReadonlyMap<string, number> {
+  const index = roleIndexes.get(roles) ?? indexById(roles);
+  roleIndexes.set(roles, index);
+  return index;
+}
+
 function resolveRoles(doc: ProjectDocument, theme: Theme, families: Families) {
-  const byId = new Map(doc.roles.map((role) => [role.id, role]));
-  const roles = new Map<string, ResolvedRole>();
+  const index = roleIndex(doc.roles);
+  const roles = new Array<ResolvedRole>(doc.roles.length);
   const byFamily = new Map<string, string[]>();
   const open = new Set<string>();
   const resolveRole = (id: string): Target => {
-    const known = roles.get(id);
+    const at = index.get(id);
+    if (at === undefined) return NO_ROLE;
+    const known = roles[at];
     if (known) return known;
-    const role = byId.get(id);
-    if (!role) return NO_ROLE;
+    const role = doc.roles[at]!;
     if (open.has(id)) return LOOP;
     open.add(id);
     const link = role.links[theme.id] ?? null;
     const target = link ? follow(link, families, resolveRole) : UNSET;
     open.delete(id);
     const { color, problem, source, opacity } = target;
-    roles.set(id, { role, link, color, problem, source, opacity });
+    roles[at] = { role, link, color, problem, source, opacity };
     if (source) {
       const dependents = byFamily.get(source.family);
       if (dependents) dependents.push(id);
@@ -137,96 +145,7 @@ function resolveRoles(doc: ProjectDocument, theme: Theme, families: Families) {
     return target;
   };
   for (const role of doc.roles) resolveRole(role.id);
-  return { roles, byFamily };
-}
-
-/** The colour that a stop's link leads to; as `follow`, but for the many stops that only want the colour. */
-function colorOfStop(
-  link: Link,
-  families: Families,
-  roles: ReadonlyMap<string, ResolvedRole>,
-): Painted | null {
-  const opacity = link.opacity ?? 1;
-  if (link.to === 'color') return fade(paint(link.color), opacity);
-  const color =
-    link.to === 'shade' ? families.get(link.family)?.byLabel.get(link.shade) : roles.get(link.role)?.color;
-  return color ? fade(color, opacity) : null;
-}
-
-const countLost = (colors: readonly (Painted | null)[]) => {
-  let lost = 0;
-  for (const color of colors) if (!color) lost++;
-  return lost;
-};
-
-const NO_ROLES: ReadonlyMap<string, ResolvedRole> = new Map();
-
-/** A gradient as far as it is the same in every theme: colours of the stops that point to no role. */
-interface SharedGradient {
-  readonly gradient: Gradient;
-  readonly colors: readonly (Painted | null)[];
-  readonly byRole: readonly number[];
-}
-
-function shareGradients(gradients: readonly Gradient[], families: Families): SharedGradient[] {
-  return gradients.map((gradient) => {
-    const byRole: number[] = [];
-    gradient.stops.forEach((stop, i) => {
-      if (stop.link.to === 'role') byRole.push(i);
-    });
-    return {
-      gradient,
-      byRole,
-      colors: gradient.stops.map((stop) => colorOfStop(stop.link, families, NO_ROLES)),
-    };
-  });
-}
-
-function resolveTheme(
-  doc: ProjectDocument,
-  theme: Theme,
-  families: Families,
-  shared: readonly SharedGradient[],
-): ResolvedTheme {
-  const { roles, byFamily } = resolveRoles(doc, theme, families);
-  const gradients = new Map<string, ResolvedGradient>();
-  for (const { gradient, colors: same, byRole } of shared) {
-    const colors = byRole.length ? [...same] : same;
-    for (const i of byRole)
-      (colors as (Painted | null)[])[i] = colorOfStop(gradient.stops[i]!.link, families, roles);
-    gradients.set(gradient.id, { gradient, colors, lost: countLost(colors) });
-  }
-  return { theme, roles, gradients, byFamily };
-}
-
-/** Places of stops, as gradient and stop index, by the family or role that they point to. */
-interface StopIndex {
-  readonly byFamily: ReadonlyMap<string, readonly [number, number][]>;
-  readonly byRole: ReadonlyMap<string, readonly [number, number][]>;
-}
-
-const stopIndexes = new WeakMap<readonly Gradient[], StopIndex>();
-
-function indexStops(gradients: readonly Gradient[]): StopIndex {
-  let index = stopIndexes.get(gradients);
-  if (!index) {
-    const byFamily = new Map<string, [number, number][]>();
-    const byRole = new Map<string, [number, number][]>();
-    const note = (map: Map<string, [number, number][]>, key: string, place: [number, number]) => {
-      const places = map.get(key);
-      if (places) places.push(place);
-      else map.set(key, [place]);
-    };
-    gradients.forEach((gradient, g) => {
-      gradient.stops.forEach(({ link }, s) => {
-        if (link.to === 'shade') note(byFamily, link.family, [g, s]);
-        else if (link.to === 'role') note(byRole, link.role, [g, s]);
-      });
-    });
-    index = { byFamily, byRole };
-    stopIndexes.set(gradients, index);
-  }
-  return index;
+  return { roles: new ById(index, roles), byFamily };
 }
 
 /** A theme after some families have changed: only what depends on them is worked out again. */
@@ -236,33 +155,22 @@ function updateTheme(
   changed: readonly string[],
   families: Families,
 ): ResolvedTheme {
-  const roles = new Map(old.roles);
-  const stops = indexStops(doc.gradients);
-  const places: (readonly [number, number])[] = [];
-  for (const family of changed) {
-    places.push(...(stops.byFamily.get(family) ?? []));
+  const list = [...old.roles.values()];
+  const roles = old.roles.with(list);
+  const moved: string[] = [];
+  for (const family of changed)
     for (const id of old.byFamily.get(family) ?? []) {
       const before = roles.get(id)!;
       const target = follow(before.link!, families, (other) => roles.get(other) ?? NO_ROLE);
-      roles.set(id, { ...before, color: target.color, problem: target.problem });
-      places.push(...(stops.byRole.get(id) ?? []));
+      list[roles.place(id)!] = { ...before, color: target.color, problem: target.problem };
+      moved.push(id);
     }
-  }
-  if (!places.length) return { ...old, roles };
-  const gradients = new Map(old.gradients);
-  const fresh = new Map<string, (Painted | null)[]>();
-  for (const [g, s] of places) {
-    const gradient = doc.gradients[g]!;
-    let colors = fresh.get(gradient.id);
-    if (!colors) {
-      colors = [...old.gradients.get(gradient.id)!.colors];
-      fresh.set(gradient.id, colors);
-      // The same links lead to the same kinds of things, so that none is lost or found by this.
-      gradients.set(gradient.id, { gradient, colors, lost: old.gradients.get(gradient.id)!.lost });
-    }
-    colors[s] = colorOfStop(gradient.stops[s]!.link, families, roles);
-  }
-  return { ...old, roles, gradients };
+  const changes = { families: changed, roles: moved };
+  return {
+    ...old,
+    roles,
+    gradients: updateGradients(old.gradients, doc.gradients, changes, families, roles),
+  };
 }
 
 /**
@@ -291,10 +199,13 @@ export function resolveSystem(document: ProjectDocument, previous?: System): Sys
       themes.set(id, updateTheme(document, theme, changed, families));
     return { document, families, themes };
   }
-  indexStops(document.gradients);
-  const shared = shareGradients(document.gradients, families);
+  const lostShades = countLostShades(document.gradients, families);
   const themes = new Map(
-    document.themes.map((theme) => [theme.id, resolveTheme(document, theme, families, shared)]),
+    document.themes.map((theme): [string, ResolvedTheme] => {
+      const { roles, byFamily } = resolveRoles(document, theme, families);
+      const gradients = resolveGradients(document.gradients, families, roles, lostShades);
+      return [theme.id, { theme, roles, gradients, byFamily }];
+    }),
   );
   return { document, families, themes };
 }

@@ -1,6 +1,6 @@
 import { gradientCss } from '@mint-lamp/core/exchange/css';
 import type { GradientSpace } from '@mint-lamp/core/gradient/sample';
-import type { ResolvedGradient } from '@mint-lamp/core/system/resolve';
+import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
 import { Trash2 } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { useNavigate } from 'react-router';

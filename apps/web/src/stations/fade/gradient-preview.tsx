@@ -6,7 +6,7 @@ import {
   type Point,
   pointInBox,
 } from '@mint-lamp/core/gradient/line';
-import type { ResolvedGradient } from '@mint-lamp/core/system/resolve';
+import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
 import clsx from 'clsx';
 import {
   type KeyboardEvent,

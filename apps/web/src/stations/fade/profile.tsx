@@ -1,6 +1,6 @@
 import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import { sampleGradient } from '@mint-lamp/core/gradient/sample';
-import type { ResolvedGradient } from '@mint-lamp/core/system/resolve';
+import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
 import { useMemo } from 'react';
 import {
   CartesianGrid,

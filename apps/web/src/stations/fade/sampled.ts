@@ -1,6 +1,6 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import { type SampledStop, sampleGradient } from '@mint-lamp/core/gradient/sample';
-import type { ResolvedGradient } from '@mint-lamp/core/system/resolve';
+import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
 
 /** The stops of a gradient that have a colour, ready for sampling. */
 export function sampledStops({ gradient, colors }: ResolvedGradient): SampledStop[] {

@@ -1,4 +1,4 @@
-import type { ResolvedGradient } from '@mint-lamp/core/system/resolve';
+import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
 import clsx from 'clsx';
 import { Plus, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';

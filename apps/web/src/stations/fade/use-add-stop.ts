@@ -1,6 +1,6 @@
 import { fromRgb8 } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
-import type { ResolvedGradient } from '@mint-lamp/core/system/resolve';
+import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { newId, useEditing } from '../../store/editing.ts';

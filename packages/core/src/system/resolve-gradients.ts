@@ -1,0 +1,146 @@
+import { ById, indexById } from './by-id.ts';
+import type { Gradient, Link } from './document.ts';
+import { fade, type Painted, paint } from './painted.ts';
+import type { ResolvedFamily, ResolvedRole } from './resolve.ts';
+
+type Families = ReadonlyMap<string, ResolvedFamily>;
+type Roles = ById<ResolvedRole>;
+type Colors = (Painted | null)[];
+
+function colorOfStop(link: Link, families: Families, roles: Roles): Painted | null {
+  const opacity = link.opacity ?? 1;
+  if (link.to === 'color') return fade(paint(link.color), opacity);
+  const color =
+    link.to === 'shade' ? families.get(link.family)?.byLabel.get(link.shade) : roles.get(link.role)?.color;
+  return color ? fade(color, opacity) : null;
+}
+
+/** A gradient in a theme. Nobody looks at all of them in one frame: its colours are worked out when first read. */
+export class ResolvedGradient {
+  readonly gradient: Gradient;
+  /** How many stops have no colour. */
+  readonly lost: number;
+  private readonly families: Families;
+  private readonly roles: Roles;
+  private known: Colors | null;
+
+  constructor(
+    gradient: Gradient,
+    lost: number,
+    families: Families,
+    roles: Roles,
+    known: Colors | null = null,
+  ) {
+    this.gradient = gradient;
+    this.lost = lost;
+    this.families = families;
+    this.roles = roles;
+    this.known = known;
+  }
+
+  /** Colours of the stops, in the gradient's order; null where the link is broken. */
+  get colors(): readonly (Painted | null)[] {
+    this.known ??= this.gradient.stops.map((stop) => colorOfStop(stop.link, this.families, this.roles));
+    return this.known;
+  }
+
+  /** The same gradient over other families and roles, in which no stop was lost or found; see {@link recolor}. */
+  successor(families: Families, roles: Roles): ResolvedGradient {
+    return new ResolvedGradient(this.gradient, this.lost, families, roles, this.known?.slice());
+  }
+
+  /** Works out again what is known of some stops. For a new successor only, before anyone has seen it. */
+  recolor(stops: readonly number[]): void {
+    if (!this.known) return;
+    for (const i of stops)
+      this.known[i] = colorOfStop(this.gradient.stops[i]!.link, this.families, this.roles);
+  }
+}
+
+/** Of one family or role, the stops that point to it: by the gradient's place in the list, places of stops. */
+type StopsByGradient = Map<number, number[]>;
+
+interface Pointers {
+  readonly index: ReadonlyMap<string, number>;
+  readonly byFamily: ReadonlyMap<string, StopsByGradient>;
+  readonly byRole: ReadonlyMap<string, StopsByGradient>;
+}
+
+// A list of gradients never changes, only its successor does.
+const known = new WeakMap<readonly Gradient[], Pointers>();
+
+function pointersOf(gradients: readonly Gradient[]): Pointers {
+  let pointers = known.get(gradients);
+  if (pointers) return pointers;
+  const byFamily = new Map<string, StopsByGradient>();
+  const byRole = new Map<string, StopsByGradient>();
+  const note = (map: Map<string, StopsByGradient>, key: string, gradient: number, stop: number) => {
+    const stops = map.get(key) ?? new Map<number, number[]>();
+    map.set(key, stops);
+    const list = stops.get(gradient);
+    if (list) list.push(stop);
+    else stops.set(gradient, [stop]);
+  };
+  gradients.forEach(({ stops }, g) => {
+    stops.forEach(({ link }, s) => {
+      if (link.to === 'shade') note(byFamily, link.family, g, s);
+      else if (link.to === 'role') note(byRole, link.role, g, s);
+    });
+  });
+  pointers = { index: indexById(gradients), byFamily, byRole };
+  known.set(gradients, pointers);
+  return pointers;
+}
+
+/** How many stops of each gradient have lost their shade; it is the same in every theme. */
+export function countLostShades(gradients: readonly Gradient[], families: Families): number[] {
+  return gradients.map(({ stops }) => {
+    let lost = 0;
+    for (const { link } of stops)
+      if (link.to === 'shade' && !families.get(link.family)?.byLabel.has(link.shade)) lost++;
+    return lost;
+  });
+}
+
+/** All gradients in a theme, given its roles and what {@link countLostShades} found. */
+export function resolveGradients(
+  gradients: readonly Gradient[],
+  families: Families,
+  roles: Roles,
+  lostShades: readonly number[],
+): ById<ResolvedGradient> {
+  const { index, byRole } = pointersOf(gradients);
+  const lost = [...lostShades];
+  for (const [role, stops] of byRole)
+    if (!roles.get(role)?.color) for (const [g, list] of stops) lost[g]! += list.length;
+  return new ById(
+    index,
+    gradients.map((gradient, g) => new ResolvedGradient(gradient, lost[g]!, families, roles)),
+  );
+}
+
+/**
+ * The gradients of a theme after some families, and with them some roles, have changed colour; those that point
+ * to neither stay the same objects. No link may have broken or mended meanwhile.
+ */
+export function updateGradients(
+  old: ById<ResolvedGradient>,
+  gradients: readonly Gradient[],
+  changed: { readonly families: readonly string[]; readonly roles: readonly string[] },
+  families: Families,
+  roles: Roles,
+): ById<ResolvedGradient> {
+  const { byFamily, byRole } = pointersOf(gradients);
+  const before = old.values();
+  const now = [...before];
+  const touch = (stops: StopsByGradient | undefined) => {
+    if (!stops) return;
+    for (const [g, list] of stops) {
+      if (now[g] === before[g]) now[g] = before[g]!.successor(families, roles);
+      now[g]!.recolor(list);
+    }
+  };
+  for (const id of changed.families) touch(byFamily.get(id));
+  for (const id of changed.roles) touch(byRole.get(id));
+  return old.with(now);
+}
