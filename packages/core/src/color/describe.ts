@@ -36,12 +36,31 @@ function strength(chroma: number): string {
   return 'vivid';
 }
 
+/** How far beyond its border a description reaches once it has been given: lightness, chroma, degrees of hue. */
+const HOLD = [0.012, 0.012, 4] as const;
+
 /**
  * A plain description of a colour in words that need no training, such as "deep muted blue-green". Alpha is
- * left out; a colour outside sRGB is described as it is shown.
+ * left out; a colour outside sRGB is described as it is shown. Given the words of a moment ago, it keeps them
+ * as long as they nearly fit, so that they do not flicker while a colour is dragged along a border.
  */
-export function describeColor(c: Color): string {
+export function describeColor(c: Color, before?: string): string {
   const [l, chroma, hue] = rgb8ToOklch(...toRgb8(c));
+  const words = wordsFor(l, chroma, hue);
+  if (before === undefined || before === words) return words;
+  const around = [-1, 0, 1];
+  const fits = around.some((i) =>
+    around.some((j) =>
+      around.some((k) => {
+        const turned = (hue + k * HOLD[2] + 360) % 360;
+        return wordsFor(l + i * HOLD[0], Math.max(0, chroma + j * HOLD[1]), turned) === before;
+      }),
+    ),
+  );
+  return fits ? before : words;
+}
+
+function wordsFor(l: number, chroma: number, hue: number): string {
   if (chroma < 0.012) {
     if (l > 0.985) return 'white';
     if (l < 0.08) return 'black';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { numbers } from './convert.ts';
 import { describeColor } from './describe.ts';
-import { inGamut, maxChroma, oklchInSrgb, rgb8ToOklch, toRgb8, toSrgb } from './gamut.ts';
+import { inGamut, maxChroma, rgb8ToOklch, toRgb8, toSrgb } from './gamut.ts';
 import { readColor } from './parse.ts';
 import { color } from './spaces.ts';
 
@@ -29,7 +29,7 @@ describe('gamut', () => {
       fc.property(anyOklch, ([l, c, h]) => {
         const mapped = toSrgb(color('oklch', [l, c, h]));
         expect(inGamut(mapped)).toBe(true);
-        if (oklchInSrgb(l, c, h) && l > 0.1 && l < 0.999) {
+        if (inGamut(color('oklch', [l, c, h])) && l > 0.1 && l < 0.999) {
           const [l2, c2] = rgb8ToOklch(...(numbers(mapped).map((v) => v * 255) as [number, number, number]));
           expect(Math.abs(l2 - l)).toBeLessThan(1e-4);
           expect(Math.abs(c2 - c)).toBeLessThan(1e-4);
@@ -44,10 +44,12 @@ describe('gamut', () => {
       fc.property(
         fc.double({ min: 0.02, max: 0.98, noNaN: true }),
         fc.double({ min: 0, max: 360, noNaN: true }),
-        (l, h) => {
-          const most = maxChroma(l, h);
-          expect(oklchInSrgb(l, most, h)).toBe(true);
-          expect(oklchInSrgb(l, most + 0.002, h)).toBe(false);
+        fc.constantFrom('srgb' as const, 'display-p3' as const),
+        (l, h, gamut) => {
+          const most = maxChroma(l, h, gamut);
+          expect(inGamut(color('oklch', [l, most, h]), gamut)).toBe(true);
+          expect(inGamut(color('oklch', [l, most + 0.002, h]), gamut)).toBe(false);
+          expect(maxChroma(l, h, 'display-p3')).toBeGreaterThanOrEqual(maxChroma(l, h) - 1e-5);
         },
       ),
     );
@@ -72,5 +74,19 @@ describe('plain descriptions', () => {
     ['#fdf3c8', 'pale muted amber'],
   ])('%s is "%s"', (text, words) => {
     expect(describeColor(readColor(text))).toBe(words);
+  });
+
+  it('stay as they are while a colour wavers about a border between words', () => {
+    fc.assert(
+      fc.property(anyOklch, fc.array(fc.double({ min: -1, max: 1, noNaN: true })), ([l, c, h], waver) => {
+        let words = describeColor(color('oklch', [l, c, h]));
+        const first = words;
+        for (const w of waver) {
+          words = describeColor(color('oklch', [l + w * 0.005, c * (1 + w * 0.03), h + w * 1.5]), words);
+          expect(words).toBe(first);
+        }
+      }),
+    );
+    expect(describeColor(readColor('#e2552b'), 'deep muted blue-green')).toBe('light vivid orange-red');
   });
 });

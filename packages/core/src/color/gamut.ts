@@ -12,16 +12,19 @@ import { type Color, color } from './spaces.ts';
 
 const EPSILON = 1e-6;
 
-const inside = (rgb: Triple) =>
-  rgb[0] >= -EPSILON &&
-  rgb[0] <= 1 + EPSILON &&
-  rgb[1] >= -EPSILON &&
-  rgb[1] <= 1 + EPSILON &&
-  rgb[2] >= -EPSILON &&
-  rgb[2] <= 1 + EPSILON;
+/** The same tolerance in linear light, where it counts most: near black, where encoding is 12.92 times as steep. */
+const LINEAR_EPSILON = EPSILON / 12.92;
+
+const inside = (rgb: Triple, tolerance = EPSILON) =>
+  rgb[0] >= -tolerance &&
+  rgb[0] <= 1 + tolerance &&
+  rgb[1] >= -tolerance &&
+  rgb[1] <= 1 + tolerance &&
+  rgb[2] >= -tolerance &&
+  rgb[2] <= 1 + tolerance;
 
 /** Whether a colour can be shown in sRGB, or in Display P3, without clipping (tolerance 1e-6 per channel). */
-export function inGamut(c: Color, gamut: 'srgb' | 'display-p3' = 'srgb'): boolean {
+export function inGamut(c: Color, gamut: Gamut = 'srgb'): boolean {
   return inside(numbers(convert(c, gamut)));
 }
 
@@ -29,24 +32,34 @@ const scratch: Triple = [0, 0, 0];
 /** Linear light of a channel 0–255; whole numbers by table. */
 const light8 = (v: number) => LINEAR_8BIT[v] ?? linearize(v / 255);
 
-/** Whether an OKLCH colour is inside sRGB. L 0–1, chroma 0 and up, hue in degrees. */
-export function oklchInSrgb(l: number, c: number, h: number): boolean {
-  const [a, b] = polar(c, h);
-  return inside(oklabToLinear(l, a, b, scratch));
+/** The gamuts that a colour can be held in. */
+export type Gamut = 'srgb' | 'display-p3';
+
+/**
+ * Whether an OKLab colour is inside a gamut. Both gamuts have the same white and transfer function, so that a
+ * matrix between their linear lights decides (CSS Color 4, "Sample code for color conversions").
+ */
+function oklabInside(l: number, a: number, b: number, gamut: Gamut): boolean {
+  const [red, green, blue] = oklabToLinear(l, a, b, scratch);
+  if (gamut === 'srgb') return inside(scratch, LINEAR_EPSILON);
+  scratch[0] = 0.8224619687143623 * red + 0.17753803128563772 * green;
+  scratch[1] = 0.0331941988509616 * red + 0.9668058011490384 * green;
+  scratch[2] = 0.01708263072112 * red + 0.0723974406639635 * green + 0.9105199286149165 * blue;
+  return inside(scratch, LINEAR_EPSILON);
 }
 
 /**
- * The largest OKLCH chroma inside sRGB for a lightness (0–1) and hue (degrees), to 1e-5.
+ * The largest OKLCH chroma inside a gamut for a lightness (0–1) and hue (degrees), to 1e-5.
  * 0 at and beyond black and white.
  */
-export function maxChroma(l: number, h: number): number {
-  if (!(l > 0 && l < 1)) return 0;
+export function maxChroma(l: number, h: number, gamut: Gamut = 'srgb'): number {
+  if (!(l > 0 && l < 1) || !Number.isFinite(h)) return 0;
   const [cos, sin] = polar(1, h);
   let low = 0;
-  let high = 0.4;
+  let high = 0.5;
   while (high - low > 1e-5) {
     const middle = (low + high) / 2;
-    if (inside(oklabToLinear(l, middle * cos, middle * sin, scratch))) low = middle;
+    if (oklabInside(l, middle * cos, middle * sin, gamut)) low = middle;
     else high = middle;
   }
   return low;
@@ -125,9 +138,8 @@ export function hexToOklch(hex: string): Triple {
   return rgb8ToOklch((value >> 16) & 255, (value >> 8) & 255, value & 255);
 }
 
-/**
- * The gamut's outline for a hue (degrees): the largest chroma inside sRGB at n lightnesses evenly from 0 to 1.
- */
-export function gamutOutline(hue: number, n = 64): Float64Array {
-  return Float64Array.from({ length: n }, (_, i) => maxChroma(i / (n - 1), hue));
+/** A gamut's outline for a hue (degrees): the largest chroma at n lightnesses evenly from 0 to 1; n 2 and up. */
+export function gamutOutline(hue: number, n = 64, gamut: Gamut = 'srgb'): Float64Array {
+  const length = Math.max(2, Math.round(n) || 0);
+  return Float64Array.from({ length }, (_, i) => maxChroma(i / (length - 1), hue, gamut));
 }

@@ -159,11 +159,21 @@ export const SPACES: Readonly<Record<SpaceId, SpaceDefinition>> = {
   'xyz-d50': xyzLike('xyz-d50', 'XYZ D50', 'xyz50'),
 };
 
-/** Makes a colour; alpha 1 unless given. */
+/** No channel of any colour that means something comes near this; beyond it, cubes and powers would overflow. */
+const FARTHEST = 1e6;
+
+const channelWithin = (v: Channel, low: number, high: number): Channel =>
+  v === null ? null : v > high ? high : v < low ? low : Number.isNaN(v) ? 0 : v;
+
+/**
+ * Makes a colour; alpha 1 unless given. Whatever the numbers, the colour is one that can be computed with: NaN
+ * becomes 0, channels beyond ±1,000,000 stop there, and alpha is held in 0–1.
+ */
 export function color(
   space: SpaceId,
-  coords: readonly [Channel, Channel, Channel],
+  [x, y, z]: readonly [Channel, Channel, Channel],
   alpha: Channel = 1,
 ): Color {
-  return { space, coords, alpha };
+  const coord = (v: Channel) => channelWithin(v, -FARTHEST, FARTHEST);
+  return { space, coords: [coord(x), coord(y), coord(z)], alpha: channelWithin(alpha, 0, 1) };
 }

@@ -1,6 +1,8 @@
-import { maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
+import { convert, numbers } from '../color/convert.ts';
+import { type Gamut, maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { delinearize, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
-import type { Color } from '../color/spaces.ts';
+import { fromRgb8 } from '../color/parse.ts';
+import { type Color, color } from '../color/spaces.ts';
 import { hexOfRgb8 } from '../color/write.ts';
 
 /**
@@ -55,45 +57,108 @@ export interface GrownShade {
   readonly isBase: boolean;
 }
 
-/** Index of the step that the base takes: the nearest on the even scale from lightest to darkest. */
-function baseStep(l: number, growth: Growth): number {
+/**
+ * Index of the step that the base takes: the nearest on the even scale from lightest to darkest that leaves
+ * enough 8-bit colours beyond the base for the steps on either side.
+ */
+function baseStep(base: Color, l: number, growth: Growth): number {
   const last = growth.labels.length - 1;
   const along = (growth.lightest - l) / (growth.lightest - growth.darkest);
-  return Math.min(last, Math.max(0, Math.round(along * last)));
+  const rgb = toRgb8(base);
+  const darkest = Math.max(0, last - Math.max(...rgb));
+  const lightest = Math.min(last, 255 - Math.min(...rgb));
+  return Math.min(lightest, Math.max(darkest, Math.round(along * last)));
 }
 
 /** Bends 0–1 along the curve setting: exponent 1/2 to 2. */
 const bend = (t: number, curve: number) => t ** (2 ** curve);
 
+/** The least change of OKLCH lightness from step to step that 8-bit colours still show. */
+const LEAST_STEP = 0.006;
+
 /**
- * Grows the shades of a family, lightest first. All are 8-bit sRGB; lightness falls strictly from step to
- * step; the base is exactly among them (a base outside sRGB stands there gamut-mapped). Chroma falls towards
- * the ends as the recipe says and never leaves the gamut. Source of the space: CSS Color 4 §9.4.
+ * How far along from the base to an end each of n steps lies, 0–1: bent by the curve, but never so much that
+ * two steps would fall together. `span` is the lightness between base and end.
  */
-export function growShades(base: Color, growth: Growth): GrownShade[] {
-  const baseRgb = toRgb8(base);
-  const [baseL, baseC, baseH] = rgb8ToOklch(...baseRgb);
+function stepsAlong(n: number, span: number, curve: number): number[] {
+  const even = span / n;
+  const evenPart = even > 0 ? Math.min(1, LEAST_STEP / even) : 1;
+  return Array.from({ length: n + 1 }, (_, i) => {
+    const t = n ? i / n : 0;
+    return evenPart * t + (1 - evenPart) * bend(t, curve);
+  });
+}
+
+/** A shade before it is painted: OKLCH, or the base as it was given. */
+export interface GrownColor {
+  readonly label: string;
+  readonly color: Color;
+  readonly isBase: boolean;
+}
+
+/**
+ * Grows the shades of a family in OKLCH, lightest first: lightness falls strictly from step to step; the base
+ * is exactly among them; chroma falls towards the ends as the recipe says and never leaves the gamut. Source of
+ * the space: CSS Color 4 §9.4.
+ */
+export function growColors(base: Color, growth: Growth, gamut: Gamut = 'srgb'): GrownColor[] {
+  const [baseL, baseC, baseH] = numbers(convert(base, 'oklch'));
   const { labels } = growth;
   const last = labels.length - 1;
-  const at = baseStep(baseL, growth);
+  const at = baseStep(base, baseL, growth);
   // An end must lie beyond the base by at least a visible step for each shade on that side.
   const room = 0.012;
   const lightEnd = Math.min(0.995, Math.max(growth.lightest, baseL + room * at));
   const darkEnd = Math.max(0.02, Math.min(growth.darkest, baseL - room * (last - at)));
-  const linear: Triple = [0, 0, 0];
+  const toLight = stepsAlong(at, lightEnd - baseL, growth.curve);
+  const toDark = stepsAlong(last - at, baseL - darkEnd, growth.curve);
   return labels.map((label, i) => {
-    if (i === at) {
-      const [r, g, b] = baseRgb;
-      return { label, hex: hexOfRgb8(r, g, b), r, g, b, isBase: true };
-    }
+    if (i === at) return { label, color: base, isBase: true };
     const lighter = i < at;
-    const along = bend(lighter ? (at - i) / at : (i - at) / (last - at), growth.curve);
+    const along = lighter ? toLight[at - i]! : toDark[i - at]!;
     const l = baseL + ((lighter ? lightEnd : darkEnd) - baseL) * along;
     const h = baseH + growth.hueDrift * along * (lighter ? -1 : 1);
     const wanted = baseC * (1 + (growth.endChroma - 1) * along * along);
-    const [a, bb] = polar(Math.min(wanted, maxChroma(l, h)), h);
-    oklabToLinear(l, a, bb, linear);
-    const [r, g, b] = linear.map((v) => Math.round(Math.min(1, Math.max(0, delinearize(v))) * 255)) as Triple;
-    return { label, hex: hexOfRgb8(r, g, b), r, g, b, isBase: false };
+    return { label, color: color('oklch', [l, Math.min(wanted, maxChroma(l, h, gamut)), h]), isBase: false };
+  });
+}
+
+const lightnessOf = ([r, g, b]: Triple) => rgb8ToOklch(r, g, b)[0];
+
+const stepped = (rgb: Triple, by: number) => rgb.map((v) => Math.min(255, Math.max(0, v + by))) as Triple;
+
+/** A shade kept apart from its neighbour towards the base, with `left` more to come beyond it. */
+function apart(rgb: Triple, neighbour: Triple, lighter: boolean, left: number): Triple {
+  const way = lighter ? 1 : -1;
+  const room = lighter ? 255 - Math.min(...rgb) : Math.max(...rgb);
+  // So near white or black that the others would find no colour of their own: the least step instead.
+  let moved = room < left ? stepped(neighbour, way) : rgb;
+  const limit = lightnessOf(neighbour);
+  for (let i = 0; i < 255 && (lightnessOf(moved) - limit) * way <= 0; i++) moved = stepped(moved, way);
+  return moved;
+}
+
+/**
+ * Grows a family as {@link growColors} does, painted: all shades are 8-bit sRGB, grown from the base as it is
+ * painted (a base outside sRGB stands there gamut-mapped), and no two fall together.
+ */
+export function growShades(base: Color, growth: Growth): GrownShade[] {
+  const painted = fromRgb8(...toRgb8(base));
+  const linear: Triple = [0, 0, 0];
+  const grown = growColors(painted, growth);
+  const to8 = (v: number) => Math.round(Math.min(1, Math.max(0, v)) * 255);
+  const rgbs = grown.map(({ color: c, isBase }): Triple => {
+    const [x, y, z] = numbers(c);
+    if (isBase) return [to8(x), to8(y), to8(z)];
+    oklabToLinear(x, ...polar(y, z), linear);
+    return linear.map((v) => to8(delinearize(v))) as Triple;
+  });
+  const at = grown.findIndex(({ isBase }) => isBase);
+  for (let i = at - 1; i >= 0; i--) rgbs[i] = apart(rgbs[i]!, rgbs[i + 1]!, true, i);
+  const last = rgbs.length - 1;
+  for (let i = at + 1; i <= last; i++) rgbs[i] = apart(rgbs[i]!, rgbs[i - 1]!, false, last - i);
+  return grown.map(({ label, isBase }, i) => {
+    const [r, g, b] = rgbs[i]!;
+    return { label, hex: hexOfRgb8(r, g, b), r, g, b, isBase };
   });
 }

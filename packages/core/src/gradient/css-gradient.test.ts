@@ -65,6 +65,15 @@ describe('reading and writing CSS gradients', () => {
       '-webkit-gradient(linear, left top, left bottom, from(red), color-stop(.5, lime), to(blue))',
       'linear-gradient(to bottom in srgb, #ff0000 0%, #00ff00 50%, #0000ff 100%)',
     ],
+    [
+      '-webkit-gradient(radial, 40 30, 20, 40 30, 80, from(red), color-stop(50%, lime), to(blue))',
+      'radial-gradient(circle 80px at 40px 30px in srgb, #ff0000 25%, #00ff00 62.5%, #0000ff 100%)',
+    ],
+    ['linear-gradient(#fff, oklch(0 0 0))', 'linear-gradient(180deg in oklab, #ffffff, #000000)'],
+    [
+      'linear-gradient(90deg, rgb(0 0 0) 1in, hsl(0 0% 100%) 3pc 36pt)',
+      'linear-gradient(90deg in srgb, #000000 96px, #ffffff 48px 48px)',
+    ],
   ])('%s', (text, written) => {
     expect(writeGradient(read(text))).toBe(written);
   });
@@ -76,10 +85,12 @@ describe('reading and writing CSS gradients', () => {
     ['linear-gradient(red, , blue)', /nothing between two commas/],
     ['linear-gradient(red 10%, 20%)', /hint stands between/],
     ['linear-gradient(reddish, blue)', /"reddish" is no colour/],
-    ['linear-gradient(red 1em, blue)', /"1em" is neither/],
+    ['linear-gradient(red 1em, blue)', /"1em" depends on the page/],
     ['linear-gradient(in moonlight, red, blue)', /not mixed in "moonlight"/],
     ['conic-gradient(from red, blue, red)', /After "from" comes an angle/],
-    ['-webkit-gradient(radial, 1 1, 2, 3 3, 4, from(red))', /only linear/],
+    ['-webkit-gradient(radial, 1 1, 2, 3 3, 4, from(red))', /two centres/],
+    ['-webkit-gradient(radial, 1 1, 4, 1 1, 4, from(red))', /second radius/],
+    ['-webkit-gradient(conic, 1 1, 4, from(red))', /linear or radial/],
   ])('%s is refused with its reason', (text, reason) => {
     const result = readGradient(text);
     expect(!result.ok && result.reason).toMatch(reason);

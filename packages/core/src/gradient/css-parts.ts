@@ -1,0 +1,134 @@
+import { toRgb8 } from '../color/gamut.ts';
+import type { HueWay } from '../color/mix.ts';
+import { parseColor } from '../color/parse.ts';
+import { splitOutside } from '../color/split.ts';
+import type { Rgba } from '../contrast/ratio.ts';
+import type { MixingSpace } from './interpolate.ts';
+import type { ColorStop, Direction, Hint, Place } from './model.ts';
+
+/** Says what is wrong with a text; caught where a whole gradient is read. */
+export class Unreadable extends Error {
+  override name = 'Unreadable';
+}
+
+const ANGLE = /^([-+]?[\d.]+(?:e[-+]?\d+)?)(deg|grad|rad|turn)$/i;
+const LENGTH = /^([-+]?[\d.]+(?:e[-+]?\d+)?)(%|px|in|cm|mm|q|pt|pc)?$/i;
+/** CSS px in each absolute length (CSS Values 4 §6.2). */
+const PX: Record<string, number> = {
+  px: 1,
+  in: 96,
+  cm: 96 / 2.54,
+  mm: 9.6 / 2.54,
+  q: 2.4 / 2.54,
+  pt: 4 / 3,
+  pc: 16,
+};
+const TURN: Record<string, number> = { deg: 1, grad: 0.9, rad: 180 / Math.PI, turn: 360 };
+
+export function readAngle(text: string): number | null {
+  if (text === '0') return 0;
+  const match = ANGLE.exec(text);
+  const angle = match ? Number(match[1]) * TURN[match[2]!.toLowerCase()]! : Number.NaN;
+  return Number.isFinite(angle) ? angle : null;
+}
+
+export function readPlace(text: string, conic: boolean): Place | null {
+  if (conic) {
+    const angle = readAngle(text);
+    if (angle !== null) return { value: (angle / 360) * 100, unit: '%' };
+  }
+  const match = LENGTH.exec(text);
+  if (!match || !Number.isFinite(Number(match[1]))) {
+    if (/^[-+]?[\d.]+[a-z]+$/i.test(text))
+      throw new Unreadable(
+        `Places are read in %, absolute lengths such as px${conic ? ', or angles' : ''}; "${text}" depends on the page.`,
+      );
+    return null;
+  }
+  const value = Number(match[1]);
+  if (!match[2] && value !== 0) return null;
+  const unit = match[2]?.toLowerCase();
+  return unit && unit !== '%' ? { value: value * PX[unit]!, unit: 'px' } : { value, unit: '%' };
+}
+
+export function readColorText(text: string): Rgba {
+  const result = parseColor(text);
+  if (!result.ok) throw new Unreadable(`"${text}" is no colour. ${result.reason}`);
+  const [r, g, b] = toRgb8(result.color);
+  return { r, g, b, alpha: result.color.alpha ?? 0 };
+}
+
+export function readStops(parts: readonly string[], conic: boolean): (ColorStop | Hint)[] {
+  const stops = parts.map((part): ColorStop | Hint => {
+    if (!part) throw new Unreadable('There is nothing between two commas.');
+    const words = splitOutside(part, ' ');
+    const hint = words.length === 1 ? readPlace(words[0]!, conic) : null;
+    if (hint) return { kind: 'hint', place: hint };
+    const places: Place[] = [];
+    const rest: string[] = [];
+    for (const word of words) {
+      const place = readPlace(word, conic);
+      if (place) places.push(place);
+      else rest.push(word);
+    }
+    if (places.length > 2) throw new Unreadable(`"${part}" has more than two places.`);
+    return {
+      kind: 'stop',
+      color: readColorText(rest.join(' ')),
+      places: places as [] | [Place] | [Place, Place],
+    };
+  });
+  stops.forEach((item, i) => {
+    if (item.kind === 'hint' && (stops[i - 1]?.kind !== 'stop' || stops[i + 1]?.kind !== 'stop'))
+      throw new Unreadable('A hint stands between two colours.');
+  });
+  if (!stops.length) throw new Unreadable('A gradient needs at least one colour.');
+  return stops;
+}
+
+const SPACES = new Set(['srgb', 'srgb-linear', 'oklab', 'lab', 'oklch', 'lch', 'hsl', 'hwb']);
+const WAYS = new Set(['shorter', 'longer', 'increasing', 'decreasing']);
+
+/** Takes `in oklch longer hue` out of a list of words. */
+export function takeSpace(words: string[]): { space: MixingSpace | null; hueWay: HueWay } {
+  const at = words.indexOf('in');
+  if (at === -1) return { space: null, hueWay: 'shorter' };
+  const space = words[at + 1] ?? '';
+  if (!SPACES.has(space)) throw new Unreadable(`Gradients are not mixed in "${space}" here.`);
+  const way = words[at + 2] ?? '';
+  const hasWay = WAYS.has(way);
+  if (hasWay && words[at + 3] !== 'hue') throw new Unreadable(`After "${way}" comes "hue".`);
+  words.splice(at, hasWay ? 4 : 2);
+  return { space: space as MixingSpace, hueWay: hasWay ? (way as HueWay) : 'shorter' };
+}
+
+export const CENTER: readonly [Place, Place] = [
+  { value: 50, unit: '%' },
+  { value: 50, unit: '%' },
+];
+const KEYWORD: Record<string, number> = { left: 0, top: 0, center: 50, right: 100, bottom: 100 };
+
+/** `left top`, `30% bottom`, `center`, `10px` … as two places. */
+export function readPosition(words: readonly string[]): readonly [Place, Place] {
+  if (!words.length) return CENTER;
+  if (words.length > 2) throw new Unreadable(`"at ${words.join(' ')}" is not understood; use two values.`);
+  const place = (word: string): Place => {
+    const known = KEYWORD[word];
+    const read = known === undefined ? readPlace(word, false) : { value: known, unit: '%' as const };
+    if (!read) throw new Unreadable(`"${word}" is no position.`);
+    return read;
+  };
+  const [first, second] = words as [string, string?];
+  if (second === undefined)
+    return first === 'top' || first === 'bottom' ? [CENTER[0], place(first)] : [place(first), CENTER[1]];
+  const swapped = /^(top|bottom)$/.test(first) || /^(left|right)$/.test(second);
+  return swapped ? [place(second), place(first)] : [place(first), place(second)];
+}
+
+export function readSides(words: readonly string[]): Direction {
+  const x = words.find((w) => w === 'left' || w === 'right') ?? null;
+  const y = words.find((w) => w === 'top' || w === 'bottom') ?? null;
+  const known = [x, y].filter((w) => w !== null).length;
+  if (!known || known !== words.length) throw new Unreadable(`"to ${words.join(' ')}" is no side or corner.`);
+  return { by: 'corner', x: x as 'left' | 'right' | null, y: y as 'top' | 'bottom' | null };
+}
