@@ -10,6 +10,8 @@ export interface WorstContrast {
 }
 
 const SCAN = 64;
+/** Percent beyond which no place of a gradient is looked for. */
+const FARTHEST = 10_000;
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 /**
@@ -20,10 +22,12 @@ const GOLDEN = (Math.sqrt(5) - 1) / 2;
  */
 export function worstOverGradient(
   text: Rgba,
-  stops: readonly SampledStop[],
+  given: readonly SampledStop[],
   space: GradientSpace,
   beneath: Rgba,
 ): WorstContrast {
+  const within = (v: number) => (Number.isNaN(v) ? 0 : Math.min(FARTHEST, Math.max(-FARTHEST, v)));
+  const stops = given.map((stop) => ({ ...stop, position: within(stop.position) }));
   const ratioAt = (at: number) => {
     const ground = composite(sampleGradient(stops, space, at), beneath);
     return { ratio: contrastRatio(composite(text, ground), ground), at, ground };

@@ -8,10 +8,16 @@ export interface Rgba {
   readonly alpha: number;
 }
 
-/** Linear light of a channel 0–255; whole numbers by table, where anything else finds nothing. */
-const linear = (v: number) => LINEAR_8BIT[v] ?? linearize(v / 255);
+/** A channel held in 0–255, or an alpha in 0–1; what is no number is 0. */
+const held = (v: number, most: number) => (Number.isNaN(v) ? 0 : Math.min(most, Math.max(0, v)));
 
-/** WCAG 2.2 relative luminance of an opaque sRGB colour (channels 0–255), 0–1. Alpha is not looked at. */
+/** Linear light of a channel 0–255; whole numbers by table, where anything else finds nothing. */
+const linear = (v: number) => LINEAR_8BIT[v] ?? linearize(held(v, 255) / 255);
+
+/**
+ * WCAG 2.2 relative luminance of an opaque sRGB colour, 0–1. Channels are held in 0–255, what is no number counts
+ * as 0; alpha is not looked at.
+ */
 export function luminance(c: Rgba): number {
   return luminanceOfLinear(linear(c.r), linear(c.g), linear(c.b));
 }
@@ -43,11 +49,14 @@ export function reaches(ratio: number, required: number): boolean {
 
 /**
  * Source-over compositing of a translucent colour on an opaque one, per channel in encoded sRGB, as browsers
- * paint (CSS Color 4 §11, Compositing 1). The result is opaque and not rounded to 8 bits.
+ * paint (CSS Color 4 §11, Compositing 1). The result is opaque and not rounded to 8 bits. Channels are held in
+ * 0–255 and alpha in 0–1, what is no number counts as 0.
  */
 export function composite(over: Rgba, beneath: Rgba): Rgba {
-  if (over.alpha >= 1) return over;
-  const mix = (o: number, u: number) => o * over.alpha + u * (1 - over.alpha);
+  const alpha = held(over.alpha, 1);
+  const within = (v: number) => v >= 0 && v <= 255;
+  if (alpha === 1 && within(over.r) && within(over.g) && within(over.b)) return over;
+  const mix = (o: number, u: number) => held(o, 255) * alpha + held(u, 255) * (1 - alpha);
   return { r: mix(over.r, beneath.r), g: mix(over.g, beneath.g), b: mix(over.b, beneath.b), alpha: 1 };
 }
 

@@ -63,7 +63,7 @@ export interface GrownShade {
  */
 function baseStep(base: Color, l: number, growth: Growth): number {
   const last = growth.labels.length - 1;
-  const along = (growth.lightest - l) / (growth.lightest - growth.darkest);
+  const along = (growth.lightest - l) / Math.max(1e-6, growth.lightest - growth.darkest);
   const rgb = toRgb8(base);
   const darkest = Math.max(0, last - Math.max(...rgb));
   const lightest = Math.min(last, 255 - Math.min(...rgb));
@@ -89,6 +89,19 @@ function stepsAlong(n: number, span: number, curve: number): number[] {
   });
 }
 
+function withinRanges(growth: Growth): Growth {
+  const held = (v: number, low: number, high: number) =>
+    Number.isNaN(v) ? low : Math.min(high, Math.max(low, v));
+  return {
+    ...growth,
+    lightest: held(growth.lightest, 0.5, 1),
+    darkest: held(growth.darkest, 0, 0.5),
+    curve: held(growth.curve, -1, 1),
+    endChroma: held(growth.endChroma, 0, 1.5),
+    hueDrift: held(growth.hueDrift, -60, 60),
+  };
+}
+
 /** A shade before it is painted: OKLCH, or the base as it was given. */
 export interface GrownColor {
   readonly label: string;
@@ -99,11 +112,14 @@ export interface GrownColor {
 /**
  * Grows the shades of a family in OKLCH, lightest first: lightness falls strictly from step to step; the base
  * is exactly among them; chroma falls towards the ends as the recipe says and never leaves the gamut. Source of
- * the space: CSS Color 4 §9.4.
+ * the space: CSS Color 4 §9.4. Settings beyond their ranges are held in them; labels fewer than 3 or more than
+ * 24 are a RangeError.
  */
-export function growColors(base: Color, growth: Growth, gamut: Gamut = 'srgb'): GrownColor[] {
+export function growColors(base: Color, recipe: Growth, gamut: Gamut = 'srgb'): GrownColor[] {
   const [baseL, baseC, baseH] = numbers(convert(base, 'oklch'));
+  const growth = withinRanges(recipe);
   const { labels } = growth;
+  if (labels.length < 3 || labels.length > 24) throw new RangeError('A family has 3 to 24 shades.');
   const last = labels.length - 1;
   const at = baseStep(base, baseL, growth);
   // An end must lie beyond the base by at least a visible step for each shade on that side.

@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { fromRgb8, readColor } from '../color/parse.ts';
-import { contrastRatio } from '../contrast/ratio.ts';
+import { contrastRatio, luminance } from '../contrast/ratio.ts';
 import { growByRecipe, labelScheme, leastStep, type Recipe } from './recipes.ts';
 
+const luminanceOf = (c: { r: number; g: number; b: number }) => luminance({ ...c, alpha: 1 });
 const channel = fc.integer({ min: 0, max: 255 });
 const base = fc.tuple(channel, channel, channel);
 const labels = fc.integer({ min: 3, max: 24 }).map((n) => labelScheme(n, 'ordinals'));
@@ -23,10 +24,10 @@ describe('recipes', () => {
       labels,
       least: fc.double({ min: 0, max: 1, noNaN: true }),
     }),
-    labels.map(
-      (all): Recipe => ({
+    fc.tuple(labels, fc.constantFrom('#f0f9f8', '#07191e', '#808080')).map(
+      ([all, ground]): Recipe => ({
         kind: 'contrast',
-        ground: '#f0f9f8',
+        ground,
         labels: all,
         ratios: all.map((_, i) => 1.1 + i * 0.6),
       }),
@@ -40,7 +41,18 @@ describe('recipes', () => {
         const bases = shades.filter((shade) => shade.isBase);
         expect(bases.map((shade) => [shade.r, shade.g, shade.b])).toEqual([[r, g, b]]);
         for (const { hex } of shades) expect(hex).toMatch(/^#[0-9a-f]{6}$/);
-        if (next.kind === 'contrast') return;
+        if (next.kind === 'contrast') {
+          // Each step stands out from the ground at least as much as the one before, all on the base's side.
+          const [gr, gg, gb] = toRgb8(readColor(next.ground));
+          const ys = shades.map(luminanceOf);
+          const groundY = luminanceOf({ r: gr, g: gg, b: gb });
+          const away =
+            Math.sign(luminanceOf({ r, g, b }) - groundY) || Math.sign(ys[ys.length - 1]! - groundY);
+          ys.slice(1).forEach((y, i) => {
+            expect((y - ys[i]!) * away).toBeGreaterThan(-0.002);
+          });
+          return;
+        }
         const l = shades.map((shade) => rgb8ToOklch(shade.r, shade.g, shade.b)[0]);
         const way = Math.sign(l[l.length - 1]! - l[0]!);
         l.slice(1).forEach((v, i) => {

@@ -4,7 +4,7 @@ import { delinearize, oklabToLinear, polar, type Triple } from '../color/kernel.
 import { fromRgb8, readColor } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
 import { hexOfRgb8 } from '../color/write.ts';
-import { composite, contrastRatio, type Rgba } from '../contrast/ratio.ts';
+import { composite, contrastRatio, luminance, type Rgba } from '../contrast/ratio.ts';
 import { mixColors } from '../gradient/sample.ts';
 import type { GrownShade } from './growth.ts';
 
@@ -106,23 +106,27 @@ function solveRatio(chroma: number, hue: number, ground: Rgba, ratio: number, da
 }
 
 /**
- * Solves each ratio for the base's hue, on the side of the ground where the highest ratio can be had, and puts
- * the base itself in the place of the step whose ratio is nearest to its own. A ratio beyond what black or
- * white gives ends at black or white.
+ * Solves each ratio for the base's hue, on the base's own side of the ground (the side with more room when it
+ * is as light as the ground), and puts the base itself in the place of the step whose ratio is nearest to its
+ * own. A ratio beyond what that side gives ends at black or white.
  */
 function growContrast(base: Color, { ground, labels, ratios }: ContrastRecipe): RecipeShade[] {
   const own = rgbaOf(base);
   const beneath = rgbaOf(readColor(ground));
   const [, chroma, hue] = rgb8ToOklch(own.r, own.g, own.b);
-  const top = Math.max(...ratios);
-  const darker = contrastRatio(OTHER.black, beneath) >= Math.min(top, contrastRatio(OTHER.white, beneath));
-  const solved = ratios.map((ratio) => solveRatio(chroma, hue, beneath, ratio, darker));
+  const [ownY, groundY] = [luminance(own), luminance(beneath)];
+  const roomBelow = contrastRatio(OTHER.black, beneath) >= contrastRatio(OTHER.white, beneath);
+  const darker = ownY === groundY ? roomBelow : ownY < groundY;
   const ownRatio = contrastRatio(own, beneath);
   let at = 0;
   ratios.forEach((ratio, i) => {
     if (Math.abs(Math.log(ratio / ownRatio)) < Math.abs(Math.log(ratios[at]! / ownRatio))) at = i;
   });
-  return labels.map((label, i) => shadeOf(label, i === at ? own : solved[i]!, i === at));
+  return labels.map((label, i) =>
+    i === at
+      ? shadeOf(label, own, true)
+      : shadeOf(label, solveRatio(chroma, hue, beneath, ratios[i]!, darker), false),
+  );
 }
 
 /**

@@ -115,14 +115,16 @@ export interface Shift {
   readonly lightness?: number;
 }
 
-/** Shifts hue, saturation and lightness of all stops in OKLCH, held inside sRGB; places and alpha stay. */
-export function shifted<T extends CssGradient>(
-  gradient: T,
-  { hue = 0, saturation = 0, lightness = 0 }: Shift,
-): T {
-  const shift = (c: Rgba): Rgba => {
+/**
+ * Shifts hue, saturation and lightness of all stops in OKLCH, held inside sRGB; places and alpha stay. What is
+ * no finite number shifts nothing.
+ */
+export function shifted<T extends CssGradient>(gradient: T, shift: Shift): T {
+  const finite = (v: number | undefined) => (v !== undefined && Number.isFinite(v) ? v : 0);
+  const [hue, saturation, lightness] = [shift.hue, shift.saturation, shift.lightness].map(finite) as Triple;
+  const moved = (c: Rgba): Rgba => {
     const [l, a, b] = oklab(c);
-    const h = (Math.atan2(b, a) * 180) / Math.PI + hue;
+    const h = (Math.atan2(b, a) * 180) / Math.PI + (hue % 360);
     const nextL = Math.min(1, Math.max(0, l + lightness));
     const chroma = Math.min(Math.hypot(a, b) * Math.max(0, 1 + saturation), maxChroma(nextL, h));
     const linear = oklabToLinear(nextL, ...polar(chroma, h), [0, 0, 0]);
@@ -134,7 +136,7 @@ export function shifted<T extends CssGradient>(
   return {
     ...gradient,
     stops: gradient.stops.map((item) =>
-      item.kind === 'hint' ? item : ({ ...item, color: shift(item.color) } satisfies ColorStop),
+      item.kind === 'hint' ? item : ({ ...item, color: moved(item.color) } satisfies ColorStop),
     ),
   };
 }
