@@ -1,7 +1,8 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { cssNames, writeCss } from '@mint-lamp/core/exchange/css';
-import { sampleGradient } from '@mint-lamp/core/gradient/sample';
+import { colorAtPlace, placeStops } from '@mint-lamp/core/gradient/model';
 import { resolveSystem } from '@mint-lamp/core/system/resolve';
+import { paintedGradient } from '@mint-lamp/core/system/resolve-gradients';
 import { PNG } from 'pngjs';
 import { expect, test } from '../support/test.ts';
 
@@ -62,10 +63,11 @@ test.describe('a page that links the exported CSS', () => {
       const png = PNG.sync.read(
         await page.screenshot({ clip: { x: 0, y: 0, width: 500, height: 20 * boxes.length } }),
       );
-      gradients.forEach(({ gradient, colors }, row) => {
-        const stops = gradient.stops.map((stop, i) => ({ position: stop.position, color: colors[i]! }));
+      gradients.forEach((resolved, row) => {
+        const { gradient } = resolved;
+        const placed = placeStops(paintedGradient(resolved)!);
         for (let x = 0; x < 500; x++) {
-          const { r, g, b } = sampleGradient(stops, gradient.space, ((x + 0.5) / 500) * 100);
+          const { r, g, b } = colorAtPlace(placed, ((x + 0.5) / 500) * 100);
           const at = ((row * 20 + 10) * 500 + x) * 4;
           [r, g, b].forEach((v, i) => {
             expect(Math.abs(png.data[at + i]! - v), `${gradient.name} at ${x}`).toBeLessThanOrEqual(1.01);

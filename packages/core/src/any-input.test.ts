@@ -137,6 +137,12 @@ const CASES: readonly Case[] = [
     simulate,
   ],
   ['visionTwins', fc.tuple(fc.array(painted, { maxLength: 6 }), number, number), visionTwins],
+  [
+    'worstOverGradient',
+    fc.tuple(rgba, anyGradient, rgba, number, number),
+    (text: never, gradient: never, beneath: never, a: number, b: number) =>
+      worstOverGradient(text, placeStops(gradient), beneath, [a, b]),
+  ],
   ['maskNear', fc.tuple(fc.record({ pixels }), rgba, number), maskNear],
   ['paletteOf', fc.tuple(pixels, fc.integer()), paletteOf],
   ['labelScheme', fc.tuple(number, fc.constantFrom('hundreds', 'ordinals')), labelScheme],
@@ -157,17 +163,6 @@ const REFUSING: readonly (readonly [...Case, refusal: RegExp])[] = [
     fc.tuple(anyColor, fc.array(fc.record({ ground: rgba, required: number }), { maxLength: 2 }), number),
     nearestPassingColor,
     /^At least one ground/,
-  ],
-  [
-    'worstOverGradient',
-    fc.tuple(
-      rgba,
-      fc.array(fc.record({ position: number, color: rgba }), { maxLength: 3 }),
-      fc.constantFrom('srgb', 'oklab'),
-      rgba,
-    ),
-    worstOverGradient,
-    /^A gradient needs/,
   ],
   ['worstOverPixels', fc.tuple(rgba, pixels, rgba), worstOverPixels, /^The region has no pixels/],
   [

@@ -1,4 +1,4 @@
-import { type GradientSpace, type SampledStop, sampleGradient } from '../gradient/sample.ts';
+import { colorAtPlace, type PlacedGradient } from '../gradient/model.ts';
 import { composite, contrastRatio, luminance, type Rgba, ratioOfLuminances, reaches } from './ratio.ts';
 
 /** The worst contrast of a text over something that is not one colour. */
@@ -9,67 +9,67 @@ export interface WorstContrast {
   readonly ground: Rgba;
 }
 
-const SCAN = 64;
+/** Looks per stretch, before the worst of them is closed in on. */
+const SCAN = 128;
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
 /** Percent beyond which no place of a gradient is looked for. */
 const FARTHEST = 10_000;
-const GOLDEN = (Math.sqrt(5) - 1) / 2;
+const within = (v: number) => (Number.isNaN(v) ? 0 : Math.min(FARTHEST, Math.max(-FARTHEST, v)));
 
 /**
- * The worst WCAG ratio of a text (it may be translucent) along a gradient lying on an opaque ground, wherever
+ * The worst WCAG ratio of a text (it may be translucent) over a gradient lying on an opaque ground, wherever
  * along the way it is: between two stops luminance may pass the text's own, where the ratio falls to 1 although
  * both stops pass. Each stretch is scanned, then the worst place in it closed in on by golden section, to
- * 1e-4 percent. Stops in order, at least one; positions in percent.
+ * 1e-4 percent. `seen` is the part of the gradient line that is painted, in percent; of a repeating gradient
+ * all is seen.
  */
 export function worstOverGradient(
   text: Rgba,
-  given: readonly SampledStop[],
-  space: GradientSpace,
+  placed: PlacedGradient,
   beneath: Rgba,
+  seen: readonly [from: number, to: number] = [0, 100],
 ): WorstContrast {
-  const within = (v: number) => (Number.isNaN(v) ? 0 : Math.min(FARTHEST, Math.max(-FARTHEST, v)));
-  const stops = given.map((stop) => ({ ...stop, position: within(stop.position) }));
-  const ratioAt = (at: number) => {
-    const ground = composite(sampleGradient(stops, space, at), beneath);
+  const over = (color: Rgba, at: number): WorstContrast => {
+    const ground = composite(color, beneath);
     return { ratio: contrastRatio(composite(text, ground), ground), at, ground };
   };
-  const first = stops[0];
-  if (!first) throw new RangeError('A gradient needs at least one stop.');
-  // Before the first stop its own colour reaches on, even where a second one shares its place.
-  const start = composite(first.color, beneath);
-  let worst: WorstContrast = {
-    ratio: contrastRatio(composite(text, start), start),
-    at: first.position,
-    ground: start,
-  };
+  const along = { ...placed, repeating: false };
+  const look = (at: number) => over(colorAtPlace(along, at), at);
+  const [start, end] = placed.repeating ? [placed.first, placed.last] : [within(seen[0]), within(seen[1])];
+  let worst = look(start);
   const consider = (candidate: WorstContrast) => {
     if (candidate.ratio < worst.ratio) worst = candidate;
   };
-  for (let i = 1; i < stops.length; i++) {
-    const from = stops[i - 1]!.position;
-    const to = stops[i]!.position;
-    // The colour just before a hard edge is the limit of the stretch, which the stop itself hides.
-    const edge = { ...composite(stops[i]!.color, beneath) };
-    consider({ ratio: contrastRatio(composite(text, edge), edge), at: to, ground: edge });
-    if (to <= from) continue;
-    let low = from;
+  consider(look(end));
+  for (const stretch of placed.stretches) {
+    // At a hard edge both sides are seen, of which a place has only one.
+    for (const [at, color] of [
+      [stretch.from, stretch.a],
+      [stretch.to, stretch.b],
+    ] as const)
+      if (at >= start && at <= end) consider(over(color, at));
+    const from = Math.max(start, stretch.from);
+    const to = Math.min(end, stretch.to) - 1e-9;
+    if (!(to > from)) continue;
+    let nearby = from;
     let best = Number.POSITIVE_INFINITY;
     for (let k = 0; k <= SCAN; k++) {
       const at = from + ((to - from) * k) / SCAN;
-      const { ratio } = ratioAt(Math.min(at, to - 1e-9));
+      const { ratio } = look(at);
       if (ratio < best) {
         best = ratio;
-        low = at;
+        nearby = at;
       }
     }
-    let a = Math.max(from, low - (to - from) / SCAN);
-    let b = Math.min(to - 1e-9, low + (to - from) / SCAN);
-    while (b - a > 1e-4) {
-      const c = b - GOLDEN * (b - a);
-      const d = a + GOLDEN * (b - a);
-      if (ratioAt(c).ratio < ratioAt(d).ratio) b = d;
-      else a = c;
+    let low = Math.max(from, nearby - (to - from) / SCAN);
+    let high = Math.min(to, nearby + (to - from) / SCAN);
+    while (high - low > 1e-4) {
+      const c = high - GOLDEN * (high - low);
+      const d = low + GOLDEN * (high - low);
+      if (look(c).ratio < look(d).ratio) high = d;
+      else low = c;
     }
-    consider(ratioAt((a + b) / 2));
+    consider(look((low + high) / 2));
   }
   return worst;
 }

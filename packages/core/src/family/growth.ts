@@ -81,12 +81,12 @@ const LEAST_STEP = 0.006;
  * two steps would fall together. `span` is the lightness between base and end.
  */
 function stepsAlong(n: number, span: number, curve: number): number[] {
+  const bent = Array.from({ length: n + 1 }, (_, i) => bend(n ? i / n : 0, curve));
   const even = span / n;
-  const evenPart = even > 0 ? Math.min(1, LEAST_STEP / even) : 1;
-  return Array.from({ length: n + 1 }, (_, i) => {
-    const t = n ? i / n : 0;
-    return evenPart * t + (1 - evenPart) * bend(t, curve);
-  });
+  const least = Math.min(...bent.slice(1).map((v, i) => (v - bent[i]!) * span));
+  if (least >= LEAST_STEP) return bent;
+  const evenPart = even > least ? Math.min(1, (LEAST_STEP - least) / (even - least)) : 1;
+  return bent.map((v, i) => evenPart * (n ? i / n : 0) + (1 - evenPart) * v);
 }
 
 function withinRanges(growth: Growth): Growth {

@@ -5,7 +5,7 @@ import { fromRgb8, readColor } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
 import { hexOfRgb8 } from '../color/write.ts';
 import { composite, contrastRatio, luminance, type Rgba } from '../contrast/ratio.ts';
-import { mixColors } from '../gradient/sample.ts';
+import { mix } from '../gradient/interpolate.ts';
 import type { GrownShade } from './growth.ts';
 
 /** Tints (towards white), shades (towards black) or tones (towards the grey of mid lightness). */
@@ -69,7 +69,7 @@ function growMix(base: Color, { towards, labels, reach }: MixRecipe): RecipeShad
   const own = rgbaOf(base);
   const last = labels.length - 1;
   return labels.map((label, i) =>
-    shadeOf(label, mixColors(own, OTHER[towards], (unit(reach) * i) / last, 'oklab'), i === 0),
+    shadeOf(label, mix(own, OTHER[towards], (unit(reach) * i) / last, 'oklab'), i === 0),
   );
 }
 

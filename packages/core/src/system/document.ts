@@ -1,6 +1,6 @@
 import type { Target } from '../contrast/targets.ts';
 import type { Growth } from '../family/growth.ts';
-import type { GradientSpace } from '../gradient/sample.ts';
+import type { RectangularSpace } from '../gradient/interpolate.ts';
 
 /** The project document: everything that a project is, as plain JSON. Colours are canonical CSS text. */
 export interface ProjectDocument {
@@ -68,7 +68,7 @@ export interface Gradient {
   readonly kind: 'linear';
   /** Degrees as in CSS: 0 points up, 90 to the right. 0–360. */
   readonly angle: number;
-  readonly space: GradientSpace;
+  readonly space: RectangularSpace;
   /** In order of position. */
   readonly stops: readonly Stop[];
 }

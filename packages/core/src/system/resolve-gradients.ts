@@ -1,3 +1,4 @@
+import type { ColorStop, LinearGradient } from '../gradient/model.ts';
 import { ById, indexById } from './by-id.ts';
 import type { Gradient, Link } from './document.ts';
 import { fade, type Painted, paint } from './painted.ts';
@@ -55,6 +56,17 @@ export class ResolvedGradient {
     for (const i of stops)
       this.known[i] = colorOfStop(this.gradient.stops[i]!.link, this.families, this.roles);
   }
+}
+
+/** A resolved gradient as CSS has it, made of the stops that have a colour; null when none has. */
+export function paintedGradient({ gradient, colors }: ResolvedGradient): LinearGradient | null {
+  const stops = gradient.stops.flatMap((stop, i): ColorStop[] => {
+    const color = colors[i];
+    return color ? [{ kind: 'stop', color, places: [{ value: stop.position, unit: '%' }] }] : [];
+  });
+  if (!stops.length) return null;
+  const direction = { by: 'angle', degrees: gradient.angle } as const;
+  return { kind: 'linear', repeating: false, direction, space: gradient.space, hueWay: 'shorter', stops };
 }
 
 /** Of one family or role, the stops that point to it: by the gradient's place in the list, places of stops. */

@@ -1,5 +1,5 @@
 import { gradientCss } from '@mint-lamp/core/exchange/css';
-import type { GradientSpace } from '@mint-lamp/core/gradient/sample';
+import type { RectangularSpace } from '@mint-lamp/core/gradient/interpolate';
 import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
 import { Trash2 } from 'lucide-react';
 import { lazy, Suspense } from 'react';
@@ -19,7 +19,7 @@ import { StopList } from './stop-list.tsx';
 
 const Profile = lazy(() => import('./profile.tsx'));
 
-const SPACES: readonly { value: GradientSpace; label: string }[] = [
+const SPACES: readonly { value: RectangularSpace; label: string }[] = [
   { value: 'oklab', label: 'OKLab, even to the eye' },
   { value: 'lab', label: 'Lab' },
   { value: 'srgb', label: 'sRGB, as old browsers' },

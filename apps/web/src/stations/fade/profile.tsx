@@ -1,5 +1,4 @@
 import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
-import { sampleGradient } from '@mint-lamp/core/gradient/sample';
 import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
 import { useMemo } from 'react';
 import {
@@ -12,7 +11,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { sampledStops } from './sampled.ts';
+import { sampler } from './sampled.ts';
 
 const STEPS = 60;
 /** Chroma is drawn so that 0.4, beyond any sRGB colour, is the full height. */
@@ -22,15 +21,15 @@ const CHROMA_TOP = 0.4;
 export default function Profile({ resolved }: { resolved: ResolvedGradient }) {
   const { gradient } = resolved;
   const data = useMemo(() => {
-    const stops = sampledStops(resolved);
-    if (!stops.length) return [];
+    const colorAt = sampler(resolved);
+    if (!colorAt) return [];
     return Array.from({ length: STEPS + 1 }, (_, i) => {
       const at = (i / STEPS) * 100;
-      const { r, g, b } = sampleGradient(stops, gradient.space, at);
+      const { r, g, b } = colorAt(at);
       const [l, c] = rgb8ToOklch(r, g, b);
       return { at, lightness: l * 100, chroma: (c / CHROMA_TOP) * 100, c };
     });
-  }, [resolved, gradient.space]);
+  }, [resolved]);
   return (
     <figure aria-label="Profile: lightness and chroma along the gradient" className="m-0">
       <div aria-hidden className="h-28">

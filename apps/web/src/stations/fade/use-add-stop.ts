@@ -6,7 +6,7 @@ import { addressOf } from '../../addresses.ts';
 import { newId, useEditing } from '../../store/editing.ts';
 import { selectProject } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
-import { colorAt } from './sampled.ts';
+import { sampler } from './sampled.ts';
 
 /** Adds a stop at a place (percent) with the colour that is there now, and selects it. */
 export function useAddStop(resolved: ResolvedGradient) {
@@ -15,7 +15,7 @@ export function useAddStop(resolved: ResolvedGradient) {
   const { edit } = useEditing();
   const gradient = resolved.gradient.id;
   return (position: number) => {
-    const now = colorAt(resolved, position);
+    const now = sampler(resolved)?.(position);
     if (!now) return;
     const color = canonical(fromRgb8(Math.round(now.r), Math.round(now.g), Math.round(now.b), now.alpha));
     const stop = { id: newId(), position, link: { to: 'color', color } as const };
