@@ -1,10 +1,10 @@
 import type { Target } from '../contrast/targets.ts';
-import { USUAL_GROWTH } from '../family/growth.ts';
+import { type LightnessGrowth, USUAL_GROWTH } from '../family/growth.ts';
 import { type Family, type Link, type Pair, type Role, slug } from '../system/document.ts';
 
 /** Short ways to write a demo document by hand. Ids are the slugs of the names, so that they never change. */
 
-export function family(name: string, base: string, growth: Partial<Family['growth']> = {}): Family {
+export function family(name: string, base: string, growth: Partial<LightnessGrowth> = {}): Family {
   return { id: slug(name), name, base, growth: { ...USUAL_GROWTH, ...growth }, handSet: {} };
 }
 

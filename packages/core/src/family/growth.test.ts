@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { rgb8ToOklch } from '../color/gamut.ts';
 import { fromRgb8, readColor } from '../color/parse.ts';
-import { type Growth, growShades, USUAL_GROWTH } from './growth.ts';
+import { growShades, type LightnessGrowth, USUAL_GROWTH } from './growth.ts';
 
 const channel = fc.integer({ min: 0, max: 255 });
-const growth = fc.record<Growth>({
+const growth = fc.record<LightnessGrowth>({
   kind: fc.constant('lightness'),
   labels: fc.integer({ min: 3, max: 24 }).map((n) => Array.from({ length: n }, (_, i) => String(i + 1))),
   lightest: fc.double({ min: 0.5, max: 1, noNaN: true }),

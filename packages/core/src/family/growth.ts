@@ -9,7 +9,7 @@ import { hexOfRgb8 } from '../color/write.ts';
  * The recipe that makes a family's shades from its base: even steps of OKLCH lightness between a lightest and
  * a darkest end, with the base kept exactly at the step whose lightness is nearest to its own.
  */
-export interface Growth {
+export interface LightnessGrowth {
   readonly kind: 'lightness';
   /** Shade labels from the lightest to the darkest, 3 to 24, each once. */
   readonly labels: readonly string[];
@@ -38,7 +38,7 @@ export const USUAL_LABELS = [
   '950',
 ] as const;
 
-export const USUAL_GROWTH: Growth = {
+export const USUAL_GROWTH: LightnessGrowth = {
   kind: 'lightness',
   labels: USUAL_LABELS,
   lightest: 0.975,
@@ -61,7 +61,7 @@ export interface GrownShade {
  * Index of the step that the base takes: the nearest on the even scale from lightest to darkest that leaves
  * enough 8-bit colours beyond the base for the steps on either side.
  */
-function baseStep(base: Color, l: number, growth: Growth): number {
+function baseStep(base: Color, l: number, growth: LightnessGrowth): number {
   const last = growth.labels.length - 1;
   const along = (growth.lightest - l) / Math.max(1e-6, growth.lightest - growth.darkest);
   const rgb = toRgb8(base);
@@ -89,7 +89,7 @@ function stepsAlong(n: number, span: number, curve: number): number[] {
   return bent.map((v, i) => evenPart * (n ? i / n : 0) + (1 - evenPart) * v);
 }
 
-function withinRanges(growth: Growth): Growth {
+function withinRanges(growth: LightnessGrowth): LightnessGrowth {
   const held = (v: number, low: number, high: number) =>
     Number.isNaN(v) ? low : Math.min(high, Math.max(low, v));
   return {
@@ -115,7 +115,7 @@ export interface GrownColor {
  * the space: CSS Color 4 §9.4. Settings beyond their ranges are held in them; labels fewer than 3 or more than
  * 24 are a RangeError.
  */
-export function growColors(base: Color, recipe: Growth, gamut: Gamut = 'srgb'): GrownColor[] {
+export function growColors(base: Color, recipe: LightnessGrowth, gamut: Gamut = 'srgb'): GrownColor[] {
   const [baseL, baseC, baseH] = numbers(convert(base, 'oklch'));
   const growth = withinRanges(recipe);
   const { labels } = growth;
@@ -158,7 +158,7 @@ function apart(rgb: Triple, neighbour: Triple, lighter: boolean, left: number): 
  * Grows a family as {@link growColors} does, painted: all shades are 8-bit sRGB, grown from the base as it is
  * painted (a base outside sRGB stands there gamut-mapped), and no two fall together.
  */
-export function growShades(base: Color, growth: Growth): GrownShade[] {
+export function growShades(base: Color, growth: LightnessGrowth): GrownShade[] {
   const painted = fromRgb8(...toRgb8(base));
   const linear: Triple = [0, 0, 0];
   const grown = growColors(painted, growth);

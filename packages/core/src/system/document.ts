@@ -1,5 +1,5 @@
 import type { Target } from '../contrast/targets.ts';
-import type { Growth } from '../family/growth.ts';
+import type { Growth } from '../family/grow.ts';
 import type { RectangularSpace } from '../gradient/interpolate.ts';
 
 /** The project document: everything that a project is, as plain JSON. Colours are canonical CSS text. */

@@ -1,5 +1,5 @@
 import { readColor } from '../color/parse.ts';
-import { growShades } from '../family/growth.ts';
+import { grow } from '../family/grow.ts';
 import { ById, indexById } from './by-id.ts';
 import type { Family, Link, ProjectDocument, Role, Theme } from './document.ts';
 import { fade, type Painted, paint } from './painted.ts';
@@ -57,7 +57,7 @@ function resolveFamily(family: Family): ResolvedFamily {
   let resolved = grown.get(family);
   if (!resolved) {
     const baseOutside = paint(family.base).outside;
-    const shades = growShades(readColor(family.base), family.growth).map((shade): ResolvedShade => {
+    const shades = grow(readColor(family.base), family.growth).map((shade): ResolvedShade => {
       const own = family.handSet[shade.label];
       return own === undefined
         ? {

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { isColorText } from '../color/parse.ts';
+import type { Growth } from '../family/grow.ts';
 import { LIMITS } from './document.ts';
 
 /** Joi schemas of the document and its commands: shape and ranges. What refers to what is the commands' concern. */
@@ -40,15 +41,35 @@ export const linkSchema = Joi.alternatives().conditional('.to', {
 const link = linkSchema.required();
 
 const theme = Joi.object({ id, name }).required();
-const growth = Joi.object({
-  kind: Joi.valid('lightness').required(),
-  labels: Joi.array().items(label).min(3).max(LIMITS.shades).unique().required(),
-  lightest: Joi.number().min(0.5).max(1).required(),
-  darkest: Joi.number().min(0).max(0.5).required(),
-  curve: Joi.number().min(-1).max(1).required(),
-  endChroma: Joi.number().min(0).max(1.5).required(),
-  hueDrift: Joi.number().min(-60).max(60).required(),
-}).required();
+const labels = Joi.array().items(label).min(3).max(LIMITS.shades).unique().required();
+const part = Joi.number().min(0).max(1).required();
+const growthOf = (kind: Growth['kind'], keys: Joi.PartialSchemaMap) => ({
+  is: kind,
+  // The kind itself is known here; what else there may be is said by the last one.
+  then: Joi.object({ kind: Joi.valid(kind).required(), labels, ...keys }),
+});
+const growth = Joi.alternatives()
+  .conditional('.kind', {
+    switch: [
+      growthOf('lightness', {
+        lightest: Joi.number().min(0.5).max(1).required(),
+        darkest: Joi.number().min(0).max(0.5).required(),
+        curve: Joi.number().min(-1).max(1).required(),
+        endChroma: Joi.number().min(0).max(1.5).required(),
+        hueDrift: Joi.number().min(-60).max(60).required(),
+      }),
+      growthOf('mix', { towards: Joi.valid('white', 'black', 'grey').required(), reach: part }),
+      growthOf('opacity', { ground: color, least: part }),
+      growthOf('contrast', {
+        ground: color,
+        ratios: Joi.array().items(Joi.number().min(1).max(21)).length(Joi.ref('labels.length')).required(),
+      }),
+    ],
+    otherwise: Joi.object({
+      kind: Joi.valid('lightness', 'mix', 'opacity', 'contrast').required(),
+    }).unknown(),
+  })
+  .required();
 const family = Joi.object({
   id,
   name,

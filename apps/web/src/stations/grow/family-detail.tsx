@@ -1,8 +1,7 @@
-import type { Growth } from '@mint-lamp/core/family/growth';
-import { USUAL_GROWTH } from '@mint-lamp/core/family/growth';
+import { contrastRatio, formatRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
+import { paint } from '@mint-lamp/core/system/painted';
 import type { ResolvedFamily } from '@mint-lamp/core/system/resolve';
 import clsx from 'clsx';
-import { memo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useEditing } from '../../store/editing.ts';
@@ -10,16 +9,18 @@ import { selectProject } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { CopyButton } from '../../ui/copy-button.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
 import { TextField } from '../../ui/text-field.tsx';
-import { Track } from '../../ui/track.tsx';
+import { GrowthPanel } from './growth/growth-panel.tsx';
 
 /** The open family: its shades side by side, its name, and the recipe that it grows by. */
-export function FamilyDetail({ resolved }: { resolved: ResolvedFamily }) {
+export function FamilyDetail({ resolved, ground }: { resolved: ResolvedFamily; ground: Rgba }) {
   const { family, shades } = resolved;
   const id = useAppSelector((state) => selectProject(state).id);
   const { edit } = useEditing();
   const navigate = useNavigate();
+  const { growth } = family;
+  const against = growth.kind === 'contrast' ? paint(growth.ground) : null;
+  const ratioOf = (shade: Rgba) => (against ? formatRatio(contrastRatio(shade, against)) : '');
   return (
     <section
       aria-label={family.name}
@@ -60,73 +61,13 @@ export function FamilyDetail({ resolved }: { resolved: ResolvedFamily }) {
                 <CopyButton text={shade.css} bare className="justify-center px-0.5! text-[11px]!" />
               </div>
               <p className="h-4 text-center text-xs text-quiet">
-                {shade.isBase ? 'base' : shade.handSet ? 'hand-set' : ''}
+                {shade.isBase ? 'base' : shade.handSet ? 'hand-set' : ratioOf(shade)}
               </p>
             </li>
           ))}
         </ol>
       </div>
-      <GrowthRecipe family={family.id} growth={family.growth} />
+      <GrowthPanel family={family.id} growth={family.growth} ground={ground} />
     </section>
   );
 }
-
-const SETTINGS = [
-  { key: 'lightest', name: 'Lightest end', min: 50, max: 100, scale: 100, unit: '%', decimals: 1 },
-  { key: 'darkest', name: 'Darkest end', min: 0, max: 50, scale: 100, unit: '%', decimals: 1 },
-  { key: 'curve', name: 'Curve', min: -100, max: 100, scale: 100, unit: '', decimals: 0 },
-  { key: 'endChroma', name: 'End chroma', min: 0, max: 150, scale: 100, unit: '%', decimals: 0 },
-  { key: 'hueDrift', name: 'Hue drift', min: -60, max: 60, scale: 1, unit: '°', decimals: 0 },
-] as const;
-
-const GrowthRecipe = memo(function GrowthRecipe({ family, growth }: { family: string; growth: Growth }) {
-  const { edit, preview } = useEditing();
-  const command = (key: (typeof SETTINGS)[number]['key'], value: number) =>
-    ({ type: 'setGrowth', family, growth: { ...growth, [key]: value } }) as const;
-  const usual = SETTINGS.every(({ key }) => growth[key] === USUAL_GROWTH[key]);
-  return (
-    <section aria-label="Growth" className="flex flex-col gap-1">
-      <div className="flex items-center justify-between">
-        <h2 className="font-title font-semibold">Growth</h2>
-        <Button
-          small
-          look="quiet"
-          disabled={usual}
-          onClick={() =>
-            edit({ type: 'setGrowth', family, growth: { ...USUAL_GROWTH, labels: growth.labels } })
-          }
-        >
-          As usual
-        </Button>
-      </div>
-      {SETTINGS.map(({ key, name, min, max, scale, unit, decimals }) => (
-        <div key={key} className="grid grid-cols-[92px_1fr_60px] items-center gap-x-2">
-          <span className="text-sm leading-tight text-quiet">
-            {name}
-            {unit && ` (${unit})`}
-          </span>
-          <Track
-            label={name}
-            value={growth[key] * scale}
-            min={min}
-            max={max}
-            step={decimals ? 0.5 : 1}
-            background="var(--surface-sunken)"
-            valueText={`${(growth[key] * scale).toFixed(decimals)}${unit}`}
-            onPreview={(v) => preview(command(key, v / scale))}
-            onCommit={(v) => edit(command(key, v / scale))}
-          />
-          <NumberField
-            label={name}
-            hideLabel
-            value={growth[key] * scale}
-            min={min}
-            max={max}
-            decimals={decimals}
-            onCommit={(v) => edit(command(key, v / scale))}
-          />
-        </div>
-      ))}
-    </section>
-  );
-});

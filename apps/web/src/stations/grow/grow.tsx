@@ -46,7 +46,7 @@ export default function Grow() {
         <>
           <Rails ground={ground.color} groundName={ground.name} />
           {open ? (
-            <FamilyDetail key={open.family.id} resolved={open} />
+            <FamilyDetail key={open.family.id} resolved={open} ground={ground.color} />
           ) : (
             <p className="px-5 py-3 text-quiet">
               Select a family by its name to see its shades side by side and to tune how it grows.

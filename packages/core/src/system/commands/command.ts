@@ -1,4 +1,4 @@
-import type { Growth } from '../../family/growth.ts';
+import type { Growth } from '../../family/grow.ts';
 import type { Family, Gradient, Link, Pair, Role, Stop, Swatch, Theme } from '../document.ts';
 
 /**

@@ -41,11 +41,17 @@ const link: fc.Arbitrary<Link> = fc.oneof(
 );
 const links = (keys: fc.Arbitrary<string>) =>
   fc.dictionary(keys, link, { maxKeys: 3, noNullPrototype: true });
-const growth = fc.constantFrom(USUAL_GROWTH, {
-  ...USUAL_GROWTH,
-  labels: ['light', 'mid', 'deep'],
-  hueDrift: 20,
-});
+const growth = fc.constantFrom(
+  USUAL_GROWTH,
+  {
+    ...USUAL_GROWTH,
+    labels: ['light', 'mid', 'deep'],
+    hueDrift: 20,
+  },
+  { kind: 'mix', towards: 'black', labels: ['50', '500', '950'], reach: 0.8 } as const,
+  { kind: 'opacity', ground: '#fff', labels: ['a', 'b', 'c', 'd'], least: 0.1 } as const,
+  { kind: 'contrast', ground: 'rgb(20 30 40)', labels: ['500', 'b', 'c'], ratios: [1.2, 3, 7] } as const,
+);
 const target = fc.constantFrom(
   { level: 'AA', content: 'body' } as const,
   { level: 'AAA', content: 'large' } as const,

@@ -1,0 +1,20 @@
+import type { Color } from '../color/spaces.ts';
+import { luminance } from '../contrast/ratio.ts';
+import { type GrownShade, growShades, type LightnessGrowth } from './growth.ts';
+import { growByRecipe, type Recipe } from './recipes.ts';
+
+/** How a family's shades come of its base. The labels run from the lightest shade to the darkest, in every kind. */
+export type Growth = LightnessGrowth | Recipe;
+
+/**
+ * The shades of a family, lightest first, whatever the kind of growth; so a label keeps its place when the kind
+ * changes, and what points to it still finds a shade. Errors are those of {@link growShades} and
+ * {@link growByRecipe}.
+ */
+export function grow(base: Color, growth: Growth): GrownShade[] {
+  if (growth.kind === 'lightness') return growShades(base, growth);
+  const inOrder = growByRecipe(base, growth);
+  const light = (shade: GrownShade) => luminance({ ...shade, alpha: 1 });
+  if (light(inOrder[0]!) >= light(inOrder[inOrder.length - 1]!)) return inOrder;
+  return growByRecipe(base, { ...growth, labels: [...growth.labels].reverse() }).reverse();
+}
