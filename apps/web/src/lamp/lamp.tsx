@@ -1,6 +1,6 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
 import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useEditing } from '../store/editing.ts';
 import { useProjectDocument, useSystem, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
@@ -50,7 +50,15 @@ function LitLamp({ lit }: { lit: LitColor }) {
     setBefore((old) => old ?? painted);
   }, [painted]);
   const changed = before && painted && before.css !== painted.css;
-  const name = useMemo(() => (painted ? describeColor(colorOf(painted)) : null), [painted]);
+  // The words of a moment ago are kept while they nearly fit, so that they do not flicker under a dragged handle.
+  const lastWords = useRef<string | undefined>(undefined);
+  const name = useMemo(
+    () => (painted ? describeColor(colorOf(painted), lastWords.current) : null),
+    [painted],
+  );
+  useEffect(() => {
+    lastWords.current = name ?? undefined;
+  }, [name]);
   return (
     <div>
       <Halves before={before} now={painted} />

@@ -25,7 +25,9 @@ export type NearestColor =
       readonly ratios: readonly number[];
     };
 
-const STEPS = 1024;
+/** Lightnesses looked at first, and the parts that each step between two of them is then divided into. */
+const COARSE = 128;
+const FINE = 8;
 
 function at(l: number, chroma: number, hue: number): Triple {
   const [a, b] = polar(Math.min(chroma, maxChroma(l, hue)), hue);
@@ -59,22 +61,32 @@ export function nearestPassingColor(c: Color, demands: readonly Demand[], opacit
   };
   let nearest: { rgb: Triple; difference: number; ratios: number[] } | null = null;
   let best = { rgb: start, ratios: ratiosOf(start) };
-  const consider = (rgb: Triple) => {
+  /** Notes a colour and says by how much it reaches the demands: 1 and up passes. */
+  const consider = (rgb: Triple): number => {
     const ratios = ratiosOf(rgb);
-    if (shortfall(ratios) > shortfall(best.ratios)) best = { rgb, ratios };
-    if (!passes(ratios)) return;
+    const reached = shortfall(ratios);
+    if (reached > shortfall(best.ratios)) best = { rgb, ratios };
+    if (!passes(ratios)) return Math.min(reached, 1 - 1e-9);
     const difference = differenceTo(rgb);
     if (!nearest || difference < nearest.difference) nearest = { rgb, difference, ratios };
+    return Math.max(reached, 1);
   };
-  consider(start);
-  if (!nearest) {
-    for (let i = 0; i <= STEPS; i++) consider(at(i / STEPS, chroma, hue));
+  if (consider(start) < 1) {
+    const reached = Array.from({ length: COARSE + 1 }, (_, i) => consider(at(i / COARSE, chroma, hue)));
+    // The border of what passes lies between a step that does and one that does not, or, where the passing
+    // stretch is narrow, beside the step that comes closest.
+    const closest = reached.indexOf(Math.max(...reached));
+    for (let i = 0; i < COARSE; i++) {
+      const border = reached[i]! >= 1 !== reached[i + 1]! >= 1;
+      if (!border && i !== closest && i + 1 !== closest) continue;
+      for (let k = 1; k < FINE; k++) consider(at((i + k / FINE) / COARSE, chroma, hue));
+    }
     // Around the nearest, less chroma may be nearer still to passing at a smaller change of lightness.
     const found = nearest as { rgb: Triple; difference: number; ratios: number[] } | null;
     if (found) {
       const [l] = rgb8ToOklch(...found.rgb);
-      for (let i = -24; i <= 24; i++)
-        for (let k = 4; k <= 10; k++) consider(at(l + i / (STEPS * 4), (chroma * k) / 10, hue));
+      for (let i = -8; i <= 8; i++)
+        for (let k = 5; k <= 10; k++) consider(at(l + i / (COARSE * FINE * 2), (chroma * k) / 10, hue));
     }
   }
   const result = nearest as { rgb: Triple; difference: number; ratios: number[] } | null;

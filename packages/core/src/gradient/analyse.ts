@@ -2,6 +2,7 @@ import { findTwins } from '../color/difference.ts';
 import { maxChroma } from '../color/gamut.ts';
 import { delinearize, linearize, linearToOklab, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
+import { mix } from './interpolate.ts';
 import { type ColorStop, type CssGradient, colorAtPlace, placeStops } from './model.ts';
 
 const oklab = ({ r, g, b }: Rgba): Triple =>
@@ -18,6 +19,8 @@ export interface GreyDip {
   readonly chroma: number;
   /** The smaller chroma of the two ends. */
   readonly expected: number;
+  /** The colour that a stop at this place would need to keep the chroma up: the two ends mixed in OKLCH. */
+  readonly remedy: Rgba;
 }
 
 /** Neighbouring stops that can hardly be told apart; indices among the colour stops. */
@@ -65,7 +68,10 @@ export function gradientFaults(
       const chroma = chromaOf(colorAtPlace(placed, place));
       if (chroma < low.chroma) low = { place, chroma };
     }
-    if (expected > COLOURFUL && low.chroma < expected * DIP) greyDips.push({ ...low, expected });
+    if (expected > COLOURFUL && low.chroma < expected * DIP) {
+      const remedy = mix(a, b, (low.place - from) / (to - from), 'oklch');
+      greyDips.push({ ...low, expected, remedy });
+    }
     bands.push(...bandsIn(from, to, (place) => colorAtPlace(placed, place), length, visible));
   }
   const labs = placed.colors.map((c) => oklab(c.color));

@@ -286,4 +286,20 @@ describe('faults', () => {
     expect(gradientFaults(slow, { length: 60 }).bands).toEqual([]);
     expect(gradientFaults(read('linear-gradient(#808080, #808080)')).bands).toEqual([]);
   });
+
+  it('of greyness are healed by the stop that is offered, for any two opposites', () => {
+    const at = (place: number) => [{ value: place, unit: '%' } as const] as const;
+    fc.assert(
+      fc.property(fc.nat(359), fc.integer({ min: 110, max: 180 }), (hue, turn) => {
+        const gradient = read(
+          `linear-gradient(in oklab, oklch(0.55 0.09 ${hue}), oklch(0.7 0.09 ${hue + turn}))`,
+        );
+        const [dip] = gradientFaults(gradient).greyDips;
+        expect(dip).toBeDefined();
+        const stop = { kind: 'stop', color: dip!.remedy, places: at(dip!.place) } as const;
+        const healed = { ...gradient, stops: [gradient.stops[0]!, stop, gradient.stops[1]!] };
+        expect(gradientFaults(healed).greyDips).toEqual([]);
+      }),
+    );
+  });
 });

@@ -1,21 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SKERRY_LINE } from '../demo/skerry-line.ts';
+import { after } from './after.fixture.ts';
 import { applyCommand } from './commands/apply.ts';
 import type { Command } from './commands/command.ts';
-import type { ProjectDocument } from './document.ts';
-import { measureAll, repairPair } from './measure.ts';
 import { readoutOf } from './readout.ts';
 import { resolveSystem, type System } from './resolve.ts';
 import { starterRoles, suggestedPairs } from './suggestions.ts';
-
-function after(doc: ProjectDocument, ...commands: Command[]): ProjectDocument {
-  return commands.reduce((now, command) => {
-    const result = applyCommand(now, command);
-    if (!result.ok) throw new Error(result.reason);
-    return result.document;
-  }, doc);
-}
 
 /** What a system comes to, without how it was made. */
 const outcome = (system: System) => ({
@@ -153,59 +144,6 @@ describe('the readout', () => {
     expect(next.outside).toEqual([{ family: 'kelp', shade: '600' }]);
     expect(next.alike.day).toEqual([expect.objectContaining({ difference: expect.any(Number) })]);
     expect(next.alike.night).toEqual([]);
-  });
-});
-
-describe('measuring and repairing', () => {
-  it('offers for every failing pair a repair that then really passes', () => {
-    const system = resolveSystem(SKERRY_LINE);
-    const failing = measureAll(system).filter((m) => !m.passes);
-    expect(failing.map((m) => m.pair.foreground)).toEqual(['notice-delay-text', 'board-text', 'board-quiet']);
-    for (const m of failing) {
-      const repair = repairPair(system, system.themes.get(m.theme)!, m);
-      if (repair.kind !== 'repair') throw new Error(repair.reason);
-      const mended = resolveSystem(after(SKERRY_LINE, repair.command), system);
-      const again = measureAll(mended).find(
-        (other) => other.pair.id === m.pair.id && other.theme === m.theme,
-      )!;
-      expect(again.passes).toBe(true);
-      expect(again.ratio).toBeCloseTo(repair.ratio, 10);
-    }
-  });
-
-  it('measures a translucent ground over what lies beneath it', () => {
-    const pair = SKERRY_LINE.pairs.find((p) => p.background === 'hero-veil')!;
-    const measured = (doc: ProjectDocument) =>
-      measureAll(resolveSystem(doc)).find((m) => m.pair.id === pair.id && m.theme === 'day')!.ratio;
-    const dark = after(SKERRY_LINE, {
-      type: 'setLink',
-      role: 'page-ground',
-      theme: 'day',
-      link: { to: 'color', color: '#000000' },
-    });
-    expect(measured(dark)).toBeGreaterThan(measured(SKERRY_LINE) + 5);
-  });
-
-  it('repairs the ground when no text shade can, and says why when neither can', () => {
-    const onMid = (link: { to: 'color'; color: string } | { to: 'shade'; family: string; shade: string }) =>
-      after(
-        SKERRY_LINE,
-        { type: 'setLink', role: 'accent-text', theme: 'day', link: { to: 'color', color: '#ffffff' } },
-        { type: 'setLink', role: 'accent-fill', theme: 'day', link },
-      );
-    const repairOf = (doc: ProjectDocument) => {
-      const system = resolveSystem(doc);
-      const m = measureAll(system).find((x) => x.pair.foreground === 'accent-text' && x.theme === 'day')!;
-      return repairPair(system, system.themes.get('day')!, m);
-    };
-    expect(repairOf(onMid({ to: 'shade', family: 'buoy', shade: '200' }))).toMatchObject({
-      kind: 'repair',
-      side: 'background',
-    });
-    expect(repairOf(onMid({ to: 'color', color: '#ffb0a0' }))).toMatchObject({
-      kind: 'none',
-      reason: expect.stringContaining('plain colours'),
-    });
   });
 });
 

@@ -1,7 +1,8 @@
 import { formatRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import { describeTarget } from '@mint-lamp/core/contrast/targets';
 import type { Pair } from '@mint-lamp/core/system/document';
-import { type Measurement, repairPair } from '@mint-lamp/core/system/measure';
+import type { Measurement } from '@mint-lamp/core/system/measure';
+import { repairPair } from '@mint-lamp/core/system/repair-pair';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
 import { useNavigate } from 'react-router';
@@ -93,10 +94,11 @@ function Cell({ measurement }: { measurement: Measurement }) {
             edit(repair.command);
           }}
         >
-          Take {system.families.get(repair.family)!.family.name} {repair.shade.label} for{' '}
-          {repair.side === 'foreground' ? 'the text' : 'the ground'}: {formatRatio(repair.ratio)}
+          Take {repair.name} for {repair.side === 'foreground' ? 'the text' : 'the ground'}:{' '}
+          {formatRatio(repair.ratio)}
         </Button>
       )}
+      {repair?.kind === 'repair' && repair.cost && <p className="mt-1 text-sm text-quiet">{repair.cost}</p>}
       {repair?.kind === 'none' && <p className="mt-1 text-sm text-quiet">{repair.reason}</p>}
     </div>
   );

@@ -14,6 +14,7 @@ import { CopyButton } from '../../ui/copy-button.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { Track } from '../../ui/track.tsx';
+import { Faults } from './faults.tsx';
 import { GradientPreview } from './gradient-preview.tsx';
 import { StopList } from './stop-list.tsx';
 
@@ -46,6 +47,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
       <Suspense fallback={<div className="h-28" />}>
         <Profile resolved={resolved} />
       </Suspense>
+      <Faults resolved={resolved} />
       <div className="grid grid-cols-[1fr_264px] gap-6">
         <StopList resolved={resolved} openStop={openStop} />
         <div className="flex flex-col gap-2">

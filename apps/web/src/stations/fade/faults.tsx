@@ -1,0 +1,64 @@
+import { type Band, gradientFaults } from '@mint-lamp/core/gradient/analyse';
+import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
+import { TriangleAlert } from 'lucide-react';
+import { type ReactNode, useDeferredValue, useMemo } from 'react';
+import { Button } from '../../ui/button.tsx';
+import { useAddStop } from './use-add-stop.ts';
+
+/** Width in px of the banner that bands are looked for on. */
+const BANNER = 600;
+const NO_BAND: Band = { from: 0, to: 0, px: 0 };
+
+/** What may trouble the eye in a gradient, in words, with a remedy where there is one; nothing when all is well. */
+export function Faults({ resolved }: { resolved: ResolvedGradient }) {
+  // Looking costs more than drawing: while something is dragged, the words may come a moment later.
+  const settled = useDeferredValue(resolved);
+  const addStop = useAddStop(resolved);
+  const faults = useMemo(() => {
+    const painted = paintedGradient(settled);
+    return painted && gradientFaults(painted, { length: BANNER });
+  }, [settled]);
+  if (!faults) return null;
+  const widest = faults.bands.reduce((most, band) => (band.px > most.px ? band : most), NO_BAND);
+  return (
+    <ul aria-label="Worth a look" className="flex flex-col gap-0.5">
+      {faults.greyDips.map(({ place, chroma, expected, remedy }) => (
+        <Fault key={place}>
+          Greyer at {whole(place)} %: chroma sinks to {chroma.toFixed(3)}, the stops beside it have{' '}
+          {expected.toFixed(3)} and more.
+          <Button small onClick={() => addStop(whole(place), remedy)}>
+            <span
+              aria-hidden
+              data-specimen
+              className="size-3 rounded-full"
+              style={{ background: `rgb(${remedy.r} ${remedy.g} ${remedy.b})` }}
+            />
+            Add a stop that keeps the colour
+          </Button>
+        </Fault>
+      ))}
+      {faults.twins.map(({ a, b, difference }) => (
+        <Fault key={a}>
+          Stop {a + 1} and Stop {b + 1} can hardly be told apart (ΔE OK {difference.toFixed(3)}).
+        </Fault>
+      ))}
+      {widest.px > 0 && (
+        <Fault>
+          So slow a change that one colour is up to {widest.px} px wide on a banner of {BANNER} px, at{' '}
+          {whole(widest.from)}–{whole(widest.to)} %: bands may show.
+        </Fault>
+      )}
+    </ul>
+  );
+}
+
+const whole = (n: number) => Math.round(n);
+
+function Fault({ children }: { children: ReactNode }) {
+  return (
+    <li className="flex items-center gap-1.5 text-sm">
+      <TriangleAlert aria-hidden className="size-3.5 shrink-0 text-quiet" />
+      {children}
+    </li>
+  );
+}
