@@ -37,20 +37,32 @@ export const test = base.extend<Fixtures, { stack: Stack }>({
     }),
 });
 
+async function post({ address }: Stack, path: string, body: unknown) {
+  const response = await fetch(`${address}/api${path}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  if (!response.ok) throw new Error(await response.text());
+  return response.json();
+}
+
+/** Sends commands to a project, as another tab would; one that is refused fails the test. */
+export async function send(stack: Stack, id: string, commands: readonly object[]): Promise<void> {
+  const { revision } = await onServer(stack, id);
+  const { outcomes } = await post(stack, `/projects/${id}/commands`, {
+    revision,
+    commands: commands.map((command) => ({ id: randomUUID(), command })),
+  });
+  const refused = outcomes.filter((outcome: { status: string }) => outcome.status === 'refused');
+  if (refused.length) throw new Error(JSON.stringify(refused));
+}
+
 /** A new project with the demo's contents, made through the API as the interface would. */
-async function copyOfDemo({ address }: Stack): Promise<string> {
-  const post = async (path: string, body: unknown) => {
-    const response = await fetch(`${address}/api${path}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-    });
-    if (!response.ok) throw new Error(await response.text());
-    return response.json();
-  };
-  const { document } = await (await fetch(`${address}/api/projects/${SKERRY}`)).json();
-  const { id } = await post('/projects', { name: 'Copy of the demo' });
-  const commands = [
+async function copyOfDemo(stack: Stack): Promise<string> {
+  const { document } = await onServer(stack, SKERRY);
+  const { id } = await post(stack, '/projects', { name: 'Copy of the demo' });
+  await send(stack, id, [
     ...document.themes.map((theme: object) => ({ type: 'addTheme', theme, links: {} })),
     { type: 'removeTheme', theme: 'light' },
     { type: 'removeTheme', theme: 'dark' },
@@ -60,13 +72,7 @@ async function copyOfDemo({ address }: Stack): Promise<string> {
     ...document.pairs.map((pair: object) => ({ type: 'addPair', pair })),
     ...document.gradients.map((gradient: object) => ({ type: 'addGradient', gradient })),
     ...document.tray.map((swatch: object) => ({ type: 'addSwatch', swatch })),
-  ];
-  const { outcomes } = await post(`/projects/${id}/commands`, {
-    revision: 0,
-    commands: commands.map((command) => ({ id: randomUUID(), command })),
-  });
-  const refused = outcomes.filter((outcome: { status: string }) => outcome.status === 'refused');
-  if (refused.length) throw new Error(JSON.stringify(refused));
+  ]);
   return id;
 }
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { expect, expectSaved, onServer, test } from '../support/test.ts';
+import { expect, expectSaved, onServer, send, test } from '../support/test.ts';
 
 const require = createRequire(import.meta.url);
 
@@ -115,6 +115,47 @@ test.describe('Grow', () => {
     await page.keyboard.press('Escape');
     await lamp.getByRole('button', { name: 'Return to its growth' }).click();
     await expect(lamp.getByLabel('Any CSS colour')).toHaveValue(grown);
+  });
+
+  test('a family grows by mixing, over a ground and by contrast; bad entries say what would be right', async ({
+    page,
+    open,
+  }) => {
+    await open('grow/deepwater');
+    const growth = page.getByRole('region', { name: 'Growth' });
+    const shades = page.getByRole('region', { name: 'Deepwater' }).getByRole('list').first();
+    const shade = (n: number) => shades.getByRole('listitem').nth(n);
+    await expect(shade(3)).toContainText('700#0b5f6b');
+    await growth.getByLabel('Grows by').selectOption('Tints, towards white');
+    await expect(shade(0)).toContainText('950#0b5f6b');
+    await expect(page.getByLabel('Readout')).toContainText('0 broken links');
+    await growth.getByLabel('Grows by').selectOption('Contrast on a ground');
+    await expect(growth.getByLabel('Ground')).toHaveValue('#f0f9f8');
+    await expect(shades).toContainText(/4\.5\d/);
+    const ratios = growth.getByLabel('Ratios, one for each of 11 shades');
+    await ratios.fill('3 4.5');
+    await ratios.press('Enter');
+    await expect(growth.getByRole('alert')).toHaveText('11 ratios are needed, these are 2');
+    await ratios.press('Escape');
+    await growth.getByLabel(/^Labels of the 11 shades/).fill('pale mid mid');
+    await page.keyboard.press('Enter');
+    await expect(growth.getByRole('alert')).toHaveText('Every label is needed once; mid is there twice');
+    await growth.getByLabel(/^Labels of the 11 shades/).fill('pale mid deep');
+    await page.keyboard.press('Enter');
+    await expect(shades.getByRole('listitem')).toHaveCount(3);
+    await expect(growth.getByLabel('Ratios, one for each of 3 shades')).toBeVisible();
+    await expect(page.getByLabel('Readout')).not.toContainText('0 broken links');
+    await growth.getByLabel('Grows by').selectOption('Opacity over a ground');
+    await growth.getByLabel('Ground').fill('rgb(0 0 0 / 50%)');
+    await page.keyboard.press('Enter');
+    await expect(growth.getByRole('alert')).toContainText('A ground is opaque');
+    await growth.getByLabel('Ground').press('Escape');
+    // Undo works from inside a field that holds nothing new, and from a list.
+    await page.keyboard.press('Control+z');
+    await growth.getByLabel('Grows by').focus();
+    for (let i = 0; i < 3; i++) await page.keyboard.press('Control+z');
+    await expect(shade(3)).toContainText('700#0b5f6b');
+    await expect(page.getByLabel('Readout')).toContainText('0 broken links');
   });
 
   test('a tray colour dragged onto a rail becomes its base', async ({ page, open }) => {
@@ -244,6 +285,40 @@ test('Fade: stops are added, moved by key and number, linked, and removed by but
   await expect(handle).not.toHaveAttribute('aria-valuenow', '46');
   for (let i = 0; i < 5; i++) await page.keyboard.press('Control+z');
   await expect(stops).toHaveCount(5);
+});
+
+test('Fade: a grey dip is told and healed, and told again when the cure is undone', async ({
+  page,
+  open,
+}) => {
+  await open('fade/first-light');
+  const faults = page.getByRole('list', { name: 'Worth a look' });
+  await expect(faults).toContainText('Greyer at 57 %');
+  await faults.getByRole('button', { name: 'Mend it with a stop of this colour' }).click();
+  await expect(faults).not.toContainText('Greyer');
+  await expect(page.getByLabel('Place of Stop 3')).toHaveValue('57');
+  await page.keyboard.press('Control+z');
+  await expect(faults).toContainText('Greyer at 57 %');
+});
+
+test('Check offers the nearest plain colour where a pair hangs on plain colours', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  const role = (id: string, color: string) => ({
+    type: 'setLink',
+    role: id,
+    theme: 'day',
+    link: { to: 'color', color },
+  });
+  await send(stack, project, [role('accent-text', '#ffffff'), role('accent-fill', '#ef7a62')]);
+  await open('check');
+  const row = page.getByRole('listitem', { name: 'accent/text on accent/fill' });
+  await expect(row).toContainText('needs 3 in Day sailing');
+  await row.getByRole('button', { name: /^Take #[0-9a-f]{6} for the ground: 3\.\d\d$/ }).click();
+  await expect(row).toContainText('passes 3 in Day sailing');
 });
 
 test('the tray is sorted by keyboard, emptied after a question, and comes back', async ({ page, open }) => {

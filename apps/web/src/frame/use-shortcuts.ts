@@ -13,6 +13,11 @@ import { useThemeSwitch } from './use-theme-switch.ts';
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable=true]') !== null;
 
+/** Whether a text is being changed that has an undo of its own; a field with nothing new in it has none. */
+const isDrafting = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  target.closest('input:not([data-settled], [type=checkbox]), textarea, [contenteditable=true]') !== null;
+
 /** Moves the focus into a part of the frame: to its first control, or to the part itself. */
 function jumpTo(id: string) {
   const part = document.getElementById(id);
@@ -34,7 +39,7 @@ export function useShortcuts() {
         store.dispatch(dialogOpened(store.getState().interface.dialog === 'finder' ? null : 'finder'));
         return;
       }
-      if (mod && key === 'z' && !isTyping(event.target)) {
+      if (mod && key === 'z' && !isDrafting(event.target)) {
         event.preventDefault();
         store.dispatch(step(event.shiftKey ? 'redo' : 'undo'));
         return;

@@ -47,6 +47,7 @@ export function TextField({
         <input
           id={id}
           value={draft ?? value}
+          data-settled={draft === null || undefined}
           spellCheck={false}
           autoComplete="off"
           aria-invalid={fault !== null}

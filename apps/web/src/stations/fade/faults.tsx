@@ -33,7 +33,7 @@ export function Faults({ resolved }: { resolved: ResolvedGradient }) {
               className="size-3 rounded-full"
               style={{ background: `rgb(${remedy.r} ${remedy.g} ${remedy.b})` }}
             />
-            Add a stop that keeps the colour
+            Mend it with a stop of this colour
           </Button>
         </Fault>
       ))}
