@@ -40,6 +40,7 @@ function OpenFrame() {
         <ReadoutLine />
         <main
           id="station"
+          data-scroller
           aria-label="Station"
           tabIndex={-1}
           className="min-h-0 overflow-auto outline-none"

@@ -29,6 +29,7 @@ export function role(themes: readonly string[], path: string, ...links: readonly
 
 const SIZES = { body: 16, large: 28, graphics: 16 };
 
+/** A pair of roles by their paths, with its target; 28 px for large text, 16 px else. */
 export function pair(foreground: string, background: string, target: Target, weight = 400): Pair {
   const ids = [slug(foreground), slug(background)] as const;
   return {

@@ -26,6 +26,7 @@ const NEW_NOTATION = /(^|[\s,(])(ok)?(lab|lch)\(|(^|[\s,(])(color|color-mix|ligh
 const usualSpace = (parts: readonly string[]): MixingSpace =>
   parts.some((part) => NEW_NOTATION.test(part)) ? 'oklab' : LEGACY_SPACE;
 
+/** The parts of `linear-gradient()`. Throws {@link Unreadable}, as all readers here do. */
 export function readLinear({ repeating, parts }: Head): CssGradient {
   const words = splitOutside(parts[0]!.toLowerCase(), ' ');
   const isHead = words[0] === 'to' || words[0] === 'in' || readAngle(words[0]!) !== null;
@@ -43,6 +44,7 @@ export function readLinear({ repeating, parts }: Head): CssGradient {
 
 const SIZES = /^(closest|farthest)-(side|corner)$/;
 
+/** The parts of `radial-gradient()`. */
 export function readRadial({ repeating, parts }: Head): CssGradient {
   const words = splitOutside(parts[0]!.toLowerCase(), ' ');
   const isHead =
@@ -74,6 +76,7 @@ export function readRadial({ repeating, parts }: Head): CssGradient {
   return { kind: 'radial', shape: shape ?? 'ellipse', size, center, ...base };
 }
 
+/** The parts of `conic-gradient()`. */
 export function readConic({ repeating, parts }: Head): CssGradient {
   const words = splitOutside(parts[0]!.toLowerCase(), ' ');
   const isHead = /^(from|at|in)$/.test(words[0]!);

@@ -25,6 +25,7 @@ const PX: Record<string, number> = {
 };
 const TURN: Record<string, number> = { deg: 1, grad: 0.9, rad: 180 / Math.PI, turn: 360 };
 
+/** An angle in degrees, from any unit of CSS; null for anything else. */
 export function readAngle(text: string): number | null {
   if (text === '0') return 0;
   const match = ANGLE.exec(text);
@@ -32,6 +33,7 @@ export function readAngle(text: string): number | null {
   return Number.isFinite(angle) ? angle : null;
 }
 
+/** A place in % or px (absolute lengths become px; angles too become %, when conic); null for anything else. */
 export function readPlace(text: string, conic: boolean): Place | null {
   if (conic) {
     const angle = readAngle(text);
@@ -51,6 +53,7 @@ export function readPlace(text: string, conic: boolean): Place | null {
   return unit && unit !== '%' ? { value: value * PX[unit]!, unit: 'px' } : { value, unit: '%' };
 }
 
+/** A colour as it is painted, 8-bit. */
 export function readColorText(text: string): Rgba {
   const result = parseColor(text);
   if (!result.ok) throw new Unreadable(`"${text}" is no colour. ${result.reason}`);
@@ -58,6 +61,7 @@ export function readColorText(text: string): Rgba {
   return { r, g, b, alpha: result.color.alpha ?? 0 };
 }
 
+/** Stops and hints, from the texts between the commas. */
 export function readStops(parts: readonly string[], conic: boolean): (ColorStop | Hint)[] {
   const stops = parts.map((part): ColorStop | Hint => {
     if (!part) throw new Unreadable('There is nothing between two commas.');
@@ -125,6 +129,7 @@ export function readPosition(words: readonly string[]): readonly [Place, Place] 
   return swapped ? [place(second), place(first)] : [place(first), place(second)];
 }
 
+/** `right`, `top left` … as a direction. */
 export function readSides(words: readonly string[]): Direction {
   const x = words.find((w) => w === 'left' || w === 'right') ?? null;
   const y = words.find((w) => w === 'top' || w === 'bottom') ?? null;

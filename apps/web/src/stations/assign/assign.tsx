@@ -21,7 +21,6 @@ export default function Assign() {
   useEffect(() => {
     if (!role) return;
     dispatch(selected({ kind: 'role', role }));
-    document.getElementById(`role-${role}`)?.scrollIntoView({ block: 'nearest' });
   }, [dispatch, role]);
   const start = () =>
     edit({ type: 'batch', label: 'add the usual roles', commands: starterRoles(doc, newId) });

@@ -2,7 +2,7 @@ import type { Role, Theme } from '@mint-lamp/core/system/document';
 import type { ResolvedRole } from '@mint-lamp/core/system/resolve';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
-import { memo, useState } from 'react';
+import { memo, type Ref, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useColorDrop } from '../../frame/color-dragging.tsx';
@@ -14,6 +14,7 @@ import { selectProject, useProjectDocument, useSystem, useTheme } from '../../st
 import { useAppSelector } from '../../store/store.ts';
 import { ColorChip } from '../../ui/color-chip.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
+import { useLongList } from '../../ui/long-list.ts';
 import { TextField } from '../../ui/text-field.tsx';
 
 const groupOf = (path: string) => path.split('/')[0]!;
@@ -23,9 +24,28 @@ export function RoleTable({ open }: { open: string | null }) {
   const { roles, themes } = useProjectDocument();
   const { theme: current } = useTheme();
   const switchTheme = useThemeSwitch();
+  const { list, rows, before, after, measure, reveal } = useLongList<HTMLTableSectionElement>({
+    count: roles.length,
+    estimate: 33,
+    keyOf: (index) => roles[index]!.id,
+  });
+  const revealed = useRef<string | null>(null);
+  useEffect(() => {
+    if (revealed.current === open) return;
+    revealed.current = open;
+    const row = open && document.getElementById(`role-${open}`);
+    if (row) row.scrollIntoView({ block: 'nearest' });
+    else if (open) reveal(roles.findIndex(({ id }) => id === open));
+  }, [open, roles, reveal]);
+  const empty = (height: number) =>
+    height > 0 && (
+      <tr aria-hidden>
+        <td colSpan={themes.length + 2} className="p-0" style={{ height }} />
+      </tr>
+    );
   return (
-    <div className="min-h-0 px-5 pb-5">
-      <table className="w-full border-separate border-spacing-0">
+    <div className="min-h-0 min-w-fit px-5 pb-5">
+      <table aria-rowcount={roles.length + 1} className="w-full border-separate border-spacing-0">
         <caption className="sr-only">Roles and what they link to in each theme</caption>
         <thead>
           <tr>
@@ -62,16 +82,20 @@ export function RoleTable({ open }: { open: string | null }) {
             </th>
           </tr>
         </thead>
-        <tbody>
-          {roles.map((role, i) => (
+        <tbody ref={list}>
+          {empty(before)}
+          {rows.map((i) => (
             <RoleRow
-              key={role.id}
-              role={role}
+              key={roles[i]!.id}
+              ref={measure}
+              index={i}
+              role={roles[i]!}
               themes={themes}
-              lit={role.id === open}
-              first={i === 0 || groupOf(role.path) !== groupOf(roles[i - 1]!.path)}
+              lit={roles[i]!.id === open}
+              first={i === 0 || groupOf(roles[i]!.path) !== groupOf(roles[i - 1]!.path)}
             />
           ))}
+          {empty(after)}
         </tbody>
       </table>
     </div>
@@ -79,6 +103,8 @@ export function RoleTable({ open }: { open: string | null }) {
 }
 
 interface RoleRowProps {
+  ref: Ref<HTMLTableRowElement> | undefined;
+  index: number;
   role: Role;
   themes: readonly Theme[];
   lit: boolean;
@@ -86,7 +112,7 @@ interface RoleRowProps {
   first: boolean;
 }
 
-const RoleRow = memo(function RoleRow({ role, themes, lit, first }: RoleRowProps) {
+const RoleRow = memo(function RoleRow({ ref, index, role, themes, lit, first }: RoleRowProps) {
   const { edit } = useEditing();
   const system = useSystem();
   const { pairs } = system.document;
@@ -104,8 +130,17 @@ const RoleRow = memo(function RoleRow({ role, themes, lit, first }: RoleRowProps
     });
   };
   return (
-    <tr id={`role-${role.id}`} className={clsx(lit && 'bg-pressed')}>
-      <th scope="row" className={clsx(cell, 'w-56 text-left font-normal')}>
+    <tr
+      ref={ref}
+      data-index={index}
+      aria-rowindex={index + 2}
+      id={`role-${role.id}`}
+      className={lit ? 'bg-pressed' : 'bg-ground'}
+    >
+      <th
+        scope="row"
+        className={clsx(cell, 'sticky left-0 z-1 w-56 min-w-48 bg-inherit text-left font-normal')}
+      >
         <TextField
           label={`Path of ${role.path}`}
           hideLabel
@@ -117,7 +152,7 @@ const RoleRow = memo(function RoleRow({ role, themes, lit, first }: RoleRowProps
         />
       </th>
       {themes.map((theme) => (
-        <td key={theme.id} className={cell}>
+        <td key={theme.id} className={clsx(cell, 'min-w-36')}>
           <RoleCell role={role} theme={theme} resolved={system.themes.get(theme.id)?.roles.get(role.id)} />
         </td>
       ))}

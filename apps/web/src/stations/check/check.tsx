@@ -9,7 +9,7 @@ import { Button } from '../../ui/button.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
 import { StationHeader } from '../station-header.tsx';
 import { NewPair } from './new-pair.tsx';
-import { PairRow } from './pair-row.tsx';
+import { PairBoard } from './pair-board.tsx';
 import { useOrder } from './use-order.ts';
 
 /** Each pair as real text on its real ground, in every theme side by side, worst first. */
@@ -26,9 +26,6 @@ export default function Check() {
   useEffect(() => {
     if (foreground) dispatch(selected({ kind: 'role', role: foreground }));
   }, [dispatch, foreground]);
-  useEffect(() => {
-    if (open) document.getElementById(`pair-${open}`)?.scrollIntoView({ block: 'nearest' });
-  }, [open]);
   const suggest = () =>
     edit({
       type: 'batch',
@@ -54,15 +51,7 @@ export default function Check() {
         <NewPair />
       </StationHeader>
       {doc.pairs.length ? (
-        <ol aria-label="Pairs, worst first" className="px-5 pb-5">
-          {rows.map((measurements) => (
-            <PairRow
-              key={measurements[0]!.pair.id}
-              measurements={measurements}
-              open={measurements[0]!.pair.id === open}
-            />
-          ))}
-        </ol>
+        <PairBoard rows={rows} open={open ?? null} />
       ) : (
         <EmptyState title="No pair yet">
           {doc.roles.length > 1

@@ -5,6 +5,7 @@ import type { Measurement } from '@mint-lamp/core/system/measure';
 import { repairPair } from '@mint-lamp/core/system/repair-pair';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
+import type { Ref } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useThemeSwitch } from '../../frame/use-theme-switch.ts';
@@ -15,7 +16,15 @@ import { Button } from '../../ui/button.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { PairSettings } from './pair-settings.tsx';
 
-export function PairRow({ measurements, open }: { measurements: readonly Measurement[]; open: boolean }) {
+interface PairRowProps {
+  measurements: readonly Measurement[];
+  open: boolean;
+  index: number;
+  count: number;
+  ref: Ref<HTMLLIElement> | undefined;
+}
+
+export function PairRow({ measurements, open, index, count, ref }: PairRowProps) {
   const { pair } = measurements[0]!;
   const { roles } = useProjectDocument();
   const { edit } = useEditing();
@@ -25,11 +34,18 @@ export function PairRow({ measurements, open }: { measurements: readonly Measure
   const name = `${path(pair.foreground)} on ${path(pair.background)}`;
   return (
     <li
+      ref={ref}
+      data-index={index}
       id={`pair-${pair.id}`}
+      aria-posinset={index + 1}
+      aria-setsize={count}
       aria-label={name}
-      className={clsx('grid grid-cols-[176px_1fr] gap-3 border-t border-hair py-3', open && 'bg-sunken')}
+      className={clsx(
+        'grid grid-cols-[176px_1fr] gap-3 border-t border-hair py-3',
+        open ? 'bg-sunken' : 'bg-ground',
+      )}
     >
-      <div className="min-w-0 pl-1">
+      <div className="sticky left-0 z-1 min-w-0 bg-inherit pl-1">
         <button
           type="button"
           aria-expanded={open}
@@ -53,7 +69,7 @@ export function PairRow({ measurements, open }: { measurements: readonly Measure
       </div>
       <div
         className="grid gap-3"
-        style={{ gridTemplateColumns: `repeat(${measurements.length}, minmax(0, 1fr))` }}
+        style={{ gridTemplateColumns: `repeat(${measurements.length}, minmax(228px, 1fr))` }}
       >
         {measurements.map((m) => (
           <Cell key={m.theme} measurement={m} />

@@ -10,6 +10,7 @@ import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { ColorChip } from '../../ui/color-chip.tsx';
 import { CopyButton } from '../../ui/copy-button.tsx';
+import { useLongList } from '../../ui/long-list.ts';
 import { EmptyState } from '../../ui/notice.tsx';
 import { StationHeader } from '../station-header.tsx';
 import { save } from './save-file.ts';
@@ -19,6 +20,11 @@ const FORMS = [
   { value: 'css', label: 'CSS custom properties' },
   { value: 'hex', label: 'List of hex values' },
 ] as const;
+
+/** Characters of a file that are shown; browsers lay out millions of them for many seconds. */
+const SHOWN = 60_000;
+const beginningOf = (text: string) =>
+  text.length > SHOWN ? `${text.slice(0, text.lastIndexOf('\n', SHOWN))}\n…` : text;
 
 /** The system as files, exactly as seen, and every value to copy with one click. */
 export default function Deliver() {
@@ -38,7 +44,8 @@ export default function Deliver() {
       </>
     );
   return (
-    <div className="flex h-full flex-col">
+    // As high as the station is: the two halves scroll, each for itself.
+    <div className="flex h-[calc(100dvh-146px)] min-h-96 flex-col">
       <StationHeader title="Deliver" lead="What a page paints with this file is what you see here.">
         <Choice label="As" value={form} options={FORMS} onChange={setForm} className="w-52" />
         <Button look="primary" onClick={() => save(file, text, form === 'css' ? 'text/css' : 'text/plain')}>
@@ -72,8 +79,14 @@ export default function Deliver() {
             tabIndex={0}
             className="min-h-0 flex-1 overflow-auto rounded-md border border-hair bg-raised p-3 font-mono text-xs"
           >
-            {text}
+            {beginningOf(text)}
           </pre>
+          {text.length > SHOWN && (
+            <p className="pt-1 text-sm text-quiet">
+              The beginning of {Math.round(text.length / 1000).toLocaleString('en-GB')} kB. Copied and
+              downloaded it is whole.
+            </p>
+          )}
         </section>
       </div>
     </div>
@@ -123,37 +136,55 @@ function Values() {
       }),
     ),
   }));
+  const many = roles.length + gradients.length + families.length * 11 > 400;
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
-    <section aria-label="Values" tabIndex={0} className="min-h-0 overflow-auto pr-2">
-      <ValueList title={`Roles in ${theme.theme.name}`} values={roles} />
-      <ValueList title="Gradients" values={gradients} />
+    <section aria-label="Values" tabIndex={0} data-scroller className="min-h-0 overflow-auto pr-2">
+      <ValueList title={`Roles in ${theme.theme.name}`} values={roles} many={many} />
+      <ValueList title="Gradients" values={gradients} many={many} />
       {families.map(({ title, values }) => (
-        <ValueList key={title} title={title} values={values} />
+        <ValueList key={title} title={title} values={values} many={many} />
       ))}
     </section>
   );
 }
 
-function ValueList({ title, values }: { title: string; values: readonly Value[] }) {
+interface ValueListProps {
+  title: string;
+  values: readonly Value[];
+  /** There are so many values on the page that only those near the window are drawn. */
+  many: boolean;
+}
+
+function ValueList({ title, values, many }: ValueListProps) {
+  const { list, rows, before, after } = useLongList<HTMLUListElement>({
+    count: values.length,
+    estimate: 33,
+    keyOf: (index) => values[index]!.key,
+    always: many,
+  });
   if (!values.length) return null;
   return (
     <section aria-label={title} className="mb-4">
       <h2 className="border-b border-hair pb-1 font-title font-semibold">{title}</h2>
-      <ul>
-        {values.map((value) => (
-          <li
-            key={value.key}
-            className="grid grid-cols-[28px_1fr_150px_1.1fr] items-center gap-2 border-b border-hair py-0.5"
-          >
-            <ColorChip css={value.css} className="size-6" />
-            <span className="truncate">{value.name}</span>
-            <CopyButton text={value.hex} className="min-w-0" />
-            <CopyButton text={`var(${value.property})`} className="min-w-0">
-              {value.property}
-            </CopyButton>
-          </li>
-        ))}
+      <ul ref={list}>
+        {before > 0 && <li aria-hidden style={{ height: before }} />}
+        {rows
+          .map((index) => values[index]!)
+          .map((value) => (
+            <li
+              key={value.key}
+              className="grid h-[33px] grid-cols-[28px_1fr_150px_1.1fr] items-center gap-2 border-b border-hair"
+            >
+              <ColorChip css={value.css} className="size-6" />
+              <span className="truncate">{value.name}</span>
+              <CopyButton text={value.hex} className="min-w-0" />
+              <CopyButton text={`var(${value.property})`} className="min-w-0">
+                {value.property}
+              </CopyButton>
+            </li>
+          ))}
+        {after > 0 && <li aria-hidden style={{ height: after }} />}
       </ul>
     </section>
   );

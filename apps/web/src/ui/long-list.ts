@@ -1,0 +1,59 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useCallback, useLayoutEffect, useRef, useState } from 'react';
+
+/** Lists up to this long are drawn whole: they are quick enough, and the browser finds text in all of them. */
+const SHORT = 60;
+
+interface LongListOptions {
+  count: number;
+  /** Height of a row in px, as far as is known before it is drawn. */
+  estimate: number;
+  keyOf: (index: number) => string;
+  /** Draw only what is near the window also of a short list, as one of many on a page. */
+  always?: boolean;
+}
+
+/**
+ * Draws only the rows of a long list that are near the window. The list lies anywhere inside an element marked
+ * `data-scroller`; its rows stay in the flow, between two empty ones of the heights `before` and `after`. Rows
+ * whose height is not always the same take `measure` as their ref, and `data-index`.
+ */
+export function useLongList<T extends HTMLElement>({
+  count,
+  estimate,
+  keyOf,
+  always = false,
+}: LongListOptions) {
+  const list = useRef<T>(null);
+  const [margin, setMargin] = useState(0);
+  const whole = !always && count <= SHORT;
+  const scroller = useCallback(() => list.current?.closest<HTMLElement>('[data-scroller]') ?? null, []);
+  useLayoutEffect(() => {
+    const frame = scroller();
+    if (whole || !frame || !list.current) return;
+    const top =
+      list.current.getBoundingClientRect().top - frame.getBoundingClientRect().top + frame.scrollTop;
+    setMargin((old) => (Math.abs(old - top) > 1 ? top : old));
+  });
+  const virtual = useVirtualizer({
+    count,
+    enabled: !whole,
+    getScrollElement: scroller,
+    estimateSize: () => estimate,
+    getItemKey: keyOf,
+    overscan: 6,
+    scrollMargin: margin,
+    initialRect: { width: 1000, height: 800 },
+  });
+  const items = virtual.getVirtualItems();
+  const [first, last] = [items[0], items[items.length - 1]];
+  return {
+    list,
+    rows: whole ? Array.from({ length: count }, (_, i) => i) : items.map(({ index }) => index),
+    before: whole || !first ? 0 : first.start - margin,
+    after: whole ? 0 : virtual.getTotalSize() - (last ? last.end - margin : 0),
+    measure: whole ? undefined : virtual.measureElement,
+    /** Scrolls a row into the window. */
+    reveal: virtual.scrollToIndex,
+  };
+}
