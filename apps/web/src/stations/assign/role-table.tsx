@@ -51,7 +51,7 @@ export function RoleTable({ open }: { open: string | null }) {
           <tr>
             <th
               scope="col"
-              className="sticky top-0 z-10 border-b border-control bg-ground py-1.5 text-left font-semibold"
+              className="sticky top-0 left-0 z-20 border-b border-control bg-ground py-1.5 text-left font-semibold"
             >
               Role
             </th>
