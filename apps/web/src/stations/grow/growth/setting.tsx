@@ -20,7 +20,7 @@ interface SettingProps extends SettingRange {
 /** One number of a growth, as a track and as a field. */
 export function Setting({ name, min, max, scale, unit, decimals, value, onPreview, onCommit }: SettingProps) {
   return (
-    <div className="grid grid-cols-[92px_1fr_60px] items-center gap-x-2">
+    <div className="grid grid-cols-[110px_1fr_56px] items-center gap-x-2">
       <span className="text-sm leading-tight text-quiet">
         {name}
         {unit && ` (${unit})`}
