@@ -10,6 +10,8 @@ interface Fixtures {
   project: string;
   /** Opens a station of the test's project and waits until it is there. */
   open: (station: string, page?: Page) => Promise<void>;
+  /** A second tab of the same browser. */
+  other: Page;
 }
 
 export const test = base.extend<Fixtures, { stack: Stack }>({
@@ -29,6 +31,7 @@ export const test = base.extend<Fixtures, { stack: Stack }>({
     await use(page);
     expect(faults, 'errors in the page').toEqual([]);
   },
+  other: async ({ context }, use) => use(await context.newPage()),
   project: async ({ stack }, use) => use(await copyOfDemo(stack)),
   open: async ({ page, project }, use) =>
     use(async (station, other = page) => {

@@ -17,12 +17,11 @@ const trayOnServer = async (stack: Parameters<typeof onServer>[0], id: string) =
 
 test('two tabs on one project both end with both edits, live', async ({
   page,
-  context,
+  other,
   open,
   stack,
   project,
 }) => {
-  const other = await context.newPage();
   await open('grow');
   await open('grow', other);
   await addColor(page, '#111111');
@@ -44,12 +43,11 @@ test('two tabs on one project both end with both edits, live', async ({
 
 test('an edit that no longer fits is told, and the others go through', async ({
   page,
-  context,
+  other,
   open,
   stack,
   project,
 }) => {
-  const other = await context.newPage();
   await open('grow/kelp');
   await open('assign', other);
   await page.route('**/commands', (route) => route.abort());

@@ -51,6 +51,15 @@ const rgba = fc.record({ r: number, g: number, b: number, alpha: number });
 const byte = fc.integer({ min: 0, max: 255 });
 const painted = fc.record({ r: byte, g: byte, b: byte, alpha: fc.constantFrom(0, 0.3, 1) });
 const labels = fc.array(fc.string(), { maxLength: 30 });
+const growth = fc.record({
+  kind: fc.constant('lightness'),
+  labels,
+  lightest: number,
+  darkest: number,
+  curve: number,
+  endChroma: number,
+  hueDrift: number,
+});
 const pixels = fc.uint8Array({ maxLength: 200 });
 
 /** Fails on NaN anywhere in a result. */
@@ -180,40 +189,8 @@ const REFUSING: readonly (readonly [...Case, refusal: RegExp])[] = [
     averageAround,
     /^The picture has no pixels/,
   ],
-  [
-    'growColors',
-    fc.tuple(
-      anyColor,
-      fc.record({
-        kind: fc.constant('lightness'),
-        labels,
-        lightest: number,
-        darkest: number,
-        curve: number,
-        endChroma: number,
-        hueDrift: number,
-      }),
-    ),
-    growColors,
-    /^A family has/,
-  ],
-  [
-    'growShades',
-    fc.tuple(
-      anyColor,
-      fc.record({
-        kind: fc.constant('lightness'),
-        labels,
-        lightest: number,
-        darkest: number,
-        curve: number,
-        endChroma: number,
-        hueDrift: number,
-      }),
-    ),
-    growShades,
-    /^A family has/,
-  ],
+  ['growColors', fc.tuple(anyColor, growth), growColors, /^A family has/],
+  ['growShades', fc.tuple(anyColor, growth), growShades, /^A family has/],
   [
     'growByRecipe',
     fc.tuple(
