@@ -25,32 +25,67 @@ function wordsOf(pixels: Uint8ClampedArray | Uint8Array): Int32Array {
   return new Int32Array(pixels.slice(0, n * 4).buffer, 0, n);
 }
 
+/** Pixels of one cell that a word holds before its fields, of 8 bits each, would overflow. */
+const FULL = 85;
+
+/** What is counted, by cell. */
+interface Cells {
+  /** While counting, four 8-bit fields: pixels, and their blue, green and red above the cell's own six bits. */
+  readonly words: Int32Array;
+  /** The index of a pixel: of the first since the word was last empty. */
+  readonly recent: Int32Array;
+  /** The index of the first pixel of all; −1 where there is none. Known once a word was emptied. */
+  readonly first: Int32Array;
+  /** For each cell four numbers: its pixels, and their red, green and blue above the cell's six bits. */
+  readonly sums: Float64Array;
+}
+
+/** Moves a cell's word into its sums. */
+function empty({ words, recent, first, sums }: Cells, key: number): void {
+  const word = words[key]!;
+  const at = key * 4;
+  if (first[key]! < 0) first[key] = recent[key]!;
+  sums[at] = sums[at]! + (word >>> 24);
+  sums[at + 1] = sums[at + 1]! + (word & 255);
+  sums[at + 2] = sums[at + 2]! + ((word >> 8) & 255);
+  sums[at + 3] = sums[at + 3]! + ((word >> 16) & 255);
+  words[key] = 0;
+}
+
 /**
- * The inner loop of a large picture. Of every cell, four numbers in `sums`: its pixels, and how much their red,
- * green and blue come to above the cell's own six bits. So one pass gives exact means.
+ * The inner loop of a large picture: one addition a pixel, and yet exact means. What a channel comes to above
+ * its upper six bits is its two lowest bits, which lie just where the fields of a cell's word want them.
  */
-function count(words: Int32Array, sums: Uint32Array, first: Int32Array): void {
-  for (let i = 0, n = words.length; i < n; i++) {
-    const word = words[i]!;
+function count(pixels: Int32Array, cells: Cells): void {
+  const { words, recent } = cells;
+  for (let i = 0, n = pixels.length; i < n; i++) {
+    const pixel = pixels[i]!;
     // The sign bit is the top bit of alpha: not set, the pixel is less than half opaque.
-    if (word >= 0) continue;
-    const at = ((word & 0xfc) << 12) | ((word & 0xfc00) >> 2) | ((word & 0xfc0000) >> 16);
-    const before = sums[at]!;
-    if (before === 0) first[at >> 2] = i;
-    sums[at] = before + 1;
-    sums[at + 1] = sums[at + 1]! + (word & 3);
-    sums[at + 2] = sums[at + 2]! + ((word >> 8) & 3);
-    sums[at + 3] = sums[at + 3]! + ((word >> 16) & 3);
+    if (pixel >= 0) continue;
+    const key = ((pixel & 0xfc) << 10) | ((pixel & 0xfc00) >> 4) | ((pixel & 0xfc0000) >> 18);
+    const before = words[key]!;
+    if (before === 0) recent[key] = i;
+    const now = before + (pixel & 0x030303) + 0x01000000;
+    words[key] = now;
+    if (now >>> 24 === FULL) empty(cells, key);
   }
 }
 
-/** Counts RGBA pixels (4 bytes each, not premultiplied; up to 1,000 megapixels) into cells. Time is linear. */
+/** Counts RGBA pixels (4 bytes each, not premultiplied) into cells. Time is linear. */
 export function histogramOf(pixels: Uint8ClampedArray | Uint8Array): Histogram {
-  const sums = new Uint32Array(CELLS * 4);
-  const first = new Int32Array(CELLS);
-  count(wordsOf(pixels), sums, first);
+  const cells: Cells = {
+    words: new Int32Array(CELLS),
+    recent: new Int32Array(CELLS),
+    first: new Int32Array(CELLS).fill(-1),
+    sums: new Float64Array(CELLS * 4),
+  };
+  count(wordsOf(pixels), cells);
+  const { sums } = cells;
   const keys: number[] = [];
-  for (let key = 0; key < CELLS; key++) if (sums[key * 4]! > 0) keys.push(key);
+  for (let key = 0; key < CELLS; key++) {
+    if (cells.words[key]! !== 0) empty(cells, key);
+    if (cells.first[key]! >= 0) keys.push(key);
+  }
   const column = () => new Float64Array(keys.length);
   const h = {
     count: column(),
@@ -60,7 +95,7 @@ export function histogramOf(pixels: Uint8ClampedArray | Uint8Array): Histogram {
     l: column(),
     a: column(),
     b: column(),
-    place: new Int32Array(keys.length),
+    place: Int32Array.from(keys, (key) => cells.first[key]!),
   };
   let total = 0;
   const lab: Triple = [0, 0, 0];
@@ -75,7 +110,6 @@ export function histogramOf(pixels: Uint8ClampedArray | Uint8Array): Histogram {
     h.green[i] = green;
     h.blue[i] = blue;
     [h.l[i], h.a[i], h.b[i]] = lab;
-    h.place[i] = first[key]!;
   });
   return { total, ...h };
 }
