@@ -87,6 +87,9 @@ test('while the server is away editing goes on, also across a closed tab, and al
   await stack.startServer();
   expect((await trayOnServer(stack, project)).length).toBe(4);
   const later = await context.newPage();
+  // The page of all projects sends what waits already; a project's own page has nothing left to send.
+  await later.goto('/');
+  await expect.poll(async () => (await trayOnServer(stack, project)).length).toBe(7);
   await open('grow', later);
   await expectSaved(later);
   await expect

@@ -11,6 +11,7 @@ import {
   removeProject,
   ServerError,
 } from '../store/api.ts';
+import { deliverWaiting } from '../store/deliver-waiting.ts';
 import { Button } from '../ui/button.tsx';
 import { IconButton } from '../ui/icon-button.tsx';
 import { Mark } from '../ui/mark.tsx';
@@ -24,8 +25,11 @@ function useProjects() {
   const [problem, setProblem] = useState<string | null>(null);
   const load = useCallback(async () => {
     try {
-      setProjects((await listProjects()).projects);
+      const { projects: listed } = await listProjects();
+      setProjects(listed);
       setProblem(null);
+      // What closed tabs have left behind changes the pictures.
+      if (await deliverWaiting(listed.map(({ id }) => id))) setProjects((await listProjects()).projects);
     } catch (error) {
       setProblem(error instanceof ServerError ? error.message : String(error));
     }

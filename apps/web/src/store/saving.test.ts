@@ -3,6 +3,7 @@ import { applyCommand } from '@mint-lamp/core/system/commands/apply';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { LoggedCommand } from './api.ts';
+import { deliverWaiting } from './deliver-waiting.ts';
 import { edit } from './editing.ts';
 import { opened } from './project-slice.ts';
 import { keepSaved } from './saving.ts';
@@ -34,6 +35,8 @@ class FakeServer {
   answer = async (address: string, init?: RequestInit): Promise<Response> => {
     this.requests++;
     if (this.away) throw new TypeError('Failed to fetch');
+    if (address.endsWith('/p'))
+      return Response.json({ id: 'p', revision: this.log.length, document: this.document });
     if (!address.endsWith('/commands')) {
       const after = Number(new URL(address, 'http://x').searchParams.get('after'));
       return Response.json({ entries: this.log.filter((entry) => entry.revision > after) });
@@ -170,6 +173,25 @@ describe('saving', () => {
     await settle();
     expect(state().document.families[2]?.base).toBe('#999999');
     expect(state().revision).toBe(1);
+  });
+
+  it('leaves what a closed tab could not send to the page of all projects, which sends it in order', async () => {
+    server.away = true;
+    setBase('#111111');
+    setBase('#222222');
+    await settle(1000);
+    stop();
+    await expect(deliverWaiting(['p'])).rejects.toThrow('does not answer');
+    server.away = false;
+    expect(await deliverWaiting(['another'])).toBe(false);
+    expect(readUnsent('p')).toHaveLength(2);
+    expect(await deliverWaiting(['p', 'another'])).toBe(true);
+    expect(server.log.map(({ command }) => (command as { color: string }).color)).toEqual([
+      '#111111',
+      '#222222',
+    ]);
+    expect(readUnsent('p')).toEqual([]);
+    expect(await deliverWaiting(['p'])).toBe(false);
   });
 
   it('does nothing more once it is stopped', async () => {

@@ -4,12 +4,13 @@ import { advanced, opened, savingChanged } from './project-slice.ts';
 import type { AppStore } from './store.ts';
 import { forgetUnsent, readUnsent } from './unsent.ts';
 
-const BATCH = 200;
+/** Commands that are sent at once, at most. */
+export const BATCH = 200;
 const FIRST_WAIT_MS = 400;
 const LONGEST_WAIT_MS = 4000;
 
 /** A refused or malformed command is dropped with a message; nothing else waits for it. */
-function tellDropped(reason: string) {
+export function tellDropped(reason: string): void {
   toast.error(`An edit could not be saved: ${reason}`, { duration: 10_000 });
 }
 

@@ -44,6 +44,14 @@ function unsentKeys(projectId: string): string[] {
     .sort();
 }
 
+/** Ids of the projects that something waits for. */
+export function projectsWaiting(): string[] {
+  const ids = Object.keys(localStorage)
+    .filter((key) => key.startsWith(PREFIX))
+    .map((key) => key.slice(PREFIX.length).split('/')[0]!);
+  return [...new Set(ids)];
+}
+
 export function readUnsent(projectId: string): UnsentCommand[] {
   return unsentKeys(projectId).flatMap((key) => {
     const text = localStorage.getItem(key);

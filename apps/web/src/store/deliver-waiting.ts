@@ -1,0 +1,30 @@
+import { loadProject, ServerError, sendCommands } from './api.ts';
+import { BATCH, tellDropped } from './saving.ts';
+import { forgetUnsent, projectsWaiting, readUnsent } from './unsent.ts';
+
+/**
+ * Sends what closed tabs have left behind, for the projects among `existing`; a project's own page does so too
+ * when it is opened, and the server takes each command once. Resolves to whether something was sent. What the
+ * server cannot take as it is stays for the project's page, which can say more about it; a server that is away
+ * is an error.
+ */
+export async function deliverWaiting(existing: readonly string[]): Promise<boolean> {
+  let sent = false;
+  for (const id of projectsWaiting().filter((waiting) => existing.includes(waiting))) {
+    try {
+      const { revision } = await loadProject(id);
+      const waiting = readUnsent(id);
+      for (let from = 0; from < waiting.length; from += BATCH) {
+        const { outcomes } = await sendCommands(id, revision, waiting.slice(from, from + BATCH));
+        for (const outcome of outcomes) {
+          forgetUnsent(id, outcome.id);
+          if (outcome.status === 'refused') tellDropped(outcome.reason ?? 'it no longer fits.');
+        }
+        sent = true;
+      }
+    } catch (error) {
+      if (!(error instanceof ServerError) || error.away) throw error;
+    }
+  }
+  return sent;
+}
