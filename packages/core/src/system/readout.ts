@@ -62,9 +62,8 @@ function brokenLinks(system: System): BrokenLink[] {
   for (const [themeId, theme] of system.themes) {
     for (const [id, role] of theme.roles)
       if (role.problem) out.push({ kind: 'role', id, theme: themeId, problem: role.problem });
-    for (const [id, { lost }] of theme.gradients) {
-      if (lost)
-        out.push({ kind: 'stop', id, theme: themeId, problem: `${lost} of its stops have no colour.` });
+    for (const [id, lost] of theme.lost) {
+      out.push({ kind: 'stop', id, theme: themeId, problem: `${lost} of its stops have no colour.` });
     }
     for (const { id } of lonely)
       out.push({ kind: 'pair', id, theme: themeId, problem: 'One of its roles does not exist any more.' });

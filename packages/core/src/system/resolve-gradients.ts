@@ -16,24 +16,15 @@ function colorOfStop(link: Link, families: Families, roles: Roles): Painted | nu
   return color ? fade(color, opacity) : null;
 }
 
-/** A gradient in a theme. Nobody looks at all of them in one frame: its colours are worked out when first read. */
+/** A gradient in a theme; its colours are worked out when they are first read. */
 export class ResolvedGradient {
   readonly gradient: Gradient;
-  /** How many stops have no colour. */
-  readonly lost: number;
   private readonly families: Families;
   private readonly roles: Roles;
   private known: Colors | null;
 
-  constructor(
-    gradient: Gradient,
-    lost: number,
-    families: Families,
-    roles: Roles,
-    known: Colors | null = null,
-  ) {
+  constructor(gradient: Gradient, families: Families, roles: Roles, known: Colors | null = null) {
     this.gradient = gradient;
-    this.lost = lost;
     this.families = families;
     this.roles = roles;
     this.known = known;
@@ -45,9 +36,9 @@ export class ResolvedGradient {
     return this.known;
   }
 
-  /** The same gradient over other families and roles, in which no stop was lost or found; see {@link recolor}. */
+  /** The same gradient over other families and roles; see {@link recolor}. */
   successor(families: Families, roles: Roles): ResolvedGradient {
-    return new ResolvedGradient(this.gradient, this.lost, families, roles, this.known?.slice());
+    return new ResolvedGradient(this.gradient, families, roles, this.known?.slice());
   }
 
   /** Works out again what is known of some stops. For a new successor only, before anyone has seen it. */
@@ -104,6 +95,9 @@ function pointersOf(gradients: readonly Gradient[]): Pointers {
   return pointers;
 }
 
+/** Gradients of a document with stops that have no colour in a theme: by id, how many. */
+export type LostStops = ReadonlyMap<string, number>;
+
 /** How many stops of each gradient have lost their shade; it is the same in every theme. */
 export function countLostShades(gradients: readonly Gradient[], families: Families): number[] {
   return gradients.map(({ stops }) => {
@@ -114,45 +108,72 @@ export function countLostShades(gradients: readonly Gradient[], families: Famili
   });
 }
 
-/** All gradients in a theme, given its roles and what {@link countLostShades} found. */
-export function resolveGradients(
+/** The stops without a colour in a theme, given its roles and what {@link countLostShades} found. */
+export function lostStops(
   gradients: readonly Gradient[],
-  families: Families,
   roles: Roles,
   lostShades: readonly number[],
-): ById<ResolvedGradient> {
-  const { index, byRole } = pointersOf(gradients);
+): LostStops {
   const lost = [...lostShades];
-  for (const [role, stops] of byRole)
+  for (const [role, stops] of pointersOf(gradients).byRole)
     if (!roles.get(role)?.color) for (const [g, list] of stops) lost[g]! += list.length;
-  return new ById(
-    index,
-    gradients.map((gradient, g) => new ResolvedGradient(gradient, lost[g]!, families, roles)),
-  );
+  return new Map(gradients.flatMap(({ id }, g) => (lost[g] ? [[id, lost[g]] as const] : [])));
 }
 
 /**
- * The gradients of a theme after some families, and with them some roles, have changed colour; those that point
- * to neither stay the same objects. No link may have broken or mended meanwhile.
+ * The gradients of a theme. Nobody looks at all of them in all themes in one frame: they are made when they are
+ * first asked for, and carried on from change to change once they are.
  */
-export function updateGradients(
-  old: ById<ResolvedGradient>,
-  gradients: readonly Gradient[],
-  changed: { readonly families: readonly string[]; readonly roles: readonly string[] },
-  families: Families,
-  roles: Roles,
-): ById<ResolvedGradient> {
-  const { byFamily, byRole } = pointersOf(gradients);
-  const before = old.values();
-  const now = [...before];
-  const touch = (stops: StopsByGradient | undefined) => {
-    if (!stops) return;
-    for (const [g, list] of stops) {
-      if (now[g] === before[g]) now[g] = before[g]!.successor(families, roles);
-      now[g]!.recolor(list);
-    }
-  };
-  for (const id of changed.families) touch(byFamily.get(id));
-  for (const id of changed.roles) touch(byRole.get(id));
-  return old.with(now);
+export class ThemeGradients {
+  private readonly gradients: readonly Gradient[];
+  private readonly families: Families;
+  private readonly roles: Roles;
+  private made: ById<ResolvedGradient> | null;
+
+  constructor(
+    gradients: readonly Gradient[],
+    families: Families,
+    roles: Roles,
+    made: ById<ResolvedGradient> | null = null,
+  ) {
+    this.gradients = gradients;
+    this.families = families;
+    this.roles = roles;
+    this.made = made;
+  }
+
+  get all(): ById<ResolvedGradient> {
+    const { gradients, families, roles } = this;
+    this.made ??= new ById(
+      pointersOf(gradients).index,
+      gradients.map((gradient) => new ResolvedGradient(gradient, families, roles)),
+    );
+    return this.made;
+  }
+
+  /**
+   * The same after some families, and with them some roles, have changed colour, but no link has broken or
+   * mended. Gradients that point to neither stay the same objects.
+   */
+  after(
+    changed: { readonly families: readonly string[]; readonly roles: readonly string[] },
+    families: Families,
+    roles: Roles,
+  ): ThemeGradients {
+    const { gradients, made } = this;
+    if (!made) return new ThemeGradients(gradients, families, roles);
+    const { byFamily, byRole } = pointersOf(gradients);
+    const before = made.values();
+    const now = [...before];
+    const touch = (stops: StopsByGradient | undefined) => {
+      if (!stops) return;
+      for (const [g, list] of stops) {
+        if (now[g] === before[g]) now[g] = before[g]!.successor(families, roles);
+        now[g]!.recolor(list);
+      }
+    };
+    for (const id of changed.families) touch(byFamily.get(id));
+    for (const id of changed.roles) touch(byRole.get(id));
+    return new ThemeGradients(gradients, families, roles, made.with(now));
+  }
 }

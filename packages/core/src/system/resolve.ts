@@ -5,9 +5,10 @@ import type { Family, Link, ProjectDocument, Role, Theme } from './document.ts';
 import { fade, type Painted, paint } from './painted.ts';
 import {
   countLostShades,
+  type LostStops,
+  lostStops,
   type ResolvedGradient,
-  resolveGradients,
-  updateGradients,
+  ThemeGradients,
 } from './resolve-gradients.ts';
 
 export interface ResolvedShade extends Painted {
@@ -35,12 +36,49 @@ export interface ResolvedRole {
   readonly opacity: number;
 }
 
-export interface ResolvedTheme {
+export class ResolvedTheme {
   readonly theme: Theme;
   readonly roles: ById<ResolvedRole>;
-  readonly gradients: ById<ResolvedGradient>;
   /** Roles whose chain ends in a family, by family, a role after the roles that it points to. */
   readonly byFamily: ReadonlyMap<string, readonly string[]>;
+  /** Stops that have no colour. */
+  readonly lost: LostStops;
+  private readonly fades: ThemeGradients;
+
+  constructor(
+    theme: Theme,
+    roles: ById<ResolvedRole>,
+    byFamily: ReadonlyMap<string, readonly string[]>,
+    lost: LostStops,
+    fades: ThemeGradients,
+  ) {
+    this.theme = theme;
+    this.roles = roles;
+    this.byFamily = byFamily;
+    this.lost = lost;
+    this.fades = fades;
+  }
+
+  get gradients(): ById<ResolvedGradient> {
+    return this.fades.all;
+  }
+
+  /** The theme after some families have changed: only what depends on them is worked out again. */
+  after(changed: readonly string[], families: Families): ResolvedTheme {
+    const list = [...this.roles.values()];
+    const roles = this.roles.with(list);
+    const moved: string[] = [];
+    for (const family of changed)
+      for (const id of this.byFamily.get(family) ?? []) {
+        const before = roles.get(id)!;
+        const target = follow(before.link!, families, (other) => roles.get(other) ?? NO_ROLE);
+        list[roles.place(id)!] = { ...before, color: target.color, problem: target.problem };
+        moved.push(id);
+      }
+    const fades = this.fades.after({ families: changed, roles: moved }, families, roles);
+    // The same links lead to the same kinds of things, so that no stop is lost or found by this.
+    return new ResolvedTheme(this.theme, roles, this.byFamily, this.lost, fades);
+  }
 }
 
 /** A document with every role, link and gradient turned into colours, in every theme. */
@@ -148,31 +186,6 @@ function resolveRoles(doc: ProjectDocument, theme: Theme, families: Families) {
   return { roles: new ById(index, roles), byFamily };
 }
 
-/** A theme after some families have changed: only what depends on them is worked out again. */
-function updateTheme(
-  doc: ProjectDocument,
-  old: ResolvedTheme,
-  changed: readonly string[],
-  families: Families,
-): ResolvedTheme {
-  const list = [...old.roles.values()];
-  const roles = old.roles.with(list);
-  const moved: string[] = [];
-  for (const family of changed)
-    for (const id of old.byFamily.get(family) ?? []) {
-      const before = roles.get(id)!;
-      const target = follow(before.link!, families, (other) => roles.get(other) ?? NO_ROLE);
-      list[roles.place(id)!] = { ...before, color: target.color, problem: target.problem };
-      moved.push(id);
-    }
-  const changes = { families: changed, roles: moved };
-  return {
-    ...old,
-    roles,
-    gradients: updateGradients(old.gradients, doc.gradients, changes, families, roles),
-  };
-}
-
 /**
  * Turns a document into colours. Given the system of an earlier state of the same document it is incremental:
  * when only bases, growths or hand-set shades differ, just what depends on those families is computed again,
@@ -195,16 +208,16 @@ export function resolveSystem(document: ProjectDocument, previous?: System): Sys
       .map((family) => family.id);
     if (!changed.length) return { document, families, themes: previous.themes };
     const themes = new Map<string, ResolvedTheme>();
-    for (const [id, theme] of previous.themes)
-      themes.set(id, updateTheme(document, theme, changed, families));
+    for (const [id, theme] of previous.themes) themes.set(id, theme.after(changed, families));
     return { document, families, themes };
   }
   const lostShades = countLostShades(document.gradients, families);
   const themes = new Map(
     document.themes.map((theme): [string, ResolvedTheme] => {
       const { roles, byFamily } = resolveRoles(document, theme, families);
-      const gradients = resolveGradients(document.gradients, families, roles, lostShades);
-      return [theme.id, { theme, roles, gradients, byFamily }];
+      const lost = lostStops(document.gradients, roles, lostShades);
+      const fades = new ThemeGradients(document.gradients, families, roles);
+      return [theme.id, new ResolvedTheme(theme, roles, byFamily, lost, fades)];
     }),
   );
   return { document, families, themes };
