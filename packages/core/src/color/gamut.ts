@@ -1,11 +1,11 @@
 import { convert, numbers } from './convert.ts';
 import {
   delinearize,
-  LINEAR_8BIT,
-  linearize,
   linearToOklab,
+  linearToRgb8,
   oklabToLinear,
   polar,
+  rgbToOklab,
   type Triple,
 } from './kernel.ts';
 import { type Color, color } from './spaces.ts';
@@ -29,8 +29,6 @@ export function inGamut(c: Color, gamut: Gamut = 'srgb'): boolean {
 }
 
 const scratch: Triple = [0, 0, 0];
-/** Linear light of a channel 0–255; whole numbers by table. */
-const light8 = (v: number) => LINEAR_8BIT[v] ?? linearize(v / 255);
 
 /** The gamuts that a colour can be held in. */
 export type Gamut = 'srgb' | 'display-p3';
@@ -119,9 +117,18 @@ export function toRgb8(c: Color): Triple {
   return numbers(toSrgb(c)).map((v) => Math.round(v * 255)) as Triple;
 }
 
+/**
+ * 8-bit sRGB channels (0–255, integers) of an OKLCH colour: L 0–1, hue in degrees, chroma reduced as far as the
+ * gamut asks.
+ */
+export function oklchToRgb8(l: number, c: number, h: number): Triple {
+  const [a, b] = polar(Math.min(c, maxChroma(l, h)), h);
+  return linearToRgb8(oklabToLinear(l, a, b, [0, 0, 0]));
+}
+
 /** OKLCH of 8-bit sRGB channels: L 0–1, chroma, hue in degrees 0–360 (0 for greys). */
 export function rgb8ToOklch(r: number, g: number, b: number): Triple {
-  linearToOklab(light8(r), light8(g), light8(b), scratch);
+  rgbToOklab(r, g, b, scratch);
   const [L, a, bb] = scratch;
   const chroma = Math.hypot(a, bb);
   if (chroma < 1e-6) return [L, 0, 0];

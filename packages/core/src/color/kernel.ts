@@ -42,6 +42,19 @@ export function oklabToLinear(L: number, a: number, b: number, out: Triple): Tri
   return out;
 }
 
+/** Linear light of a channel 0–255; whole numbers by table. */
+const light8 = (v: number) => LINEAR_8BIT[v] ?? linearize(v / 255);
+
+/** Painted sRGB (channels 0–255, fractions allowed) to OKLab. Writes into and returns `out`. */
+export function rgbToOklab(r: number, g: number, b: number, out: Triple = [0, 0, 0]): Triple {
+  return linearToOklab(light8(r), light8(g), light8(b), out);
+}
+
+/** Linear sRGB as 8-bit channels, clipped to 0–255. */
+export function linearToRgb8(linear: Readonly<Triple>): Triple {
+  return linear.map((v) => Math.round(Math.min(1, Math.max(0, delinearize(v))) * 255)) as Triple;
+}
+
 /** WCAG 2.2 relative luminance of linear sRGB. Source: WCAG 2.2, definition of "relative luminance". */
 export function luminanceOfLinear(r: number, g: number, b: number): number {
   return 0.2126 * r + 0.7152 * g + 0.0722 * b;

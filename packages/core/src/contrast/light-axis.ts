@@ -1,5 +1,5 @@
 import { maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
-import { delinearize, luminanceOfLinear, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
+import { linearToRgb8, luminanceOfLinear, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
 import { fromRgb8 } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
 
@@ -63,6 +63,6 @@ export function atLightness(c: Color, lightness: number): Color {
     else high = middle;
   }
   fill((low + high) / 2);
-  const [r, g, b] = linear.map((v) => Math.round(Math.min(1, Math.max(0, delinearize(v))) * 255)) as Triple;
+  const [r, g, b] = linearToRgb8(linear);
   return fromRgb8(r, g, b, c.alpha ?? 0);
 }

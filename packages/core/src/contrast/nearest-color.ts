@@ -1,5 +1,5 @@
-import { maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
-import { delinearize, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
+import { oklchToRgb8, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
+import type { Triple } from '../color/kernel.ts';
 import { fromRgb8 } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
 import { composite, contrastRatio, type Rgba, reaches } from './ratio.ts';
@@ -28,12 +28,6 @@ export type NearestColor =
 /** Lightnesses looked at first, and the parts that each step between two of them is then divided into. */
 const COARSE = 128;
 const FINE = 8;
-
-function at(l: number, chroma: number, hue: number): Triple {
-  const [a, b] = polar(Math.min(chroma, maxChroma(l, hue)), hue);
-  const linear = oklabToLinear(l, a, b, [0, 0, 0]);
-  return linear.map((v) => Math.round(Math.min(1, Math.max(0, delinearize(v))) * 255)) as Triple;
-}
 
 /**
  * The colour nearest to one (least ΔE OK) with the same hue that reaches the demanded ratio on every ground at
@@ -72,21 +66,24 @@ export function nearestPassingColor(c: Color, demands: readonly Demand[], opacit
     return Math.max(reached, 1);
   };
   if (consider(start) < 1) {
-    const reached = Array.from({ length: COARSE + 1 }, (_, i) => consider(at(i / COARSE, chroma, hue)));
+    const reached = Array.from({ length: COARSE + 1 }, (_, i) =>
+      consider(oklchToRgb8(i / COARSE, chroma, hue)),
+    );
     // The border of what passes lies between a step that does and one that does not, or, where the passing
     // stretch is narrow, beside the step that comes closest.
     const closest = reached.indexOf(Math.max(...reached));
     for (let i = 0; i < COARSE; i++) {
       const border = reached[i]! >= 1 !== reached[i + 1]! >= 1;
       if (!border && i !== closest && i + 1 !== closest) continue;
-      for (let k = 1; k < FINE; k++) consider(at((i + k / FINE) / COARSE, chroma, hue));
+      for (let k = 1; k < FINE; k++) consider(oklchToRgb8((i + k / FINE) / COARSE, chroma, hue));
     }
     // Around the nearest, less chroma may be nearer still to passing at a smaller change of lightness.
     const found = nearest as { rgb: Triple; difference: number; ratios: number[] } | null;
     if (found) {
       const [l] = rgb8ToOklch(...found.rgb);
       for (let i = -8; i <= 8; i++)
-        for (let k = 5; k <= 10; k++) consider(at(l + i / (COARSE * FINE * 2), (chroma * k) / 10, hue));
+        for (let k = 5; k <= 10; k++)
+          consider(oklchToRgb8(l + i / (COARSE * FINE * 2), (chroma * k) / 10, hue));
     }
   }
   const result = nearest as { rgb: Triple; difference: number; ratios: number[] } | null;

@@ -1,6 +1,6 @@
 import { convert, numbers } from '../color/convert.ts';
 import { type Gamut, maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
-import { delinearize, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
+import { linearToRgb8, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
 import { fromRgb8 } from '../color/parse.ts';
 import { type Color, color } from '../color/spaces.ts';
 import { hexOfRgb8 } from '../color/write.ts';
@@ -160,14 +160,11 @@ function apart(rgb: Triple, neighbour: Triple, lighter: boolean, left: number): 
  */
 export function growShades(base: Color, growth: LightnessGrowth): GrownShade[] {
   const painted = fromRgb8(...toRgb8(base));
-  const linear: Triple = [0, 0, 0];
   const grown = growColors(painted, growth);
-  const to8 = (v: number) => Math.round(Math.min(1, Math.max(0, v)) * 255);
   const rgbs = grown.map(({ color: c, isBase }): Triple => {
-    const [x, y, z] = numbers(c);
-    if (isBase) return [to8(x), to8(y), to8(z)];
-    oklabToLinear(x, ...polar(y, z), linear);
-    return linear.map((v) => to8(delinearize(v))) as Triple;
+    if (isBase) return toRgb8(c);
+    const [l, chroma, h] = numbers(c);
+    return linearToRgb8(oklabToLinear(l, ...polar(chroma, h), [0, 0, 0]));
   });
   const at = grown.findIndex(({ isBase }) => isBase);
   for (let i = at - 1; i >= 0; i--) rgbs[i] = apart(rgbs[i]!, rgbs[i + 1]!, true, i);

@@ -1,6 +1,5 @@
 import { deltaEOk } from '../color/difference.ts';
-import { maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
-import { delinearize, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
+import { oklchToRgb8, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { fromRgb8, readColor } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
 import { hexOfRgb8 } from '../color/write.ts';
@@ -86,11 +85,7 @@ function growOpacity(base: Color, { ground, labels, least }: OpacityRecipe): Rec
 /** The 8-bit colour of a hue that reaches a ratio on a ground with the least to spare, on the given side of it. */
 function solveRatio(chroma: number, hue: number, ground: Rgba, ratio: number, darker: boolean): Rgba {
   const at = (l: number): Rgba => {
-    const [a, b] = polar(Math.min(chroma, maxChroma(l, hue)), hue);
-    const linear = oklabToLinear(l, a, b, [0, 0, 0]);
-    const [r, g, bl] = linear.map((v) =>
-      Math.round(Math.min(1, Math.max(0, delinearize(v))) * 255),
-    ) as Triple;
+    const [r, g, bl] = oklchToRgb8(l, chroma, hue);
     return { r, g, b: bl, alpha: 1 };
   };
   // On this side the ratio grows from the ground's lightness to the end; rounding makes small steps of it.

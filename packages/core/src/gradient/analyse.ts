@@ -1,12 +1,11 @@
 import { findTwins } from '../color/difference.ts';
-import { maxChroma } from '../color/gamut.ts';
-import { delinearize, linearize, linearToOklab, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
+import { oklchToRgb8 } from '../color/gamut.ts';
+import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 import { mix } from './interpolate.ts';
 import { type ColorStop, type CssGradient, colorAtPlace, placeStops } from './model.ts';
 
-const oklab = ({ r, g, b }: Rgba): Triple =>
-  linearToOklab(linearize(r / 255), linearize(g / 255), linearize(b / 255), [0, 0, 0]);
+const oklab = ({ r, g, b }: Rgba): Triple => rgbToOklab(r, g, b);
 const chromaOf = (c: Rgba) => {
   const [, a, b] = oklab(c);
   return Math.hypot(a, b);
@@ -132,11 +131,7 @@ export function shifted<T extends CssGradient>(gradient: T, shift: Shift): T {
     const [l, a, b] = oklab(c);
     const h = (Math.atan2(b, a) * 180) / Math.PI + (hue % 360);
     const nextL = Math.min(1, Math.max(0, l + lightness));
-    const chroma = Math.min(Math.hypot(a, b) * Math.max(0, 1 + saturation), maxChroma(nextL, h));
-    const linear = oklabToLinear(nextL, ...polar(chroma, h), [0, 0, 0]);
-    const [r, g, bl] = linear.map((v) =>
-      Math.round(Math.min(1, Math.max(0, delinearize(v))) * 255),
-    ) as Triple;
+    const [r, g, bl] = oklchToRgb8(nextL, Math.hypot(a, b) * Math.max(0, 1 + saturation), h);
     return { r, g, b: bl, alpha: c.alpha };
   };
   return {

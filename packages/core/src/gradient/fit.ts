@@ -1,4 +1,4 @@
-import { linearize, linearToOklab, type Triple } from '../color/kernel.ts';
+import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 import { type MixingSpace, mix } from './interpolate.ts';
 import { type ColorStop, type CssGradient, colorAtPlace, placeStops } from './model.ts';
@@ -11,8 +11,7 @@ export interface FittedStop {
 
 type Distance = (a: Rgba, b: Rgba) => number;
 
-const oklab = ({ r, g, b }: Rgba): Triple =>
-  linearToOklab(linearize(r / 255), linearize(g / 255), linearize(b / 255), [0, 0, 0]);
+const oklab = ({ r, g, b }: Rgba): Triple => rgbToOklab(r, g, b);
 
 /** ΔE OK, with the difference of alpha as a fourth direction. */
 const perceived: Distance = (a, b) => {

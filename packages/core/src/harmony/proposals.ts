@@ -1,13 +1,6 @@
 import { findTwins } from '../color/difference.ts';
-import { maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
-import {
-  delinearize,
-  LINEAR_8BIT,
-  linearToOklab,
-  oklabToLinear,
-  polar,
-  type Triple,
-} from '../color/kernel.ts';
+import { oklchToRgb8, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
+import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import { fromRgb8 } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
 import { contrastRatio, luminance } from '../contrast/ratio.ts';
@@ -44,17 +37,9 @@ function generator(seed: number): () => number {
 const APART = 0.06;
 const TRIES = 40;
 
-const oklab = ([r, g, b]: Triple): Triple =>
-  linearToOklab(LINEAR_8BIT[r]!, LINEAR_8BIT[g]!, LINEAR_8BIT[b]!, [0, 0, 0]);
+const oklab = (rgb: Triple): Triple => rgbToOklab(...rgb);
 const rgba = ([r, g, b]: Triple) => ({ r, g, b, alpha: 1 });
 const distance = (a: Triple, b: Triple) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
-
-function make(l: number, c: number, h: number): Triple {
-  const hue = ((h % 360) + 360) % 360;
-  const [a, b] = polar(Math.min(c, maxChroma(l, hue)), hue);
-  const linear = oklabToLinear(l, a, b, [0, 0, 0]);
-  return linear.map((v) => Math.round(Math.min(1, Math.max(0, delinearize(v))) * 255)) as Triple;
-}
 
 /** Whether a set has a dark and a light colour that carry text on each other, 7 to 1. */
 function carriesText(colors: readonly Triple[]): boolean {
@@ -95,11 +80,11 @@ function propose(kept: readonly Triple[], count: number, random: () => number): 
   const ys = () => out.map((c) => luminance(rgba(c)));
   // A dark and a light first, each quiet enough to lie under or over text.
   if (out.length < count && (!out.length || Math.min(...ys()) > 0.03))
-    if (!add(() => make(0.16 + random() * 0.1, chroma * (0.2 + random() * 0.4), turn()))) return null;
+    if (!add(() => oklchToRgb8(0.16 + random() * 0.1, chroma * (0.2 + random() * 0.4), turn()))) return null;
   if (out.length < count && Math.max(...ys()) < 0.75)
-    if (!add(() => make(0.94 + random() * 0.05, chroma * random() * 0.25, turn()))) return null;
+    if (!add(() => oklchToRgb8(0.94 + random() * 0.05, chroma * random() * 0.25, turn()))) return null;
   while (out.length < count)
-    if (!add(() => make(0.35 + random() * 0.5, chroma * (0.5 + random() * 0.9), turn()))) return null;
+    if (!add(() => oklchToRgb8(0.35 + random() * 0.5, chroma * (0.5 + random() * 0.9), turn()))) return null;
   return carriesText(out) ? out : null;
 }
 

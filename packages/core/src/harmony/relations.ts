@@ -1,5 +1,5 @@
-import { maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
-import { delinearize, linearize, linearToOklab, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
+import { oklchToRgb8, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
+import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import { fromRgb8 } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
 
@@ -49,14 +49,7 @@ function hueSteps(relation: Exclude<Relation, 'monochromatic'>, { count, angle }
   }
 }
 
-function inside(l: number, c: number, h: number): Color {
-  const hue = ((h % 360) + 360) % 360;
-  const [a, b] = polar(Math.min(c, maxChroma(l, hue)), hue);
-  const linear = oklabToLinear(l, a, b, [0, 0, 0]);
-  return fromRgb8(
-    ...(linear.map((v) => Math.round(Math.min(1, Math.max(0, delinearize(v))) * 255)) as Triple),
-  );
-}
+const inside = (l: number, c: number, h: number): Color => fromRgb8(...oklchToRgb8(l, c, h));
 
 /**
  * The colours related to one, itself first, in sRGB: hue turns in OKLCH at the same lightness, chroma held
@@ -80,10 +73,7 @@ export function related(c: Color, relation: Relation, options: RelationOptions =
  * brought inside sRGB.
  */
 export function between(a: Color, b: Color, t = 0.5): Color {
-  const lab = (c: Color): Triple => {
-    const [r, g, bl] = toRgb8(c);
-    return linearToOklab(linearize(r / 255), linearize(g / 255), linearize(bl / 255), [0, 0, 0]);
-  };
+  const lab = (c: Color): Triple => rgbToOklab(...toRgb8(c));
   const [from, to] = [lab(a), lab(b)];
   const [l, x, y] = from.map((v, i) => v + (to[i]! - v) * Math.min(1, Math.max(0, t))) as Triple;
   return inside(l, Math.hypot(x, y), (Math.atan2(y, x) * 180) / Math.PI);

@@ -1,4 +1,4 @@
-import { LINEAR_8BIT, linearToOklab, type Triple } from '../color/kernel.ts';
+import { rgbToOklab, type Triple } from '../color/kernel.ts';
 
 export interface NamedColor {
   readonly name: string;
@@ -29,7 +29,7 @@ export function indexNames(list: readonly NamedColor[]): NameIndex {
   // Sorted by lightness, so that a search outwards from a colour's own can stop early.
   const order = list.map((item) => {
     const [r, g, b] = channels(item.hex);
-    linearToOklab(LINEAR_8BIT[r]!, LINEAR_8BIT[g]!, LINEAR_8BIT[b]!, lab);
+    rgbToOklab(r, g, b, lab);
     return { item, lab: [...lab] as Triple };
   });
   order.sort((x, y) => x.lab[0] - y.lab[0]);
@@ -39,7 +39,7 @@ export function indexNames(list: readonly NamedColor[]): NameIndex {
   const words = list.map((item) => ({ item, text: plain(item.name) }));
 
   const nearest = (r: number, g: number, b: number) => {
-    const target = linearToOklab(LINEAR_8BIT[r]!, LINEAR_8BIT[g]!, LINEAR_8BIT[b]!, [0, 0, 0]);
+    const target = rgbToOklab(r, g, b);
     let low = 0;
     let high = order.length;
     while (low < high) {

@@ -1,4 +1,4 @@
-import { linearize, linearToOklab, type Triple } from '../color/kernel.ts';
+import { rgbToOklab, type Triple } from '../color/kernel.ts';
 
 /** Every pixel of a picture counted into cells of 6 bits a channel. */
 export interface Histogram {
@@ -103,7 +103,7 @@ export function histogramOf(pixels: Uint8ClampedArray | Uint8Array): Histogram {
     const n = sums[key * 4]!;
     const mean = (part: number, above: number) => ((part & 63) << 2) + sums[key * 4 + above]! / n;
     const [red, green, blue] = [mean(key >> 12, 1), mean(key >> 6, 2), mean(key, 3)];
-    linearToOklab(linearize(red / 255), linearize(green / 255), linearize(blue / 255), lab);
+    rgbToOklab(red, green, blue, lab);
     total += n;
     h.count[i] = n;
     h.red[i] = red;

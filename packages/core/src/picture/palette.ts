@@ -1,4 +1,4 @@
-import { linearize, linearToOklab, type Triple } from '../color/kernel.ts';
+import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import { type Histogram, histogramOf } from './histogram.ts';
 
 /** What a palette leans to. */
@@ -201,9 +201,7 @@ export function meanError(
   pixels: Uint8ClampedArray | Uint8Array,
   palette: readonly Readonly<Triple>[],
 ): number {
-  const labs = palette.map(([r, g, b]) =>
-    linearToOklab(linearize(r / 255), linearize(g / 255), linearize(b / 255), [0, 0, 0]),
-  );
+  const labs = palette.map(([r, g, b]) => rgbToOklab(r, g, b));
   const h = histogramOf(pixels);
   let sum = 0;
   for (let i = 0; i < h.count.length; i++) {

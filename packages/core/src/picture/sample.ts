@@ -1,4 +1,4 @@
-import { delinearize, LINEAR_8BIT, linearize, linearToOklab, type Triple } from '../color/kernel.ts';
+import { delinearize, LINEAR_8BIT, rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 
 export interface Picture {
@@ -45,7 +45,7 @@ export interface Mask {
 export function maskNear({ pixels }: Pick<Picture, 'pixels'>, c: Rgba, threshold: number): Mask {
   const n = Math.floor(pixels.length / 4);
   const bits = new Uint8Array(n);
-  const target = linearToOklab(linearize(c.r / 255), linearize(c.g / 255), linearize(c.b / 255), [0, 0, 0]);
+  const target = rgbToOklab(c.r, c.g, c.b);
   // What was decided for a colour holds for all its pixels: 0 unknown, 1 near, 2 far.
   const known = new Uint8Array(1 << 24);
   const lab: Triple = [0, 0, 0];
@@ -58,7 +58,7 @@ export function maskNear({ pixels }: Pick<Picture, 'pixels'>, c: Rgba, threshold
     const key = (r << 16) | (g << 8) | b;
     let verdict = known[key]!;
     if (!verdict) {
-      linearToOklab(LINEAR_8BIT[r]!, LINEAR_8BIT[g]!, LINEAR_8BIT[b]!, lab);
+      rgbToOklab(r, g, b, lab);
       const d = (lab[0] - target[0]) ** 2 + (lab[1] - target[1]) ** 2 + (lab[2] - target[2]) ** 2;
       verdict = d <= limit ? 1 : 2;
       known[key] = verdict;

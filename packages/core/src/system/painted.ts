@@ -1,5 +1,5 @@
 import { inGamut, toRgb8 } from '../color/gamut.ts';
-import { LINEAR_8BIT, linearToOklab, type Triple } from '../color/kernel.ts';
+import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import { fromRgb8, readColor } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
 import { hexOfRgb8 } from '../color/write.ts';
@@ -53,7 +53,7 @@ const labs = new WeakMap<Painted, Readonly<Triple>>();
 export function oklabOf(c: Painted): Readonly<Triple> {
   let lab = labs.get(c);
   if (!lab) {
-    lab = linearToOklab(LINEAR_8BIT[c.r]!, LINEAR_8BIT[c.g]!, LINEAR_8BIT[c.b]!, [0, 0, 0]);
+    lab = rgbToOklab(c.r, c.g, c.b);
     labs.set(c, lab);
   }
   return lab;

@@ -1,5 +1,5 @@
 import { findTwins } from '../color/difference.ts';
-import { delinearize, LINEAR_8BIT, linearToOklab, luminanceOfLinear, type Triple } from '../color/kernel.ts';
+import { delinearize, LINEAR_8BIT, luminanceOfLinear, rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 
 /** Kinds of colour vision deficiency. */
@@ -124,8 +124,7 @@ export interface VisionTwins {
   readonly people: number;
 }
 
-const oklab = ({ r, g, b }: Rgba): Triple =>
-  linearToOklab(LINEAR_8BIT[r]!, LINEAR_8BIT[g]!, LINEAR_8BIT[b]!, [0, 0, 0]);
+const oklab = ({ r, g, b }: Rgba): Triple => rgbToOklab(r, g, b);
 
 /**
  * Pairs of colours (channels 0–255, integers) that can be told apart in general and become twins under a
