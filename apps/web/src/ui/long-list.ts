@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useCallback, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 
 /** Lists up to this long are drawn whole: they are quick enough, and the browser finds text in all of them. */
 const SHORT = 60;
@@ -11,18 +11,21 @@ interface LongListOptions {
   keyOf: (index: number) => string;
   /** Draw only what is near the window also of a short list, as one of many on a page. */
   always?: boolean;
+  /** The row that is open, or −1: it is scrolled into the window when it becomes so. */
+  open?: number;
 }
 
 /**
  * Draws only the rows of a long list that are near the window. The list lies anywhere inside an element marked
  * `data-scroller`; its rows stay in the flow, between two empty ones of the heights `before` and `after`. Rows
- * whose height is not always the same take `measure` as their ref, and `data-index`.
+ * whose height is not always the same take `measure` as their ref; those and rows that can be open have their place as `data-index`.
  */
 export function useLongList<T extends HTMLElement>({
   count,
   estimate,
   keyOf,
   always = false,
+  open = -1,
 }: LongListOptions) {
   const list = useRef<T>(null);
   const [margin, setMargin] = useState(0);
@@ -45,6 +48,15 @@ export function useLongList<T extends HTMLElement>({
     scrollMargin: margin,
     initialRect: { width: 1000, height: 800 },
   });
+  const openKey = open < 0 ? null : keyOf(open);
+  const revealed = useRef<string | null>(null);
+  useEffect(() => {
+    if (revealed.current === openKey) return;
+    revealed.current = openKey;
+    const row = list.current?.querySelector(`[data-index="${open}"]`);
+    if (row) row.scrollIntoView({ block: 'nearest' });
+    else if (open >= 0) virtual.scrollToIndex(open);
+  }, [open, openKey, virtual]);
   const items = virtual.getVirtualItems();
   const [first, last] = [items[0], items[items.length - 1]];
   return {
@@ -53,7 +65,5 @@ export function useLongList<T extends HTMLElement>({
     before: whole || !first ? 0 : first.start - margin,
     after: whole ? 0 : virtual.getTotalSize() - (last ? last.end - margin : 0),
     measure: whole ? undefined : virtual.measureElement,
-    /** Scrolls a row into the window. */
-    reveal: virtual.scrollToIndex,
   };
 }

@@ -2,8 +2,9 @@ import { wcagContrast } from 'culori';
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { toRgb8 } from '../color/gamut.ts';
-import { fromRgb8, readColor } from '../color/parse.ts';
+import { fromRgb8 } from '../color/parse.ts';
 import { atLightness, contrastMark, lightnessOfLuminance, luminanceOfLightness } from './light-axis.ts';
+import { anyColor, rgba } from './painted-color.fixture.ts';
 import {
   composite,
   compositeStack,
@@ -16,13 +17,6 @@ import {
 import { nearestPassingShade } from './repair.ts';
 import { describeTarget, effectiveTarget, isLargeText, requiredRatio } from './targets.ts';
 
-const rgba = (text: string): Rgba => {
-  const c = readColor(text);
-  const [r, g, b] = toRgb8(c);
-  return { r, g, b, alpha: c.alpha ?? 0 };
-};
-const channel = fc.integer({ min: 0, max: 255 });
-const anyColor = fc.record({ r: channel, g: channel, b: channel, alpha: fc.constant(1) });
 const css = ({ r, g, b }: Rgba) => `rgb(${r} ${g} ${b})`;
 
 describe('contrast ratio', () => {

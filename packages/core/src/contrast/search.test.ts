@@ -7,15 +7,9 @@ import { anyGradient } from '../gradient/random-gradient.fixture.ts';
 import { readGradient } from '../gradient/read-css.ts';
 import { nearestPassingColor } from './nearest-color.ts';
 import { bestTextColor, ratioMatrix, worstOverGradient, worstOverPixels } from './over-gradient.ts';
-import { composite, contrastRatio, type Rgba } from './ratio.ts';
+import { anyColor, rgba } from './painted-color.fixture.ts';
+import { composite, contrastRatio } from './ratio.ts';
 
-const rgba = (text: string): Rgba => {
-  const c = readColor(text);
-  const [r, g, b] = toRgb8(c);
-  return { r, g, b, alpha: c.alpha ?? 0 };
-};
-const channel = fc.integer({ min: 0, max: 255 });
-const anyColor = fc.record({ r: channel, g: channel, b: channel, alpha: fc.constant(1) });
 const WHITE = rgba('#fff');
 
 describe('the worst contrast over a gradient', () => {

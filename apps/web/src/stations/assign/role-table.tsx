@@ -2,7 +2,7 @@ import type { Role, Theme } from '@mint-lamp/core/system/document';
 import type { ResolvedRole } from '@mint-lamp/core/system/resolve';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
-import { memo, type Ref, useEffect, useRef, useState } from 'react';
+import { memo, type Ref, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useColorDrop } from '../../frame/color-dragging.tsx';
@@ -24,19 +24,12 @@ export function RoleTable({ open }: { open: string | null }) {
   const { roles, themes } = useProjectDocument();
   const { theme: current } = useTheme();
   const switchTheme = useThemeSwitch();
-  const { list, rows, before, after, measure, reveal } = useLongList<HTMLTableSectionElement>({
+  const { list, rows, before, after, measure } = useLongList<HTMLTableSectionElement>({
     count: roles.length,
     estimate: 33,
     keyOf: (index) => roles[index]!.id,
+    open: roles.findIndex(({ id }) => id === open),
   });
-  const revealed = useRef<string | null>(null);
-  useEffect(() => {
-    if (revealed.current === open) return;
-    revealed.current = open;
-    const row = open && document.getElementById(`role-${open}`);
-    if (row) row.scrollIntoView({ block: 'nearest' });
-    else if (open) reveal(roles.findIndex(({ id }) => id === open));
-  }, [open, roles, reveal]);
   const empty = (height: number) =>
     height > 0 && (
       <tr aria-hidden>

@@ -1,5 +1,4 @@
 import type { Measurement } from '@mint-lamp/core/system/measure';
-import { useEffect, useRef } from 'react';
 import { useLongList } from '../../ui/long-list.ts';
 import { PairRow } from './pair-row.tsx';
 
@@ -18,20 +17,12 @@ export function PairBoard({ rows, open }: PairBoardProps) {
     before,
     after,
     measure,
-    reveal,
   } = useLongList<HTMLOListElement>({
     count: rows.length,
     estimate: 124,
     keyOf: idOf,
+    open: rows.findIndex(([first]) => first!.pair.id === open),
   });
-  const revealed = useRef<string | null>(null);
-  useEffect(() => {
-    if (revealed.current === open) return;
-    revealed.current = open;
-    const row = open && document.getElementById(`pair-${open}`);
-    if (row) row.scrollIntoView({ block: 'nearest' });
-    else if (open) reveal(rows.findIndex(([first]) => first!.pair.id === open));
-  }, [open, rows, reveal]);
   return (
     <ol ref={list} aria-label="Pairs, worst first" className="min-w-fit px-5 pb-5">
       {before > 0 && <li aria-hidden style={{ height: before }} />}
