@@ -290,15 +290,29 @@ test('Fade: stops are added, moved by key and number, linked, and removed by but
 test('Fade: a grey dip is told and healed, and told again when the cure is undone', async ({
   page,
   open,
+  stack,
+  project,
 }) => {
   await open('fade/first-light');
   const faults = page.getByRole('list', { name: 'Worth a look' });
   await expect(faults).toContainText('Greyer at 57 %');
   await faults.getByRole('button', { name: 'Mend it with a stop of this colour' }).click();
-  await expect(faults).not.toContainText('Greyer');
+  await expect(faults).toHaveCount(0);
   await expect(page.getByLabel('Place of Stop 3')).toHaveValue('57');
   await page.keyboard.press('Control+z');
   await expect(faults).toContainText('Greyer at 57 %');
+  // A stop that has lost its colour is passed over, and the others keep their numbers.
+  const added = [
+    { id: 'lost', position: 1, link: { to: 'role', role: 'gone' } },
+    { id: 'twin-1', position: 90, link: { to: 'color', color: '#d09a20' } },
+    { id: 'twin-2', position: 91, link: { to: 'color', color: '#d19b21' } },
+  ];
+  await send(
+    stack,
+    project,
+    added.map((stop) => ({ type: 'addStop', gradient: 'first-light', stop })),
+  );
+  await expect(faults).toContainText('Stop 5 and Stop 6 can hardly be told apart');
 });
 
 test('Check offers the nearest plain colour where a pair hangs on plain colours', async ({

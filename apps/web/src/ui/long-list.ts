@@ -18,7 +18,8 @@ interface LongListOptions {
 /**
  * Draws only the rows of a long list that are near the window. The list lies anywhere inside an element marked
  * `data-scroller`; its rows stay in the flow, between two empty ones of the heights `before` and `after`. Rows
- * whose height is not always the same take `measure` as their ref; those and rows that can be open have their place as `data-index`.
+ * whose height is not always the same take `measure` as their ref; those and rows that can be open have their
+ * place as `data-index`.
  */
 export function useLongList<T extends HTMLElement>({
   count,

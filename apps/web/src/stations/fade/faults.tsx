@@ -18,7 +18,9 @@ export function Faults({ resolved }: { resolved: ResolvedGradient }) {
     const painted = paintedGradient(settled);
     return painted && gradientFaults(painted, { length: BANNER });
   }, [settled]);
-  if (!faults) return null;
+  if (!faults || !(faults.greyDips.length + faults.twins.length + faults.bands.length)) return null;
+  // Faults count the stops that have a colour; the list beside counts all.
+  const numbers = settled.colors.flatMap((color, i) => (color ? [i + 1] : []));
   const widest = faults.bands.reduce((most, band) => (band.px > most.px ? band : most), NO_BAND);
   return (
     <ul aria-label="Worth a look" className="flex flex-col gap-0.5">
@@ -39,7 +41,7 @@ export function Faults({ resolved }: { resolved: ResolvedGradient }) {
       ))}
       {faults.twins.map(({ a, b, difference }) => (
         <Fault key={a}>
-          Stop {a + 1} and Stop {b + 1} can hardly be told apart (ΔE OK {difference.toFixed(3)}).
+          Stop {numbers[a]} and Stop {numbers[b]} can hardly be told apart (ΔE OK {difference.toFixed(3)}).
         </Fault>
       ))}
       {widest.px > 0 && (
