@@ -1,9 +1,11 @@
 import helmet from '@fastify/helmet';
 import Fastify, { type FastifyInstance, type FastifyServerOptions } from 'fastify';
 import type { DataSource } from 'typeorm';
-import { openChangeFeed } from './database/change-feed.ts';
-import { projectStore } from './database/project-store.ts';
+import { database as databasePlugin } from './database/database.ts';
 import { answerFrameworkError, errors } from './errors.ts';
+import { form } from './form/form.ts';
+import { live } from './live/live.ts';
+import { owner } from './owner/owner.ts';
 import { projectRoutes } from './projects/routes.ts';
 import { validation } from './validation.ts';
 import { web } from './web/static.ts';
@@ -23,7 +25,8 @@ export async function buildApp({
 }: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({
     logger: logger ?? false,
-    bodyLimit: 2 * 1024 * 1024,
+    // What needs more says so itself.
+    bodyLimit: 64 * 1024,
     forceCloseConnections: true,
     frameworkErrors: answerFrameworkError,
   });
@@ -49,13 +52,11 @@ export async function buildApp({
   });
   await app.register(errors);
   await app.register(validation);
-  const feed = openChangeFeed(database);
-  app.addHook('onClose', () => feed.close());
-  app.get('/api/health', async () => {
-    await database.query('SELECT 1');
-    return { ok: true };
-  });
-  await app.register(projectRoutes, { prefix: '/api/projects', projects: projectStore(database), feed });
+  await app.register(form);
+  await app.register(owner);
+  await app.register(databasePlugin, { source: database });
+  await app.register(live, { database });
+  await app.register(projectRoutes, { prefix: '/api/projects' });
   await app.register(web, { root: webRoot });
   return app;
 }

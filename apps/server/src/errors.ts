@@ -1,19 +1,8 @@
+import { ERROR_CODES, type ErrorAnswer, type ErrorCode } from '@mint-lamp/core/wire/errors';
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import fp from 'fastify-plugin';
 import { isDatabaseAway } from './database/away.ts';
-
-/** Every error that the API answers with, by code. */
-const CODES = {
-  BAD_REQUEST: 400,
-  NOT_FOUND: 404,
-  TOO_LARGE: 413,
-  WRONG_MEDIA_TYPE: 415,
-  REVISION_AHEAD: 409,
-  DATABASE_AWAY: 503,
-  INTERNAL: 500,
-} as const;
-
-export type ErrorCode = keyof typeof CODES;
+import { FormAhead } from './database/project-store.ts';
 
 /** An error with an answer: what is wrong, and where in the request (`path`, empty for the whole of it). */
 export class ApiError extends Error {
@@ -29,11 +18,15 @@ export class ApiError extends Error {
 
 function toApiError(error: FastifyError | ApiError): ApiError {
   if (error instanceof ApiError) return error;
+  if (error instanceof FormAhead)
+    return new ApiError(
+      'FORM_AHEAD',
+      'This project was changed by a newer Mint Lamp; here it can only be read.',
+    );
   if (isDatabaseAway(error))
     return new ApiError('DATABASE_AWAY', 'The database does not answer. Try again shortly.');
   const status = error.statusCode ?? 500;
-  if (status === 413)
-    return new ApiError('TOO_LARGE', 'The request is larger than this server accepts (2 MB).');
+  if (status === 413) return new ApiError('TOO_LARGE', 'The request is larger than is accepted here.');
   if (status === 415) return new ApiError('WRONG_MEDIA_TYPE', 'Send JSON, as application/json.');
   if (status === 404) return new ApiError('NOT_FOUND', 'There is nothing at this address.');
   if (status >= 400 && status < 500) return new ApiError('BAD_REQUEST', error.message);
@@ -41,7 +34,8 @@ function toApiError(error: FastifyError | ApiError): ApiError {
 }
 
 function send(reply: FastifyReply, { code, message, path }: ApiError) {
-  return reply.code(CODES[code]).send({ error: { code, message, path } });
+  const answer: ErrorAnswer = { error: { code, message, path } };
+  return reply.code(ERROR_CODES[code]).send(answer);
 }
 
 /** For errors that Fastify meets before a request reaches a route, such as an address that cannot be decoded. */

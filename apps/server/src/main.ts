@@ -4,6 +4,7 @@ import { buildApp } from './app.ts';
 import { isDatabaseAway } from './database/away.ts';
 import { openDatabase } from './database/data-source.ts';
 import { loadDemo } from './demo/load.ts';
+import { ensureLocalOwner } from './owner/owner.ts';
 
 // Settings come from the environment; the start scripts set them.
 const { DATABASE_URL, PORT = '5170', WEB_ROOT, LOG_LEVEL = 'info', DEMO_DATA } = process.env;
@@ -22,6 +23,7 @@ const database = await openDatabase(DATABASE_URL).catch((error: unknown) =>
       : `The database could not be opened: ${error instanceof Error ? error.message : error}`,
   ),
 );
+await ensureLocalOwner(database);
 if (DEMO_DATA) await loadDemo(database);
 
 const app = await buildApp({

@@ -5,8 +5,9 @@ import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
-import { LOCAL_OWNER } from '../src/database/migrations/1-projects.ts';
 import { projectStore } from '../src/database/project-store.ts';
+import { ensureLocalOwner, LOCAL_OWNER } from '../src/owner/owner.ts';
+import { FORM } from './form.ts';
 
 let database: DataSource;
 let app: FastifyInstance;
@@ -14,6 +15,7 @@ let id: string;
 
 beforeAll(async () => {
   database = await openDatabase(inject('databaseUrl'));
+  await ensureLocalOwner(database);
   app = await buildApp({ database });
   id = (await projectStore(database).create(LOCAL_OWNER, SKERRY_LINE)).id;
 });
@@ -30,9 +32,11 @@ const commit = (commands: unknown, revision: unknown = 0, project = id) =>
   app.inject({
     method: 'POST',
     url: `/api/projects/${project}/commands`,
+    headers: FORM,
     payload: { revision, commands } as object,
   });
-const load = async (project = id) => (await app.inject(`/api/projects/${project}`)).json();
+const get = (url: string) => app.inject({ method: 'GET', url, headers: FORM });
+const load = async (project = id) => (await get(`/api/projects/${project}`)).json();
 const newProject = async () =>
   (await projectStore(database).create(LOCAL_OWNER, { ...SKERRY_LINE, name: 'Another line' })).id;
 
@@ -55,7 +59,7 @@ describe('projects', () => {
     expect(demo.preview.themes[1].colors.length).toBeGreaterThan(10);
     const gone = await app.inject({ method: 'DELETE', url: `/api/projects/${made.json().id}` });
     expect(gone.statusCode).toBe(204);
-    expect((await app.inject(`/api/projects/${made.json().id}`)).statusCode).toBe(404);
+    expect((await get(`/api/projects/${made.json().id}`)).statusCode).toBe(404);
   });
 });
 
@@ -71,15 +75,35 @@ describe('commands', () => {
       ],
     });
     const second = (await commit([c], 0, project)).json();
-    expect(second.entries.map((entry: { id: string }) => entry.id)).toEqual([a.id, b.id, c.id]);
+    expect(second.news.entries.map((entry: { id: string }) => entry.id)).toEqual([a.id, b.id, c.id]);
     const { revision, document } = await load(project);
     expect(revision).toBe(3);
     expect(document.families.map((f: { base: string }) => f.base).slice(1, 3)).toEqual([
       '#222222',
       '#333333',
     ]);
-    const later = await app.inject(`/api/projects/${project}/entries?after=2`);
-    expect(later.json().entries).toEqual([{ id: c.id, revision: 3, command: c.command }]);
+    const later = await get(`/api/projects/${project}/news?after=2`);
+    expect(later.json()).toEqual({
+      revision: 3,
+      news: { kind: 'entries', entries: [{ id: c.id, revision: 3, command: c.command }] },
+    });
+  });
+
+  it('are kept in the list of projects: the name and the colours that it shows', async () => {
+    const project = await newProject();
+    await commit(
+      [
+        setBase('#123456', 'deepwater'),
+        { id: randomUUID(), command: { type: 'renameProject', name: 'Renamed' } },
+      ],
+      0,
+      project,
+    );
+    const listed = (await app.inject('/api/projects'))
+      .json()
+      .projects.find((one: { id: string }) => one.id === project);
+    expect(listed).toMatchObject({ name: 'Renamed', revision: 2 });
+    expect(listed.preview.families[0].shades).toContain('#123456');
   });
 
   it('sent twice are applied once', async () => {
@@ -109,7 +133,7 @@ describe('commands', () => {
     const project = await newProject();
     const sent = Array.from({ length: 40 }, (_, i) => setBase(`#0000${(i + 16).toString(16)}`));
     await Promise.all(sent.map((command) => commit([command, sent[0]!], 0, project)));
-    const { entries } = (await app.inject(`/api/projects/${project}/entries?after=0`)).json();
+    const { entries } = (await get(`/api/projects/${project}/news?after=0`)).json().news;
     expect(entries.map((entry: { revision: number }) => entry.revision)).toEqual(sent.map((_, i) => i + 1));
     expect(new Set(entries.map((entry: { id: string }) => entry.id)).size).toBe(40);
   });
@@ -260,8 +284,8 @@ describe('bad requests', () => {
       404,
     ],
     ['removing an unknown project', () => ({ method: 'DELETE', url: `/api/projects/${randomUUID()}` }), 404],
-    ['a query out of range', () => ({ method: 'GET', url: `/api/projects/${id}/entries?after=-1` }), 400],
-    ['a query left out', () => ({ method: 'GET', url: `/api/projects/${id}/entries` }), 400],
+    ['a query out of range', () => ({ method: 'GET', url: `/api/projects/${id}/news?after=-1` }), 400],
+    ['a query left out', () => ({ method: 'GET', url: `/api/projects/${id}/news` }), 400],
     ['an unknown address', () => ({ method: 'GET', url: '/api/nothing' }), 404],
     ['a malformed address', () => ({ method: 'GET', url: '/api/projects/%E0%A4%A' }), 400],
     [
@@ -277,7 +301,8 @@ describe('bad requests', () => {
   ];
   test.each(cases)('%s', async (_, request, status) => {
     const before = JSON.stringify([await load(), (await app.inject('/api/projects')).json().projects.length]);
-    const answer = await app.inject(request() as InjectOptions);
+    const { headers, ...rest } = request();
+    const answer = await app.inject({ ...rest, headers: { ...FORM, ...headers } } as InjectOptions);
     expect(answer.statusCode).toBe(status);
     expect(answer.json()).toEqual({
       error: {

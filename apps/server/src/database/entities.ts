@@ -1,5 +1,5 @@
 import type { Command } from '@mint-lamp/core/system/commands/command';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import type { ProjectPreview } from '@mint-lamp/core/system/preview';
 import { EntitySchema } from 'typeorm';
 
 export interface OwnerRow {
@@ -11,9 +11,26 @@ export interface ProjectRow {
   id: string;
   ownerId: string;
   revision: number;
-  document: ProjectDocument;
+  /** Id of the last command in the log, which tells this life of the project from another with as many revisions. */
+  head: string | null;
+  /** Characters of all commands in the log. */
+  logSize: string;
+  /** The version of the form that it was last changed in. */
+  version: number;
+  name: string;
+  /** Null after an update, until the list is asked for. */
+  preview: ProjectPreview | null;
   createdAt: Date;
   updatedAt: Date;
+}
+
+/** A document as it is at a revision of the log. */
+export interface SnapshotRow {
+  projectId: string;
+  revision: number;
+  version: number;
+  document: unknown;
+  at: Date;
 }
 
 /** One applied command of a project's log. */
@@ -24,6 +41,10 @@ export interface LogRow {
   commandId: string;
   command: Command;
   inverse: Command;
+  /** The version of the form that the command is written in. */
+  version: number;
+  /** Characters of all commands up to this one. */
+  sizeTo: string;
   at: Date;
 }
 
@@ -40,9 +61,25 @@ export const Project = new EntitySchema<ProjectRow>({
     id: { type: 'uuid', primary: true },
     ownerId: { type: 'uuid', name: 'owner_id' },
     revision: { type: 'integer' },
-    document: { type: 'jsonb' },
+    head: { type: 'uuid', nullable: true },
+    logSize: { type: 'bigint', name: 'log_size' },
+    version: { type: 'smallint' },
+    name: { type: 'text' },
+    preview: { type: 'jsonb', nullable: true },
     createdAt: { type: 'timestamptz', name: 'created_at', createDate: true },
     updatedAt: { type: 'timestamptz', name: 'updated_at', updateDate: true },
+  },
+});
+
+export const Snapshot = new EntitySchema<SnapshotRow>({
+  name: 'snapshot',
+  tableName: 'snapshot',
+  columns: {
+    projectId: { type: 'uuid', name: 'project_id', primary: true },
+    revision: { type: 'integer', primary: true },
+    version: { type: 'smallint' },
+    document: { type: 'json' },
+    at: { type: 'timestamptz', createDate: true },
   },
 });
 
@@ -55,6 +92,8 @@ export const LogEntry = new EntitySchema<LogRow>({
     commandId: { type: 'uuid', name: 'command_id' },
     command: { type: 'jsonb' },
     inverse: { type: 'jsonb' },
+    version: { type: 'smallint' },
+    sizeTo: { type: 'bigint', name: 'size_to' },
     at: { type: 'timestamptz', createDate: true },
   },
 });

@@ -1,8 +1,8 @@
 import { MINT_LAMP_INTERFACE } from '@mint-lamp/core/demo/interface';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { DataSource } from 'typeorm';
-import { LOCAL_OWNER } from '../database/migrations/1-projects.ts';
 import { projectStore } from '../database/project-store.ts';
+import { LOCAL_OWNER } from '../owner/owner.ts';
 
 /** Fixed, so that links to the demo projects keep working after `--fresh`. */
 export const DEMO_PROJECTS = [

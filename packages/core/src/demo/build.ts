@@ -1,6 +1,11 @@
 import type { Target } from '../contrast/targets.ts';
 import { type LightnessGrowth, USUAL_GROWTH } from '../family/growth.ts';
-import { type Family, type Link, type Pair, type Role, slug } from '../system/document.ts';
+import type { Family } from '../system/families/family.ts';
+import type { Gradient, Stop } from '../system/gradients/gradient.ts';
+import type { Link } from '../system/links/link.ts';
+import { slug } from '../system/names.ts';
+import type { Pair } from '../system/pairs/pair.ts';
+import type { Role } from '../system/roles/role.ts';
 
 /** Short ways to write a demo document by hand. Ids are the slugs of the names, so that they never change. */
 
@@ -8,28 +13,30 @@ export function family(name: string, base: string, growth: Partial<LightnessGrow
   return { id: slug(name), name, base, growth: { ...USUAL_GROWTH, ...growth }, handSet: {} };
 }
 
-/** `Deepwater 700` is a shade, `text/main` a role, `#fff` a colour; `… @ 40` lays 40 % opacity over it. */
+/** `Deepwater 700` is a shade, `text.main` a role, `#fff` a colour; `… @ 40` lays 40 % opacity over it. */
 export function link(text: string): Link {
   const [target, opacity] = text.split(' @ ');
   const under = opacity === undefined ? {} : { opacity: Number(opacity) / 100 };
   if (target!.startsWith('#')) return { to: 'color', color: target!, ...under };
-  if (target!.includes('/')) return { to: 'role', role: slug(target!), ...under };
+  if (target!.includes('.')) return { to: 'role', role: slug(target!), ...under };
   const [name, shade] = target!.split(' ');
   return { to: 'shade', family: slug(name!), shade: shade!, ...under };
 }
 
-/** One role with its link in each of the themes, in order. */
-export function role(themes: readonly string[], path: string, ...links: readonly string[]): Role {
+/** One role, written with its group, with its link in each of the themes, in order. */
+export function role(themes: readonly string[], written: string, ...links: readonly string[]): Role {
+  const names = written.split('.');
   return {
-    id: slug(path),
-    path,
+    id: slug(written),
+    group: names.slice(0, -1),
+    name: names[names.length - 1]!,
     links: Object.fromEntries(themes.map((theme, i) => [theme, link(links[i]!)])),
   };
 }
 
 const SIZES = { body: 16, large: 28, graphics: 16 };
 
-/** A pair of roles by their paths, with its target; 28 px for large text, 16 px else. */
+/** A pair of roles by their written names, with its target; 28 px for large text, 16 px else. */
 export function pair(foreground: string, background: string, target: Target, weight = 400): Pair {
   const ids = [slug(foreground), slug(background)] as const;
   return {
@@ -39,5 +46,19 @@ export function pair(foreground: string, background: string, target: Target, wei
     target,
     size: SIZES[target.content],
     weight,
+  };
+}
+
+/** A linear gradient mixed in OKLab; degrees as in CSS. */
+export function linear(name: string, degrees: number, stops: readonly Stop[]): Gradient {
+  return {
+    id: slug(name),
+    name,
+    kind: 'linear',
+    direction: { by: 'angle', degrees },
+    repeating: false,
+    space: 'oklab',
+    hueWay: 'shorter',
+    stops,
   };
 }

@@ -1,7 +1,11 @@
-import { type Link, type ProjectDocument, slug } from '../system/document.ts';
-import type { Painted } from '../system/painted.ts';
-import type { ResolvedTheme, System } from '../system/resolve.ts';
-import type { ResolvedGradient } from '../system/resolve-gradients.ts';
+import { writeGradientWith } from '../gradient/write-css.ts';
+import type { ProjectDocument } from '../system/document.ts';
+import { coloredGradient, type ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
+import type { Link } from '../system/links/link.ts';
+import { slug } from '../system/names.ts';
+import type { Painted } from '../system/resolve/painted.ts';
+import type { ResolvedTheme, System } from '../system/resolve/resolve.ts';
+import { roleSlug, writeRoleName } from '../system/roles/role-name.ts';
 
 /** The custom property names of everything in a document, each unique. */
 export interface CssNames {
@@ -24,7 +28,7 @@ export function cssNames(doc: ProjectDocument): CssNames {
     taken.add(name);
     return name;
   };
-  const roles = new Map(doc.roles.map((role) => [role.id, unique(`--${slug(role.path)}`)]));
+  const roles = new Map(doc.roles.map((role) => [role.id, unique(`--${roleSlug(role)}`)]));
   const shades = new Map<string, string>();
   for (const family of doc.families)
     for (const label of family.growth.labels)
@@ -53,26 +57,24 @@ function linkValue(link: Link, names: CssNames): string {
   return opacity === 1 ? target : `color-mix(in srgb, ${target} ${percent(opacity * 100)}, transparent)`;
 }
 
-function gradientText(
-  resolved: ResolvedGradient,
-  value: (color: Painted, link: Link) => string,
-): string | null {
-  const { gradient, colors } = resolved;
-  const stops = gradient.stops.flatMap((stop, i) => {
-    const color = colors[i];
-    return color ? [`${value(color, stop.link)} ${percent(stop.position)}`] : [];
-  });
-  if (stops.length < 2) return null;
-  // The space is always written: without it, it would depend on how the stops' colours are spelt.
-  return `linear-gradient(${gradient.angle}deg in ${gradient.space}, ${stops.join(', ')})`;
+/** What a stop is written as: the link that it has, and the colour that this comes to. */
+interface Painting {
+  readonly link: Link;
+  readonly color: Painted;
+}
+
+function gradientText(resolved: ResolvedGradient, value: (stop: Painting) => string): string | null {
+  const gradient = coloredGradient(resolved, (color, link) => ({ color, link }));
+  const enough = gradient && gradient.stops.filter(({ kind }) => kind === 'stop').length > 1;
+  return enough ? writeGradientWith(gradient, value) : null;
 }
 
 /** A gradient as CSS with plain colours; null when fewer than two of its stops have one. */
 export function gradientCss(resolved: ResolvedGradient): string | null {
-  return gradientText(resolved, (color) => color.css);
+  return gradientText(resolved, ({ color }) => color.css);
 }
 
-const plainLink = (link: Link, color: Painted, names: CssNames) =>
+const plainLink = ({ link, color }: Painting, names: CssNames) =>
   link.to === 'color' ? color.css : linkValue(link, names);
 
 // Comments hold names that people typed; nothing in them may end the comment.
@@ -84,12 +86,12 @@ function themeBlock(doc: ProjectDocument, selector: string, theme: ResolvedTheme
     const { link, color, problem } = theme.roles.get(role.id)!;
     lines.push(
       color && link
-        ? `  ${names.role(role.id)}: ${plainLink(link, color, names)};`
-        : `  ${comment(`${role.path}: ${problem ?? 'no value'}`)}`,
+        ? `  ${names.role(role.id)}: ${plainLink({ link, color }, names)};`
+        : `  ${comment(`${writeRoleName(role)}: ${problem ?? 'no value'}`)}`,
     );
   }
   for (const resolved of theme.gradients.values()) {
-    const text = gradientText(resolved, (color, link) => plainLink(link, color, names));
+    const text = gradientText(resolved, (stop) => plainLink(stop, names));
     lines.push(
       text
         ? `  ${names.gradient(resolved.gradient.id)}: ${text};`

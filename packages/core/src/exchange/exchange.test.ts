@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { SKERRY_LINE } from '../demo/skerry-line.ts';
-import { resolveSystem } from '../system/resolve.ts';
+import { resolveSystem } from '../system/resolve/resolve.ts';
 import { cssNames, writeCss } from './css.ts';
 import { writeHexList } from './hex-list.ts';
 
@@ -22,14 +22,14 @@ describe('the CSS export', () => {
     const doc = {
       ...SKERRY_LINE,
       name: 'Tricky */ body { display: none } /*',
-      roles: [...SKERRY_LINE.roles, { id: 'x', path: 'deepwater/700', links: {} }],
+      roles: [...SKERRY_LINE.roles, { id: 'x', group: ['deepwater'], name: '700', links: {} }],
     };
     const names = cssNames(doc);
     expect(names.role('x')).toBe('--deepwater-700');
     expect(names.shade('deepwater', '700')).toBe('--deepwater-700-2');
     const written = writeCss(resolveSystem(doc));
     expect(written.split('\n')[0]).toMatch(/^\/\*[^*]*(\*(?!\/)[^*]*)*\*\/$/);
-    expect(written).toContain('/* deepwater/700: It has no value in this theme yet. */');
+    expect(written).toContain('/* deepwater.700: It has no value in this theme yet. */');
   });
 
   it('leaves out a gradient without two colours, and says so', () => {
@@ -44,7 +44,7 @@ describe('the list of hex values', () => {
   it('has a line for each shade and for each role of each theme', () => {
     const lines = writeHexList(system).trimEnd().split('\n');
     expect(lines).toContain('#0b5f6b  Deepwater 700');
-    expect(lines).toContain('#07191ea6  hero/veil');
+    expect(lines).toContain('#07191ea6  hero.veil');
     expect(lines.filter((line) => line.startsWith('#'))).toHaveLength(66 + 2 * SKERRY_LINE.roles.length);
   });
 });

@@ -1,6 +1,7 @@
 import { writeHex } from '../color/write.ts';
-import { colorOf } from '../system/painted.ts';
-import type { System } from '../system/resolve.ts';
+import { colorOf } from '../system/resolve/painted.ts';
+import type { System } from '../system/resolve/resolve.ts';
+import { writeRoleName } from '../system/roles/role-name.ts';
 
 /**
  * The system as a plain list for reading and pasting: a line for each shade and, theme by theme, each role,
@@ -15,7 +16,7 @@ export function writeHexList(system: System): string {
   for (const theme of system.themes.values()) {
     const lines = system.document.roles.flatMap((role) => {
       const color = theme.roles.get(role.id)?.color;
-      return color ? [`${writeHex(colorOf(color))}  ${role.path}`] : [];
+      return color ? [`${writeHex(colorOf(color))}  ${writeRoleName(role)}`] : [];
     });
     parts.push([theme.theme.name, ...lines].join('\n'));
   }

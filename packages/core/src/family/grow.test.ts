@@ -3,7 +3,7 @@ import { describe, expect, it, test } from 'vitest';
 import { fromRgb8 } from '../color/parse.ts';
 import { luminance } from '../contrast/ratio.ts';
 import { emptyDocument } from '../system/document.ts';
-import { documentSchema } from '../system/schema.ts';
+import { documentSchema } from '../system/document-schema.ts';
 import { type Growth, grow } from './grow.ts';
 import { USUAL_GROWTH } from './growth.ts';
 

@@ -8,9 +8,10 @@ export interface Place {
   readonly unit: '%' | 'px';
 }
 
-export interface ColorStop {
+/** A stop; its colour is a painted one, or in a project document the link that leads to one. */
+export interface ColorStop<C = Rgba> {
   readonly kind: 'stop';
-  readonly color: Rgba;
+  readonly color: C;
   /** Left out, the place follows from the neighbours. Two places make a flat stretch. */
   readonly places: readonly [] | readonly [Place] | readonly [Place, Place];
 }
@@ -33,33 +34,33 @@ export type RadialSize =
   | readonly [Place]
   | readonly [Place, Place];
 
-interface Common {
+interface Common<S> {
   readonly repeating: boolean;
   readonly space: MixingSpace;
   readonly hueWay: HueWay;
   /** In source order: at least one stop, hints only between stops. */
-  readonly stops: readonly (ColorStop | Hint)[];
+  readonly stops: readonly (S | Hint)[];
 }
 
-export interface LinearGradient extends Common {
+export interface LinearGradient<S = ColorStop> extends Common<S> {
   readonly kind: 'linear';
   readonly direction: Direction;
 }
-export interface RadialGradient extends Common {
+export interface RadialGradient<S = ColorStop> extends Common<S> {
   readonly kind: 'radial';
   readonly shape: 'circle' | 'ellipse';
   readonly size: RadialSize;
   readonly center: readonly [Place, Place];
 }
-export interface ConicGradient extends Common {
+export interface ConicGradient<S = ColorStop> extends Common<S> {
   readonly kind: 'conic';
   /** Degrees at which the first stop lies, 0 up. */
   readonly from: number;
   readonly center: readonly [Place, Place];
 }
 
-/** A CSS gradient of any kind (CSS Images 4 §3). */
-export type CssGradient = LinearGradient | RadialGradient | ConicGradient;
+/** A CSS gradient of any kind (CSS Images 4 §3), with stops of painted colours or of a kind of one's own. */
+export type CssGradient<S = ColorStop> = LinearGradient<S> | RadialGradient<S> | ConicGradient<S>;
 
 /** A stretch between two placed colours, with the exponent that a hint makes of its middle. */
 interface Stretch {
@@ -83,7 +84,8 @@ export interface PlacedGradient {
   readonly hueWay: HueWay;
 }
 
-const percentOf = (place: Place, length: number) =>
+/** A place in percent of a gradient line of a length in px; of a line without length every px is at 0. */
+export const percentOf = (place: Place, length: number): number =>
   place.unit === '%' ? place.value : length > 0 ? (place.value / length) * 100 : 0;
 
 /**

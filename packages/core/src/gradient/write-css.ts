@@ -6,13 +6,13 @@ import type { ColorStop, CssGradient, Hint, Place } from './model.ts';
 const number = (n: number) => String(Math.round(n * 1e6) / 1e6);
 const placeText = ({ value, unit }: Place) => `${number(value)}${unit}`;
 
-function colorText({ r, g, b, alpha }: Rgba): string {
+function paintedText({ r, g, b, alpha }: Rgba): string {
   const whole = [r, g, b].every((v) => Math.abs(v - Math.round(v)) < 1e-9);
   if (alpha === 1 && whole) return hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));
   return `rgb(${number(r)} ${number(g)} ${number(b)}${alpha === 1 ? '' : ` / ${number(alpha)}`})`;
 }
 
-function itemText(item: ColorStop | Hint): string {
+function itemText<C>(item: ColorStop<C> | Hint, colorText: (color: C) => string): string {
   if (item.kind === 'hint') return placeText(item.place);
   return [colorText(item.color), ...item.places.map(placeText)].join(' ');
 }
@@ -20,7 +20,7 @@ function itemText(item: ColorStop | Hint): string {
 const isCenter = (center: readonly [Place, Place]) =>
   center.every((place) => place.value === 50 && place.unit === '%');
 
-function headOf(gradient: CssGradient): string[] {
+function headOf(gradient: CssGradient<unknown>): string[] {
   const at =
     gradient.kind === 'linear' || isCenter(gradient.center) ? [] : ['at', ...gradient.center.map(placeText)];
   switch (gradient.kind) {
@@ -41,14 +41,20 @@ function headOf(gradient: CssGradient): string[] {
 }
 
 /**
- * Writes a gradient as CSS so that reading it gives the same gradient. The space is always said, since without
- * it a browser goes by how the colours are spelt; the hue way only where the space has a hue and it is not the
- * shorter.
+ * Writes a gradient as CSS, its colours in a text of one's own, such as `var(--deepwater-500)`. The space is always
+ * said, since without it a browser goes by how the colours are spelt; the hue way only where the space has a hue
+ * and it is not the shorter.
  */
-export function writeGradient(gradient: CssGradient): string {
+export function writeGradientWith<C>(
+  gradient: CssGradient<ColorStop<C>>,
+  colorText: (color: C) => string,
+): string {
   const way =
     HUE_INDEX[gradient.space] !== undefined && gradient.hueWay !== 'shorter' ? [gradient.hueWay, 'hue'] : [];
   const head = [...headOf(gradient), 'in', gradient.space, ...way].join(' ');
-  const stops = gradient.stops.map(itemText).join(', ');
+  const stops = gradient.stops.map((item) => itemText(item, colorText)).join(', ');
   return `${gradient.repeating ? 'repeating-' : ''}${gradient.kind}-gradient(${head}, ${stops})`;
 }
+
+/** Writes a gradient as CSS so that reading it gives the same gradient; see {@link writeGradientWith}. */
+export const writeGradient = (gradient: CssGradient): string => writeGradientWith(gradient, paintedText);

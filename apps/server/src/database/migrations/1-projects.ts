@@ -1,14 +1,10 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
-/** The owner of everything until accounts come. */
-export const LOCAL_OWNER = '00000000-0000-4000-8000-000000000001';
-
 export class Projects1790000000001 implements MigrationInterface {
   name = 'Projects1790000000001';
 
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(`CREATE TABLE owner (id uuid PRIMARY KEY, name text NOT NULL)`);
-    await runner.query(`INSERT INTO owner (id, name) VALUES ($1, 'This computer')`, [LOCAL_OWNER]);
     await runner.query(`
       CREATE TABLE project (
         id uuid PRIMARY KEY,

@@ -1,38 +1,47 @@
 import type { ProjectDocument } from '../document.ts';
+import { familySteps } from '../families/family-commands.ts';
+import { gradientSteps } from '../gradients/gradient-commands.ts';
+import { pairSteps } from '../pairs/pair-commands.ts';
+import { projectSteps } from '../project/project-commands.ts';
+import { roleSteps } from '../roles/role-commands.ts';
+import { themeSteps } from '../themes/theme-commands.ts';
+import { swatchSteps } from '../tray/swatch-commands.ts';
 import type { Command, SimpleCommand } from './command.ts';
-import * as families from './families.ts';
-import * as gradients from './gradients.ts';
-import { Refusal } from './lists.ts';
-import * as pairsAndTray from './pairs-and-tray.ts';
-import * as projectAndThemes from './project-and-themes.ts';
-import * as roles from './roles.ts';
-import type { Step } from './step.ts';
+import type { Step, StepsOf } from './definition.ts';
+import { Refusal } from './refusal.ts';
 
-type Handlers = {
-  [T in SimpleCommand['type']]: (doc: ProjectDocument, command: Extract<Command, { type: T }>) => Step;
+const STEPS: StepsOf<SimpleCommand> = {
+  ...projectSteps,
+  ...themeSteps,
+  ...familySteps,
+  ...roleSteps,
+  ...pairSteps,
+  ...gradientSteps,
+  ...swatchSteps,
 };
-
-const HANDLERS: Handlers = { ...projectAndThemes, ...families, ...roles, ...pairsAndTray, ...gradients };
 
 export type ApplyResult =
   | { readonly ok: true; readonly document: ProjectDocument; readonly inverse: Command }
   | { readonly ok: false; readonly reason: string };
 
-function run(doc: ProjectDocument, command: SimpleCommand): Step {
-  const handler = HANDLERS[command.type] as (doc: ProjectDocument, command: SimpleCommand) => Step;
-  return handler(doc, command);
+function run(doc: ProjectDocument, command: SimpleCommand): Step<SimpleCommand> {
+  const step = STEPS[command.type] as (doc: ProjectDocument, command: SimpleCommand) => Step<SimpleCommand>;
+  return step(doc, command);
 }
 
-function runBatch(doc: ProjectDocument, label: string, commands: readonly SimpleCommand[]): Step {
-  const inverses: SimpleCommand[] = [];
+function runBatch(
+  doc: ProjectDocument,
+  label: string,
+  commands: readonly SimpleCommand[],
+): Step<SimpleCommand> {
+  const inverses: SimpleCommand[][] = [];
   let document = doc;
   for (const command of commands) {
     const [next, inverse] = run(document, command);
     document = next;
-    if (inverse.type === 'batch') inverses.unshift(...inverse.commands);
-    else inverses.unshift(inverse);
+    inverses.push(inverse.type === 'batch' ? [...inverse.commands] : [inverse]);
   }
-  return [document, { type: 'batch', label, commands: inverses }];
+  return [document, { type: 'batch', label, commands: inverses.reverse().flat() }];
 }
 
 /**

@@ -1,9 +1,6 @@
-/** Pure edits of lists of things with ids, shared by the commands. */
+import { Refusal } from './refusal.ts';
 
-/** A command that does not fit the document; its message is shown to the designer. */
-export class Refusal extends Error {
-  override name = 'Refusal';
-}
+/** Pure edits of lists of things with ids, shared by the commands. */
 
 interface Identified {
   readonly id: string;

@@ -1,0 +1,60 @@
+import type { CommitAnswer, SentCommand } from '@mint-lamp/core/wire/projects';
+
+/** One sender's commands, waiting for their turn. */
+export interface Waiting {
+  /** The revision that the sender has seen. */
+  readonly known: number;
+  readonly sent: readonly SentCommand[];
+  readonly answer: (answer: CommitAnswer | null) => void;
+  readonly fail: (error: unknown) => void;
+}
+
+/** Commands that go into one transaction, about: a longer one would hold up the other projects. */
+const MOST_AT_ONCE = 500;
+
+type Commit = (ownerId: string, projectId: string, group: readonly Waiting[]) => Promise<void>;
+
+/**
+ * Puts the senders of each project in a row. Those who wait while a transaction runs are committed together in the
+ * next one, so that many senders cost little more than one.
+ */
+export class CommitQueue {
+  private readonly waiting = new Map<string, Waiting[]>();
+  private readonly commit: Commit;
+
+  constructor(commit: Commit) {
+    this.commit = commit;
+  }
+
+  add(ownerId: string, id: string, one: Omit<Waiting, 'answer' | 'fail'>): Promise<CommitAnswer | null> {
+    const key = `${ownerId} ${id}`;
+    return new Promise((answer, fail) => {
+      const line = this.waiting.get(key);
+      if (line) line.push({ ...one, answer, fail });
+      else {
+        const begun = [{ ...one, answer, fail }];
+        this.waiting.set(key, begun);
+        void this.run(key, begun, (group) => this.commit(ownerId, id, group));
+      }
+    });
+  }
+
+  private async run(
+    key: string,
+    line: Waiting[],
+    commit: (group: readonly Waiting[]) => Promise<void>,
+  ): Promise<void> {
+    while (line.length) {
+      let count = 0;
+      let commands = 0;
+      while (count < line.length && (count === 0 || commands + line[count]!.sent.length <= MOST_AT_ONCE))
+        commands += line[count++]!.sent.length;
+      const group = line.splice(0, count);
+      await commit(group).catch((error: unknown) => {
+        for (const { fail } of group) fail(error);
+      });
+    }
+    // In the same breath as the line is seen to be empty, so that nobody joins one that has ended.
+    this.waiting.delete(key);
+  }
+}

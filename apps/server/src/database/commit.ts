@@ -1,0 +1,92 @@
+import { applyCommand } from '@mint-lamp/core/system/commands/apply';
+import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { previewOf } from '@mint-lamp/core/system/preview';
+import type { CommandOutcome, SentCommand } from '@mint-lamp/core/wire/projects';
+import type { EntityManager } from 'typeorm';
+import { CHANNEL } from '../live/channel.ts';
+import type { Waiting } from './commit-queue.ts';
+import { documentAt } from './documents.ts';
+import type { ProjectRow } from './entities.ts';
+import { type KnownDocument, type KnownDocuments, newest } from './known-documents.ts';
+import { append, type FreshEntry, revisionsOf } from './log.ts';
+
+/** What became of one sender's commands. */
+export interface Committed {
+  readonly one: Waiting;
+  readonly outcomes: readonly CommandOutcome[];
+}
+
+export interface GroupResult {
+  readonly now: KnownDocument;
+  readonly row: Pick<ProjectRow, 'id' | 'logSize'>;
+  readonly committed: readonly Committed[];
+}
+
+/** Applies commands one after the other, each of them once. */
+class Run {
+  document: ProjectDocument;
+  revision: number;
+  size: number;
+  readonly fresh: FreshEntry[] = [];
+  private readonly revisions: Map<string, number>;
+
+  constructor(known: KnownDocument, size: number, revisions: Map<string, number>) {
+    this.document = known.document;
+    this.revision = known.revision;
+    this.size = size;
+    this.revisions = revisions;
+  }
+
+  take({ id, command }: SentCommand): CommandOutcome {
+    const before = this.revisions.get(id);
+    if (before !== undefined) return { id, status: 'known', revision: before };
+    const result = applyCommand(this.document, command);
+    if (!result.ok) return { id, status: 'refused', reason: result.reason };
+    this.document = result.document;
+    this.revision += 1;
+    this.size += JSON.stringify(command).length;
+    this.revisions.set(id, this.revision);
+    const { revision, size: sizeTo } = this;
+    this.fresh.push({ id, revision, command, inverse: result.inverse, sizeTo });
+    return { id, status: 'applied', revision };
+  }
+}
+
+/**
+ * Commits the commands of some senders to a project, in one transaction whose row is locked. A sender that is
+ * ahead of the project saw another life of it, and nothing of it is applied.
+ */
+export async function commitGroup(
+  manager: EntityManager,
+  row: ProjectRow,
+  group: readonly Waiting[],
+  memory: KnownDocuments,
+): Promise<GroupResult> {
+  const known = await documentAt(manager, row, memory);
+  const fitting = group.filter((one) => one.known <= row.revision);
+  const sent = fitting.flatMap((one) => one.sent);
+  const revisions = sent.length ? await revisionsOf(manager, row.id, sent) : new Map<string, number>();
+  const run = new Run(known, Number(row.logSize), revisions);
+  const committed = group.map((one): Committed => {
+    const fits = one.known <= row.revision;
+    return { one, outcomes: fits ? one.sent.map((command) => run.take(command)) : [] };
+  });
+  if (!run.fresh.length) return { now: known, row, committed };
+  const preview = JSON.stringify(previewOf(run.document));
+  await append(manager, CHANNEL, row.id, run.fresh, {
+    name: run.document.name,
+    preview: preview === known.preview ? null : preview,
+  });
+  const now: KnownDocument = {
+    ...known,
+    revision: run.revision,
+    head: run.fresh[run.fresh.length - 1]!.id,
+    document: run.document,
+    recent: newest(
+      known.recent,
+      run.fresh.map(({ id, revision, command, sizeTo }) => ({ entry: { id, revision, command }, sizeTo })),
+    ),
+    preview,
+  };
+  return { now, row: { id: row.id, logSize: String(run.size) }, committed };
+}

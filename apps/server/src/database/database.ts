@@ -1,0 +1,21 @@
+import type { FastifyInstance } from 'fastify';
+import fp from 'fastify-plugin';
+import type { DataSource } from 'typeorm';
+import { type ProjectStore, projectStore } from './project-store.ts';
+
+declare module 'fastify' {
+  interface FastifyInstance {
+    projects: ProjectStore;
+  }
+}
+
+/** Gives the areas their stores, and answers whether the database does. */
+export const database = fp(async (app: FastifyInstance, { source }: { source: DataSource }) => {
+  const projects = projectStore(source);
+  app.decorate('projects', projects);
+  app.addHook('onClose', () => projects.settled());
+  app.get('/api/health', async () => {
+    await source.query('SELECT 1');
+    return { ok: true };
+  });
+});

@@ -1,0 +1,92 @@
+import { applyCommand } from '@mint-lamp/core/system/commands/apply';
+import { DOCUMENT_VERSION, type ProjectDocument } from '@mint-lamp/core/system/document';
+import { bringDocument } from '@mint-lamp/core/system/versions/versions';
+import { type EntityManager, LessThanOrEqual } from 'typeorm';
+import { type ProjectRow, Snapshot, type SnapshotRow } from './entities.ts';
+import { type KnownDocument, type KnownDocuments, newest } from './known-documents.ts';
+import { entriesBetween, type SizedEntry } from './log.ts';
+
+/** A snapshot is written when the log has grown by so many entries since the last one. */
+const SNAPSHOT_EVERY = 500;
+
+function applyEntries(document: ProjectDocument, entries: readonly SizedEntry[]): ProjectDocument {
+  let next = document;
+  for (const { entry } of entries) {
+    const result = applyCommand(next, entry.command);
+    if (!result.ok) throw new Error(`Entry ${entry.revision} of a log does not apply: ${result.reason}`);
+    next = result.document;
+  }
+  return next;
+}
+
+type At = Pick<ProjectRow, 'id' | 'revision' | 'head'>;
+
+/** The newest snapshot of a project up to a revision. */
+export async function newestSnapshot(manager: EntityManager, { id, revision }: At): Promise<SnapshotRow> {
+  const snapshot = await manager.getRepository(Snapshot).findOne({
+    where: { projectId: id, revision: LessThanOrEqual(revision) },
+    order: { revision: 'DESC' },
+  });
+  if (!snapshot) throw new Error(`Project ${id} has no snapshot.`);
+  return snapshot;
+}
+
+async function fromSnapshot(manager: EntityManager, row: At): Promise<KnownDocument> {
+  const snapshot = await newestSnapshot(manager, row);
+  const brought = bringDocument(snapshot.document);
+  if (!brought.ok) throw new Error(`The snapshot ${snapshot.revision} of ${row.id} is ${brought.why}.`);
+  const entries = await entriesBetween(manager, row.id, snapshot.revision + 1, row.revision);
+  return {
+    revision: row.revision,
+    head: row.head,
+    document: applyEntries(brought.value as ProjectDocument, entries),
+    recent: newest([], entries),
+    snapshot: { revision: snapshot.revision, version: snapshot.version },
+    preview: null,
+  };
+}
+
+/**
+ * The document that a project's row stands for: the one that this process remembers, brought up to the row by the
+ * log; else a snapshot and the log after it.
+ */
+export async function documentAt(
+  manager: EntityManager,
+  row: At,
+  memory: KnownDocuments,
+): Promise<KnownDocument> {
+  const known = memory.get(row.id);
+  if (known?.revision === row.revision && known.head === row.head) return known;
+  let now: KnownDocument | undefined;
+  if (known && known.revision < row.revision) {
+    // The last entry that is known comes along, to see that it is still the same log.
+    const [last, ...entries] = await entriesBetween(manager, row.id, known.revision, row.revision);
+    const same = known.revision === 0 ? last?.entry.revision === 1 : last?.entry.id === known.head;
+    const after = known.revision === 0 && last ? [last, ...entries] : entries;
+    if (same)
+      now = {
+        ...known,
+        revision: row.revision,
+        head: row.head,
+        document: applyEntries(known.document, after),
+        recent: newest(known.recent, after),
+      };
+  }
+  now ??= await fromSnapshot(manager, row);
+  // Unless somebody has come to know more meanwhile.
+  if (memory.get(row.id) === known) memory.set(row.id, now);
+  return now;
+}
+
+/** Whether a snapshot is due, so that nobody has to read a long log. */
+export const isSnapshotDue = ({ revision, snapshot }: KnownDocument): boolean =>
+  revision - snapshot.revision >= SNAPSHOT_EVERY || snapshot.version < DOCUMENT_VERSION;
+
+export async function writeSnapshot(manager: EntityManager, id: string, known: KnownDocument): Promise<void> {
+  const { revision, document } = known;
+  await manager.query(
+    `INSERT INTO snapshot (project_id, revision, version, document) VALUES ($1, $2, $3, $4)
+     ON CONFLICT DO NOTHING`,
+    [id, revision, DOCUMENT_VERSION, JSON.stringify(document)],
+  );
+}

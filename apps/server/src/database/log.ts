@@ -1,0 +1,101 @@
+import type { Command } from '@mint-lamp/core/system/commands/command';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
+import { bringCommand } from '@mint-lamp/core/system/versions/versions';
+import type { LoggedCommand, SentCommand } from '@mint-lamp/core/wire/projects';
+import { Between, type EntityManager, In } from 'typeorm';
+import { LogEntry, type LogRow } from './entities.ts';
+
+/** A command that was just applied, with the one that takes it back. */
+export interface FreshEntry extends LoggedCommand {
+  readonly inverse: Command;
+  /** Characters of the log up to this one. */
+  readonly sizeTo: number;
+}
+
+/** An entry of the log, with the characters of the log up to it. */
+export interface SizedEntry {
+  readonly entry: LoggedCommand;
+  readonly sizeTo: number;
+}
+
+function sized({ revision, commandId, command, version, sizeTo }: LogRow): SizedEntry {
+  const brought = bringCommand(command, version);
+  if (!brought.ok) throw new Error(`Entry ${revision} of a log is ${brought.why}.`);
+  return { entry: { revision, id: commandId, command: brought.value as Command }, sizeTo: Number(sizeTo) };
+}
+
+/** The entries of a project's log from one revision to another, both included, in today's form. */
+export async function entriesBetween(
+  manager: EntityManager,
+  projectId: string,
+  from: number,
+  to: number,
+): Promise<SizedEntry[]> {
+  if (from > to) return [];
+  const rows = await manager
+    .getRepository(LogEntry)
+    .find({ where: { projectId, revision: Between(from, to) }, order: { revision: 'ASC' } });
+  return rows.map(sized);
+}
+
+/** Characters of a project's log up to a revision. */
+export async function logSizeTo(
+  manager: EntityManager,
+  projectId: string,
+  revision: number,
+): Promise<number> {
+  const row = await manager.getRepository(LogEntry).findOne({
+    where: { projectId, revision },
+    select: { projectId: true, revision: true, sizeTo: true },
+  });
+  return Number(row?.sizeTo ?? 0);
+}
+
+/** Of some commands, those that are in the log already, with their revisions. */
+export async function revisionsOf(
+  manager: EntityManager,
+  projectId: string,
+  sent: readonly SentCommand[],
+): Promise<Map<string, number>> {
+  const rows = await manager.getRepository(LogEntry).find({
+    where: { projectId, commandId: In(sent.map(({ id }) => id)) },
+    select: { projectId: true, commandId: true, revision: true },
+  });
+  return new Map(rows.map(({ commandId, revision }) => [commandId, revision]));
+}
+
+/** Appends entries, raises the project's revision and tells every server process, in one statement. */
+export async function append(
+  manager: EntityManager,
+  channel: string,
+  projectId: string,
+  entries: readonly FreshEntry[],
+  row: { readonly name: string; readonly preview: string | null },
+): Promise<void> {
+  const last = entries[entries.length - 1]!;
+  await manager.query(
+    `WITH fresh AS (
+      INSERT INTO log_entry (project_id, revision, command_id, command, inverse, version, size_to)
+      SELECT $1::uuid, e.revision, e.id, e.command, e.inverse, $2::smallint, e."sizeTo"
+      FROM jsonb_to_recordset($3::jsonb)
+        AS e (revision integer, id uuid, command jsonb, inverse jsonb, "sizeTo" bigint)
+    ), raised AS (
+      UPDATE project SET revision = $4, head = $5, log_size = $6, version = $2::smallint, name = $7,
+        preview = coalesce($8::jsonb, preview), updated_at = now()
+      WHERE id = $1::uuid
+    )
+    SELECT pg_notify($9, $10)`,
+    [
+      projectId,
+      DOCUMENT_VERSION,
+      JSON.stringify(entries),
+      last.revision,
+      last.id,
+      last.sizeTo,
+      row.name,
+      row.preview,
+      channel,
+      JSON.stringify({ id: projectId, revision: last.revision }),
+    ],
+  );
+}

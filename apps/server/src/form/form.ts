@@ -1,0 +1,27 @@
+import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
+import { FORM_HEADER, FORM_WITHOUT_HEADER } from '@mint-lamp/core/wire/form';
+import type { FastifyInstance, FastifyRequest } from 'fastify';
+import fp from 'fastify-plugin';
+import { ApiError } from '../errors.ts';
+
+/** Every answer says in which form this server writes documents and commands. */
+export const form = fp(async (app: FastifyInstance) => {
+  app.addHook('onSend', async (_request, reply) => {
+    reply.header(FORM_HEADER, DOCUMENT_VERSION);
+  });
+});
+
+/** Refuses a page that writes another form than this server. For routes that carry documents or commands. */
+export async function sameForm(request: FastifyRequest): Promise<void> {
+  const said = Number(request.headers[FORM_HEADER] ?? FORM_WITHOUT_HEADER);
+  if (said < DOCUMENT_VERSION)
+    throw new ApiError(
+      'PAGE_OUTDATED',
+      'Mint Lamp has been updated: load this page anew. Your edits are kept and sent then.',
+    );
+  if (said > DOCUMENT_VERSION)
+    throw new ApiError(
+      'SERVER_OUTDATED',
+      'This server is older than the page. Edits are kept until it is not.',
+    );
+}

@@ -1,0 +1,69 @@
+import type { DataSource } from 'typeorm';
+import { CHANNEL, type ChangedProject } from './channel.ts';
+
+export interface ChangeFeed {
+  /** Calls back for every change of a project, and once after a lost connection is back; returns the way out. */
+  subscribe(projectId: string, listener: (revision: number | null) => void): () => void;
+  close(): Promise<void>;
+}
+
+interface ListeningClient {
+  on(event: 'notification', listener: (message: { payload?: string }) => void): void;
+  on(event: 'error' | 'end', listener: () => void): void;
+}
+
+const RETRY_MS = 500;
+
+/** Listens to the database's notifications on one connection of its own, and connects again when it is cut. */
+export function openChangeFeed(source: DataSource): ChangeFeed {
+  const listeners = new Map<string, Set<(revision: number | null) => void>>();
+  let closed = false;
+  let timer: NodeJS.Timeout | undefined;
+  let release = async () => {};
+
+  const connect = async () => {
+    const runner = source.createQueryRunner();
+    let lost = false;
+    const retry = () => {
+      if (lost || closed) return;
+      lost = true;
+      void runner.release().catch(() => {});
+      timer = setTimeout(connect, RETRY_MS);
+    };
+    try {
+      const client: ListeningClient = await runner.connect();
+      client.on('error', retry);
+      client.on('end', retry);
+      client.on('notification', ({ payload }) => {
+        const { id, revision } = JSON.parse(payload ?? '{}') as ChangedProject;
+        for (const listener of listeners.get(id) ?? []) listener(revision);
+      });
+      await runner.query(`LISTEN ${CHANNEL}`);
+      release = async () => {
+        await runner.query(`UNLISTEN ${CHANNEL}`).catch(() => {});
+        await runner.release();
+      };
+      // Something may have been missed while the connection was gone.
+      for (const set of listeners.values()) for (const listener of set) listener(null);
+    } catch {
+      retry();
+    }
+  };
+  void connect();
+
+  return {
+    subscribe(projectId, listener) {
+      const set = listeners.get(projectId) ?? new Set();
+      listeners.set(projectId, set.add(listener));
+      return () => {
+        set.delete(listener);
+        if (!set.size) listeners.delete(projectId);
+      };
+    },
+    async close() {
+      closed = true;
+      clearTimeout(timer);
+      await release();
+    },
+  };
+}

@@ -1,0 +1,5 @@
+import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
+import { FORM_HEADER } from '@mint-lamp/core/wire/form';
+
+/** What a page of today says about itself. */
+export const FORM = { [FORM_HEADER]: String(DOCUMENT_VERSION) };

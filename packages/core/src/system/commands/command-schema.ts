@@ -1,0 +1,32 @@
+import Joi from 'joi';
+import { familyCommandSchemas } from '../families/family-schema.ts';
+import { gradientCommandSchemas } from '../gradients/gradient-schema.ts';
+import { pairCommandSchemas } from '../pairs/pair-schema.ts';
+import { projectCommandSchemas } from '../project/project-schema.ts';
+import { roleCommandSchemas } from '../roles/role-schema.ts';
+import { type CommandSchemas, objectOf, unionOf } from '../schema/keys.ts';
+import { text } from '../schema/parts.ts';
+import { themeCommandSchemas } from '../themes/theme-schema.ts';
+import { swatchCommandSchemas } from '../tray/swatch-schema.ts';
+import { MOST_IN_BATCH, type SimpleCommand } from './command.ts';
+import type { Batch } from './definition.ts';
+
+const SCHEMAS: CommandSchemas<SimpleCommand> = {
+  ...projectCommandSchemas,
+  ...themeCommandSchemas,
+  ...familyCommandSchemas,
+  ...roleCommandSchemas,
+  ...pairCommandSchemas,
+  ...gradientCommandSchemas,
+  ...swatchCommandSchemas,
+};
+
+const simpleCommand = unionOf<SimpleCommand, 'type'>('type', SCHEMAS);
+const batch = objectOf<Batch<SimpleCommand>>({
+  type: Joi.valid('batch'),
+  label: text(200),
+  commands: Joi.array().items(simpleCommand).max(MOST_IN_BATCH),
+});
+
+/** A command: its shape and ranges. Whether it fits a document is for the command to say. A batch holds no batches. */
+export const commandSchema = unionOf<SimpleCommand, 'type'>('type', SCHEMAS, { batch }).required();

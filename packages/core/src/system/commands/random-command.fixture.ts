@@ -1,0 +1,182 @@
+import fc from 'fast-check';
+import { SKERRY_LINE } from '../../demo/skerry-line.ts';
+import { USUAL_GROWTH } from '../../family/growth.ts';
+import type { ProjectDocument } from '../document.ts';
+import { stopAt } from '../gradients/gradient.ts';
+import type { Link } from '../links/link.ts';
+import type { Command, SimpleCommand } from './command.ts';
+
+/** Random commands on a small document, for tests: every kind, fitting or not. */
+
+/** A small document, so that random commands meet each other often. */
+export const SMALL: ProjectDocument = {
+  ...SKERRY_LINE,
+  families: SKERRY_LINE.families.slice(0, 2),
+  roles: SKERRY_LINE.roles.slice(0, 4),
+  pairs: SKERRY_LINE.pairs.slice(0, 2),
+};
+
+// Few ids and names, some of them of nothing, so that commands hit, miss and collide.
+const familyId = fc.constantFrom('deepwater', 'buoy', 'f1', 'f2');
+const roleId = fc.constantFrom('page-ground', 'page-raised', 'page-sunken', 'text-main', 'r1', 'r2');
+const themeId = fc.constantFrom('day', 'night', 't1');
+const pairId = fc.constantFrom(...SMALL.pairs.map((pair) => pair.id), 'p1');
+const gradientId = fc.constantFrom('first-light', 'wake', 'g1');
+const stopId = fc.constantFrom('night-sea', 'dawn', 'sun', 'crest', 's1', 's2');
+const swatchId = fc.constantFrom('from-letterhead', 'from-funnel', 'w1');
+const shade = fc.constantFrom('50', '500', '950', 'deep');
+const name = fc.constantFrom('Deepwater', 'Buoy', 'Sand', 'Dune', 'Day sailing', 'Wake', 'Fog');
+const fullName = fc.constantFrom(
+  { group: ['page'], name: 'ground' },
+  { group: ['text'], name: 'main' },
+  { group: ['text'], name: 'soft' },
+  { group: [], name: 'text' },
+  { group: ['a', 'b'], name: 'c' },
+  { group: [], name: 'text-main' },
+  { group: ['…'], name: 'x' },
+);
+const color = fc.constantFrom('#0b5f6b', '#fff', 'rgb(1 2 3 / 0.4)', 'oklch(0.7 0.3 150)', 'tomato');
+const index = fc.option(fc.nat(6), { nil: undefined });
+const opacity = fc.option(fc.constantFrom(0, 0.4, 1), { nil: undefined });
+const link: fc.Arbitrary<Link> = fc.oneof(
+  fc.record({ to: fc.constant('shade' as const), family: familyId, shade }),
+  fc.record({ to: fc.constant('role' as const), role: roleId }),
+  fc.record({ to: fc.constant('color' as const), color }),
+  fc
+    .tuple(familyId, shade, opacity)
+    .map(([family, s, o]): Link => ({ to: 'shade', family, shade: s, opacity: o ?? 0.5 })),
+);
+const links = (keys: fc.Arbitrary<string>) =>
+  fc.dictionary(keys, link, { maxKeys: 3, noNullPrototype: true });
+const growth = fc.constantFrom(
+  USUAL_GROWTH,
+  {
+    ...USUAL_GROWTH,
+    labels: ['light', 'mid', 'deep'],
+    hueDrift: 20,
+  },
+  { kind: 'mix', towards: 'black', labels: ['50', '500', '950'], reach: 0.8 } as const,
+  { kind: 'opacity', ground: '#fff', labels: ['a', 'b', 'c', 'd'], least: 0.1 } as const,
+  { kind: 'contrast', ground: 'rgb(20 30 40)', labels: ['500', 'b', 'c'], ratios: [1.2, 3, 7] } as const,
+);
+const target = fc.constantFrom(
+  { level: 'AA', content: 'body' } as const,
+  { level: 'AAA', content: 'large' } as const,
+);
+
+const percent = fc.constantFrom(0, 12.5, 46, 82, 100).map((value) => ({ value, unit: '%' as const }));
+const places = fc.oneof(
+  { weight: 6, arbitrary: percent.map((one) => [one]) },
+  { weight: 1, arbitrary: percent.map((one) => [one, { value: 100, unit: '%' as const }]) },
+  { weight: 1, arbitrary: fc.constant([{ value: 30, unit: 'px' as const }]) },
+);
+const stop = fc.record({ id: stopId, kind: fc.constant('stop' as const), color: link, places });
+const center = { value: 50, unit: '%' } as const;
+const anyKind = fc.constantFrom<object>(
+  { kind: 'linear', direction: { by: 'angle', degrees: 90 } },
+  { kind: 'radial', shape: 'ellipse', size: 'farthest-corner', center: [center, center] },
+  { kind: 'conic', from: 0, center: [center, center] },
+);
+const stops = fc
+  .tuple(link, link, fc.boolean())
+  .map(([a, b, hinted]) => [
+    stopAt('s1', 0, a),
+    ...(hinted ? [{ kind: 'hint', place: { value: 20, unit: '%' } }] : []),
+    stopAt('s2', 100, b),
+  ]);
+const gradientOf = ([id, named, kind, list]: [string, string, object, object[]]) => ({
+  id,
+  name: named,
+  ...kind,
+  repeating: false,
+  space: 'oklab',
+  hueWay: 'shorter',
+  stops: list,
+});
+
+/** Drops keys that are undefined, as JSON does. */
+const record = <T>(shape: { [K in keyof T]: fc.Arbitrary<T[K]> }) =>
+  fc.record(shape).map((value) => JSON.parse(JSON.stringify(value)) as T);
+const of = (type: string, shape: Record<string, fc.Arbitrary<unknown>>) =>
+  record({ type: fc.constant(type), ...shape }) as unknown as fc.Arbitrary<SimpleCommand>;
+
+export const SIMPLE = [
+  of('renameProject', { name }),
+  of('setGround', { role: fc.option(roleId) }),
+  of('addTheme', { theme: record({ id: themeId, name }), index, links: links(roleId) }),
+  of('removeTheme', { theme: themeId }),
+  of('renameTheme', { theme: themeId, name }),
+  of('moveTheme', { theme: themeId, index: fc.nat(4) }),
+  of('addFamily', {
+    family: record({ id: familyId, name, base: color, growth, handSet: fc.constant({}) }),
+    index,
+  }),
+  of('removeFamily', { family: familyId }),
+  of('renameFamily', { family: familyId, name }),
+  of('moveFamily', { family: familyId, index: fc.nat(4) }),
+  of('setBase', { family: familyId, color }),
+  of('setGrowth', { family: familyId, growth }),
+  of('setShade', { family: familyId, shade, color: fc.option(color) }),
+  of('addRole', {
+    role: fc
+      .tuple(record({ id: roleId, links: links(themeId) }), fullName)
+      .map(([role, names]) => ({ ...role, ...names })),
+    index,
+  }),
+  of('removeRole', { role: roleId }),
+  fc.tuple(roleId, fullName).map(([role, names]) => ({ type: 'renameRole' as const, role, ...names })),
+  of('renameRoleGroup', {
+    from: fc.constantFrom(['page'], ['text'], ['a'], ['a', 'b']),
+    to: fc.constantFrom(['page'], ['text'], ['b', 'c'], ['d']),
+  }),
+  of('moveRole', { role: roleId, index: fc.nat(6) }),
+  of('setLink', { role: roleId, theme: themeId, link: fc.option(link) }),
+  of('addPair', {
+    pair: record({
+      id: pairId,
+      foreground: roleId,
+      background: roleId,
+      target,
+      size: fc.constant(16),
+      weight: fc.constant(400),
+    }),
+    index,
+  }),
+  of('removePair', { pair: pairId }),
+  of('setPair', {
+    pair: pairId,
+    change: fc.constantFrom({ size: 24 }, { foreground: 'r1', weight: 700 }, { background: 'text-main' }),
+  }),
+  of('addGradient', { gradient: fc.tuple(gradientId, name, anyKind, stops).map(gradientOf), index }),
+  of('removeGradient', { gradient: gradientId }),
+  of('renameGradient', { gradient: gradientId, name }),
+  of('setGradient', {
+    gradient: gradientId,
+    change: fc.constantFrom<object>(
+      { direction: { by: 'corner', x: 'left', y: null } },
+      { space: 'oklch', hueWay: 'longer' },
+      { from: 40, repeating: true },
+      { shape: 'circle', size: [{ value: 20, unit: 'px' }] },
+      { center: [center, center] },
+    ),
+  }),
+  of('addStop', { gradient: gradientId, stop, index }),
+  of('removeStop', { gradient: gradientId, stop: stopId }),
+  of('moveStop', { gradient: gradientId, stop: stopId, places, index }),
+  of('linkStop', { gradient: gradientId, stop: stopId, link }),
+  of('addSwatch', { swatch: record({ id: swatchId, name, color }), index }),
+  of('removeSwatch', { swatch: swatchId }),
+  of('renameSwatch', { swatch: swatchId, name }),
+  of('moveSwatch', { swatch: swatchId, index: fc.nat(4) }),
+  of('setSwatch', { swatch: swatchId, color }),
+];
+const simple = fc.oneof(...SIMPLE);
+const batch: fc.Arbitrary<Command> = record({
+  type: fc.constant('batch' as const),
+  label: fc.constant('several things'),
+  commands: fc.array(simple, { maxLength: 4 }),
+}) as fc.Arbitrary<Command>;
+export const command = fc.oneof(
+  { weight: 9, arbitrary: simple as fc.Arbitrary<Command> },
+  { weight: 1, arbitrary: batch },
+);

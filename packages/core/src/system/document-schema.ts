@@ -1,0 +1,30 @@
+import Joi from 'joi';
+import { DOCUMENT_VERSION, type ProjectDocument } from './document.ts';
+import { MOST_FAMILIES } from './families/family.ts';
+import { familySchema } from './families/family-schema.ts';
+import { MOST_GRADIENTS } from './gradients/gradient.ts';
+import { gradientSchema } from './gradients/gradient-schema.ts';
+import { MOST_PAIRS } from './pairs/pair.ts';
+import { pairSchema } from './pairs/pair-schema.ts';
+import { groundSchema, projectNameSchema } from './project/project-schema.ts';
+import { MOST_ROLES } from './roles/role.ts';
+import { roleSchema } from './roles/role-schema.ts';
+import { objectOf } from './schema/keys.ts';
+import { list } from './schema/parts.ts';
+import { MOST_THEMES } from './themes/theme.ts';
+import { themeSchema } from './themes/theme-schema.ts';
+import { MOST_SWATCHES } from './tray/swatch.ts';
+import { swatchSchema } from './tray/swatch-schema.ts';
+
+/** A project document: shape and ranges. What refers to what is the commands' concern. */
+export const documentSchema = objectOf<ProjectDocument>({
+  version: Joi.valid(DOCUMENT_VERSION),
+  name: projectNameSchema,
+  ground: groundSchema,
+  themes: list(themeSchema, MOST_THEMES),
+  families: list(familySchema, MOST_FAMILIES),
+  roles: list(roleSchema, MOST_ROLES),
+  pairs: list(pairSchema, MOST_PAIRS),
+  gradients: list(gradientSchema, MOST_GRADIENTS),
+  tray: list(swatchSchema, MOST_SWATCHES),
+}).required();

@@ -1,0 +1,98 @@
+import type { Growth } from '../../family/grow.ts';
+import type { StepsOf, WordsOf } from '../commands/definition.ts';
+import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
+import { Refusal } from '../commands/refusal.ts';
+import type { ProjectDocument } from '../document.ts';
+import { checkName, nameIn } from '../names.ts';
+import { type Family, MOST_FAMILIES } from './family.ts';
+
+export type FamilyCommand =
+  | { readonly type: 'addFamily'; readonly family: Family; readonly index?: number }
+  | { readonly type: 'removeFamily'; readonly family: string }
+  | { readonly type: 'renameFamily'; readonly family: string; readonly name: string }
+  | { readonly type: 'moveFamily'; readonly family: string; readonly index: number }
+  | { readonly type: 'setBase'; readonly family: string; readonly color: string }
+  | { readonly type: 'setGrowth'; readonly family: string; readonly growth: Growth }
+  | {
+      readonly type: 'setShade';
+      readonly family: string;
+      readonly shade: string;
+      readonly color: string | null;
+    };
+
+const change = (doc: ProjectDocument, index: number, part: Partial<Family>): ProjectDocument => ({
+  ...doc,
+  families: replaced(doc.families, index, { ...doc.families[index]!, ...part }),
+});
+
+export const familySteps: StepsOf<FamilyCommand> = {
+  addFamily(doc, { family, index }) {
+    checkName(family.name, doc.families, family.id, 'family');
+    return [
+      { ...doc, families: inserted(doc.families, family, index, MOST_FAMILIES, 'family') },
+      { type: 'removeFamily', family: family.id },
+    ];
+  },
+
+  removeFamily(doc, { family }) {
+    const index = indexOf(doc.families, family, 'family');
+    return [
+      { ...doc, families: without(doc.families, index) },
+      { type: 'addFamily', family: doc.families[index]!, index },
+    ];
+  },
+
+  renameFamily(doc, { family, name }) {
+    const index = indexOf(doc.families, family, 'family');
+    checkName(name, doc.families, family, 'family');
+    return [change(doc, index, { name }), { type: 'renameFamily', family, name: doc.families[index]!.name }];
+  },
+
+  moveFamily(doc, { family, index }) {
+    const from = indexOf(doc.families, family, 'family');
+    return [
+      { ...doc, families: moved(doc.families, from, index) },
+      { type: 'moveFamily', family, index: from },
+    ];
+  },
+
+  setBase(doc, { family, color }) {
+    const index = indexOf(doc.families, family, 'family');
+    return [
+      change(doc, index, { base: color }),
+      { type: 'setBase', family, color: doc.families[index]!.base },
+    ];
+  },
+
+  setGrowth(doc, { family, growth }) {
+    const index = indexOf(doc.families, family, 'family');
+    return [
+      change(doc, index, { growth }),
+      { type: 'setGrowth', family, growth: doc.families[index]!.growth },
+    ];
+  },
+
+  setShade(doc, { family, shade, color }) {
+    const index = indexOf(doc.families, family, 'family');
+    const { growth, handSet } = doc.families[index]!;
+    const old = handSet[shade] ?? null;
+    // A hand-set colour may outlive its label when the growth changes, and can then still be taken away.
+    if (!growth.labels.includes(shade) && old === null)
+      throw new Refusal(`This family has no shade ${shade} any more.`);
+    const next = color === null ? omit(handSet, shade) : { ...handSet, [shade]: color };
+    return [change(doc, index, { handSet: next }), { type: 'setShade', family, shade, color: old }];
+  },
+};
+
+export const familyWords: WordsOf<FamilyCommand> = {
+  addFamily: (_, { family }) => `add the family ${family.name}`,
+  removeFamily: (doc, { family }) => `remove the family ${nameIn(doc.families, family)}`,
+  renameFamily: (doc, { family, name }) => `rename ${nameIn(doc.families, family)} to ${name}`,
+  moveFamily: (doc, { family }) => `move the family ${nameIn(doc.families, family)}`,
+  setBase: (doc, { family }) => `change the base of ${nameIn(doc.families, family)}`,
+  setGrowth: (doc, { family }) => `change how ${nameIn(doc.families, family)} grows`,
+  setShade: (doc, { family, shade, color }) =>
+    color
+      ? `set ${nameIn(doc.families, family)} ${shade} by hand`
+      : `return ${nameIn(doc.families, family)} ${shade} to its growth`,
+};

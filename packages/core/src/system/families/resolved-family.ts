@@ -1,0 +1,42 @@
+import { readColor } from '../../color/parse.ts';
+import { grow } from '../../family/grow.ts';
+import { type Painted, paint } from '../resolve/painted.ts';
+import type { Family } from './family.ts';
+
+export interface ResolvedShade extends Painted {
+  readonly label: string;
+  readonly isBase: boolean;
+  readonly handSet: boolean;
+}
+
+export interface ResolvedFamily {
+  readonly family: Family;
+  /** Lightest first. */
+  readonly shades: readonly ResolvedShade[];
+  readonly byLabel: ReadonlyMap<string, ResolvedShade>;
+}
+
+/** Families by id, as far as resolving asks for them. */
+export interface Families {
+  get(id: string): ResolvedFamily | undefined;
+}
+
+// A family never changes, only its successor does; so its shades are worked out once.
+const grown = new WeakMap<Family, ResolvedFamily>();
+
+/** The shades of a family: grown, or as they were set by hand. */
+export function resolveFamily(family: Family): ResolvedFamily {
+  const known = grown.get(family);
+  if (known) return known;
+  const baseOutside = paint(family.base).outside;
+  const shades = grow(readColor(family.base), family.growth).map((shade): ResolvedShade => {
+    const { label, isBase, r, g, b, hex } = shade;
+    const own = family.handSet[label];
+    return own === undefined
+      ? { label, isBase, handSet: false, r, g, b, alpha: 1, css: hex, outside: isBase && baseOutside }
+      : { label, isBase, handSet: true, ...paint(own) };
+  });
+  const resolved = { family, shades, byLabel: new Map(shades.map((shade) => [shade.label, shade])) };
+  grown.set(family, resolved);
+  return resolved;
+}

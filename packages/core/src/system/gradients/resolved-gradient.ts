@@ -1,0 +1,113 @@
+import type { ColorStop, CssGradient, Hint } from '../../gradient/model.ts';
+import type { Families } from '../families/resolved-family.ts';
+import type { Link } from '../links/link.ts';
+import type { ById } from '../resolve/by-id.ts';
+import { fade, type Painted, paint } from '../resolve/painted.ts';
+import type { ResolvedRole } from '../roles/resolved-role.ts';
+import { type Gradient, type Stop, stopsOf } from './gradient.ts';
+
+type Roles = ById<ResolvedRole>;
+type Colors = (Painted | null)[];
+
+/** The stops of a gradient that point to each family and to each role. */
+interface Pointers {
+  readonly stops: readonly Stop[];
+  readonly byFamily: ReadonlyMap<string, readonly number[]>;
+  readonly byRole: ReadonlyMap<string, readonly number[]>;
+}
+
+// A gradient never changes, only its successor does.
+const known = new WeakMap<Gradient, Pointers>();
+
+/** What a gradient points to; worked out once. */
+export function pointersOf(gradient: Gradient): Pointers {
+  let pointers = known.get(gradient);
+  if (pointers) return pointers;
+  const byFamily = new Map<string, number[]>();
+  const byRole = new Map<string, number[]>();
+  const note = (map: Map<string, number[]>, key: string, stop: number) => {
+    const list = map.get(key);
+    if (list) list.push(stop);
+    else map.set(key, [stop]);
+  };
+  const stops = stopsOf(gradient);
+  stops.forEach(({ color }, i) => {
+    if (color.to === 'shade') note(byFamily, color.family, i);
+    else if (color.to === 'role') note(byRole, color.role, i);
+  });
+  pointers = { stops, byFamily, byRole };
+  known.set(gradient, pointers);
+  return pointers;
+}
+
+function colorOfStop(link: Link, families: Families, roles: Roles): Painted | null {
+  const opacity = link.opacity ?? 1;
+  if (link.to === 'color') return fade(paint(link.color), opacity);
+  const color =
+    link.to === 'shade' ? families.get(link.family)?.byLabel.get(link.shade) : roles.get(link.role)?.color;
+  return color ? fade(color, opacity) : null;
+}
+
+/** A gradient in a theme; its colours are worked out when they are first read. */
+export class ResolvedGradient {
+  readonly gradient: Gradient;
+  /** The stops without the hints between them. */
+  readonly stops: readonly Stop[];
+  private readonly families: Families;
+  private readonly roles: Roles;
+  private worked: Colors | null;
+
+  constructor(gradient: Gradient, families: Families, roles: Roles, worked: Colors | null = null) {
+    this.gradient = gradient;
+    this.stops = pointersOf(gradient).stops;
+    this.families = families;
+    this.roles = roles;
+    this.worked = worked;
+  }
+
+  /** Colours of the stops, in their order; null where the link is broken. */
+  get colors(): readonly (Painted | null)[] {
+    this.worked ??= this.stops.map((stop) => colorOfStop(stop.color, this.families, this.roles));
+    return this.worked;
+  }
+
+  /** The same gradient after some families and roles have changed; itself when it points to none of them. */
+  after(changed: Changed, families: Families, roles: Roles): ResolvedGradient {
+    const { byFamily, byRole } = pointersOf(this.gradient);
+    const stops: number[] = [];
+    for (const id of changed.families) stops.push(...(byFamily.get(id) ?? []));
+    for (const id of changed.roles) stops.push(...(byRole.get(id) ?? []));
+    if (!stops.length) return this;
+    const worked = this.worked?.slice() ?? null;
+    if (worked) for (const i of stops) worked[i] = colorOfStop(this.stops[i]!.color, families, roles);
+    return new ResolvedGradient(this.gradient, families, roles, worked);
+  }
+}
+
+export interface Changed {
+  readonly families: Iterable<string>;
+  readonly roles: readonly string[];
+}
+
+/**
+ * A resolved gradient with the stops that have a colour, each written as `of` says; null when none has. Hints that
+ * no longer stand between two stops go too.
+ */
+export function coloredGradient<C>(
+  { gradient, stops, colors }: ResolvedGradient,
+  of: (color: Painted, link: Link) => C,
+): CssGradient<ColorStop<C>> | null {
+  const colorOf = new Map(stops.map((stop, i) => [stop, colors[i]]));
+  const kept = gradient.stops.flatMap((item): (ColorStop<C> | Hint)[] => {
+    if (item.kind === 'hint') return [item];
+    const color = colorOf.get(item);
+    return color ? [{ kind: 'stop', color: of(color, item.color), places: item.places }] : [];
+  });
+  const isStop = (item: ColorStop<C> | Hint | undefined) => item?.kind === 'stop';
+  const items = kept.filter((item, i) => isStop(item) || (isStop(kept[i - 1]) && isStop(kept[i + 1])));
+  return items.length ? { ...gradient, stops: items } : null;
+}
+
+/** A resolved gradient as CSS has it; null when no stop has a colour. */
+export const paintedGradient = (resolved: ResolvedGradient): CssGradient | null =>
+  coloredGradient(resolved, (color) => color);

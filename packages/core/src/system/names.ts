@@ -1,0 +1,41 @@
+import { Refusal } from './commands/refusal.ts';
+
+/** Characters of a name; of a role's name with its group written before it. */
+export const MOST_NAME = 80;
+
+/**
+ * A name as part of a CSS custom property or an address: lower case, letters and digits, other runs as one
+ * hyphen. Empty when nothing is left.
+ */
+export function slug(text: string): string {
+  return text
+    .normalize('NFKD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-+|-+$/g, '');
+}
+
+/** Refuses a text that is too long to be a name. */
+export function checkLength(text: string): void {
+  if (text.length > MOST_NAME)
+    throw new Refusal(`A name has at most ${MOST_NAME} characters; this has ${text.length}.`);
+}
+
+/** Refuses a name that says nothing or that another thing of the kind has already, letter case aside. */
+export function checkName(
+  name: string,
+  others: readonly { readonly id: string; readonly name: string }[],
+  own: string,
+  what: string,
+): void {
+  checkLength(name);
+  const key = slug(name);
+  if (!key) throw new Refusal(`A ${what} needs a name with at least one letter or digit.`);
+  const taken = others.find((other) => other.id !== own && slug(other.name) === key);
+  if (taken) throw new Refusal(`There is a ${what} named "${taken.name}" already; choose another name.`);
+}
+
+/** The name of the thing with an id, for words about a command. */
+export const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string): string =>
+  list.find((item) => item.id === id)?.name ?? 'something gone';

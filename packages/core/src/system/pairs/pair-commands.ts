@@ -1,0 +1,51 @@
+import type { StepsOf, WordsOf } from '../commands/definition.ts';
+import { indexOf, inserted, replaced, without } from '../commands/lists.ts';
+import { Refusal } from '../commands/refusal.ts';
+import { roleNameIn } from '../roles/role-name.ts';
+import { MOST_PAIRS, type Pair } from './pair.ts';
+
+export type PairChange = Partial<Omit<Pair, 'id'>>;
+
+export type PairCommand =
+  | { readonly type: 'addPair'; readonly pair: Pair; readonly index?: number }
+  | { readonly type: 'removePair'; readonly pair: string }
+  | { readonly type: 'setPair'; readonly pair: string; readonly change: PairChange };
+
+export const pairSteps: StepsOf<PairCommand> = {
+  addPair(doc, { pair, index }) {
+    if (pair.foreground === pair.background) throw new Refusal('A pair needs two different roles.');
+    return [
+      { ...doc, pairs: inserted(doc.pairs, pair, index, MOST_PAIRS, 'pair') },
+      { type: 'removePair', pair: pair.id },
+    ];
+  },
+
+  removePair(doc, { pair }) {
+    const index = indexOf(doc.pairs, pair, 'pair');
+    return [
+      { ...doc, pairs: without(doc.pairs, index) },
+      { type: 'addPair', pair: doc.pairs[index]!, index },
+    ];
+  },
+
+  setPair(doc, { pair, change }) {
+    const index = indexOf(doc.pairs, pair, 'pair');
+    const old = doc.pairs[index]!;
+    const next: Pair = { ...old, ...change };
+    if (next.foreground === next.background) throw new Refusal('A pair needs two different roles.');
+    const back: PairChange = Object.fromEntries(
+      Object.keys(change).map((key) => [key, old[key as keyof PairChange]]),
+    );
+    return [
+      { ...doc, pairs: replaced(doc.pairs, index, next) },
+      { type: 'setPair', pair, change: back },
+    ];
+  },
+};
+
+export const pairWords: WordsOf<PairCommand> = {
+  addPair: (doc, { pair }) =>
+    `add the pair ${roleNameIn(doc.roles, pair.foreground)} on ${roleNameIn(doc.roles, pair.background)}`,
+  removePair: () => 'remove a pair',
+  setPair: () => 'change a pair',
+};

@@ -1,0 +1,144 @@
+import { canonical } from '../../color/write.ts';
+import { nearestPassingColor } from '../../contrast/nearest-color.ts';
+import { composite, formatRatio, type Rgba } from '../../contrast/ratio.ts';
+import { nearestPassingShade, type ShadeRepair } from '../../contrast/repair.ts';
+import type { SimpleCommand } from '../commands/command.ts';
+import type { ResolvedShade } from '../families/resolved-family.ts';
+import type { Link } from '../links/link.ts';
+import { colorOf, paint } from '../resolve/painted.ts';
+import type { ResolvedTheme, System } from '../resolve/resolve.ts';
+import type { ResolvedRole } from '../roles/resolved-role.ts';
+import type { Measurement } from './measure.ts';
+
+type Side = 'foreground' | 'background';
+
+/** The offered way to make a pair pass in one theme. */
+export type Repair =
+  | {
+      readonly kind: 'repair';
+      readonly role: ResolvedRole;
+      readonly side: Side;
+      /** The name of what is to be taken: a shade such as "Lantern 700", or a colour in CSS. */
+      readonly name: string;
+      /** What is given up by it, in words; null for a shade of the same family. */
+      readonly cost: string | null;
+      /** The pair's colours afterwards, composited. */
+      readonly text: Rgba;
+      readonly ground: Rgba;
+      readonly ratio: number;
+      readonly command: SimpleCommand;
+    }
+  | { readonly kind: 'none'; readonly reason: string };
+
+/** One side of a failing pair, with what it is seen against. */
+interface Work {
+  readonly theme: string;
+  readonly measured: Measurement;
+  readonly side: Side;
+  readonly role: ResolvedRole;
+  readonly against: Rgba;
+  /** Family of the role's shade, if it comes of one. */
+  readonly family: {
+    readonly id: string;
+    readonly name: string;
+    readonly shades: readonly ResolvedShade[];
+  } | null;
+}
+
+function workOn(system: System, theme: ResolvedTheme, measured: Measurement, side: Side): Work | null {
+  const { pair, ground } = measured;
+  const role = theme.roles.get(side === 'foreground' ? pair.foreground : pair.background);
+  const other = theme.roles.get(side === 'foreground' ? pair.background : pair.foreground);
+  if (!role?.color || !other?.color || !ground) return null;
+  // A new ground changes what a translucent text looks like, so only an opaque text is held against it.
+  if (side === 'background' && (other.color.alpha < 1 || role.color.alpha < 1)) return null;
+  const source = role.source && system.families.get(role.source.family);
+  return {
+    theme: theme.theme.id,
+    measured,
+    side,
+    role,
+    against: side === 'foreground' ? ground : other.color,
+    family: source ? { id: source.family.id, name: source.family.name, shades: source.shades } : null,
+  };
+}
+
+function repaired(
+  work: Work,
+  painted: Rgba,
+  ratio: number,
+  name: string,
+  cost: string | null,
+  link: Link,
+): Repair {
+  const { side, role, against, theme } = work;
+  const seen = composite(painted, against);
+  return {
+    kind: 'repair',
+    role,
+    side,
+    name,
+    cost,
+    text: side === 'foreground' ? seen : against,
+    ground: side === 'foreground' ? against : seen,
+    ratio,
+    command: { type: 'setLink', role: role.role.id, theme, link },
+  };
+}
+
+/** The nearest shade of the side's own family; or the best there is, when none passes. */
+function byShade(work: Work): Repair | { readonly best: string } | null {
+  const { family, role, against, measured } = work;
+  if (!family) return null;
+  const from = family.shades.findIndex((shade) => shade.label === role.source!.shade);
+  const { repair, best } = nearestPassingShade(family.shades, from, against, measured.required, role.opacity);
+  const named = ({ shade }: ShadeRepair<ResolvedShade>) => `${family.name} ${shade.label}`;
+  if (!repair) return best ? { best: `${named(best)} gives ${formatRatio(best.ratio)}` } : null;
+  const { shade, ratio } = repair;
+  const painted = { r: shade.r, g: shade.g, b: shade.b, alpha: shade.alpha * role.opacity };
+  return repaired(work, painted, ratio, named(repair), null, {
+    to: 'shade',
+    family: family.id,
+    shade: shade.label,
+    ...(role.opacity === 1 ? {} : { opacity: role.opacity }),
+  });
+}
+
+/** The nearest colour of the same hue as a plain colour, with how far off it is; null when none passes. */
+function byColor(work: Work): { readonly repair: Repair; readonly difference: number } | null {
+  const { role, against, measured, family } = work;
+  const found = nearestPassingColor(colorOf(role.color!), [{ ground: against, required: measured.required }]);
+  if (!found.ok) return null;
+  const text = canonical(found.color);
+  const cost = family ? `It would no longer follow ${family.name}, none of whose shades passes.` : null;
+  const repair = repaired(work, paint(text), found.ratios[0]!, text, cost, { to: 'color', color: text });
+  return { repair, difference: found.difference };
+}
+
+/**
+ * The nearest repair of a failing pair. The foreground moves to the nearest shade of its own family that passes;
+ * when none does, the background to the nearest of its family; else whichever side has a plain colour of its hue
+ * that passes nearer by, a plain colour before one that would leave its family. Else the reason why nothing can.
+ */
+export function repairPair(system: System, theme: ResolvedTheme, measured: Measurement): Repair {
+  if (!measured.text) return { kind: 'none', reason: 'A link is broken; mend it first.' };
+  const sides = (['foreground', 'background'] as const).flatMap(
+    (side) => workOn(system, theme, measured, side) ?? [],
+  );
+  const best: string[] = [];
+  for (const work of sides) {
+    const repair = byShade(work);
+    if (repair && 'kind' in repair) return repair;
+    if (repair) best.push(repair.best);
+  }
+  for (const choice of [sides.filter(({ family }) => !family), sides.filter(({ family }) => family)]) {
+    const found = choice.flatMap((work) => byColor(work) ?? []).sort((a, b) => a.difference - b.difference);
+    if (found[0]) return found[0].repair;
+  }
+  return {
+    kind: 'none',
+    reason: best.length
+      ? `Neither side can reach ${measured.required} here alone; ${best.join(', ')}. Both have to change.`
+      : `Neither side can reach ${measured.required} here alone, not even as black or white. Both have to change.`,
+  };
+}

@@ -1,0 +1,43 @@
+import type { ProjectDocument } from './document.ts';
+import { type Families, resolveFamily } from './families/resolved-family.ts';
+import { follow, LOOP, NO_ROLE, type Target, UNSET } from './resolve/follow.ts';
+
+/** What the list of projects shows of one: its families' shades and the colours of its roles in each theme. */
+export interface ProjectPreview {
+  readonly families: readonly { readonly name: string; readonly shades: readonly string[] }[];
+  readonly themes: readonly { readonly name: string; readonly colors: readonly string[] }[];
+}
+
+const MOST_FAMILIES = 8;
+const MOST_ROLES = 24;
+const MOST_THEMES = 4;
+
+/** The preview of a project. Only what it shows is worked out, so that it costs the same however large the project is. */
+export function previewOf({ families, roles, themes }: ProjectDocument): ProjectPreview {
+  const byId: Families = {
+    get(id) {
+      const family = families.find((other) => other.id === id);
+      return family && resolveFamily(family);
+    },
+  };
+  const colorsIn = (theme: string) => {
+    const open = new Set<string>();
+    const roleOf = (id: string): Target => {
+      const role = roles.find((other) => other.id === id);
+      if (!role) return NO_ROLE;
+      if (open.has(id)) return LOOP;
+      open.add(id);
+      const link = role.links[theme];
+      const target = link ? follow(link, byId, roleOf) : UNSET;
+      open.delete(id);
+      return target;
+    };
+    return roles.slice(0, MOST_ROLES).flatMap(({ id }) => roleOf(id).color?.css ?? []);
+  };
+  return {
+    families: families
+      .slice(0, MOST_FAMILIES)
+      .map((family) => ({ name: family.name, shades: resolveFamily(family).shades.map(({ css }) => css) })),
+    themes: themes.slice(0, MOST_THEMES).map(({ id, name }) => ({ name, colors: colorsIn(id) })),
+  };
+}

@@ -1,0 +1,32 @@
+import type { StepsOf, WordsOf } from '../commands/definition.ts';
+import { indexOf } from '../commands/lists.ts';
+import { checkLength } from '../names.ts';
+import { roleNameIn } from '../roles/role-name.ts';
+
+export type ProjectCommand =
+  | { readonly type: 'renameProject'; readonly name: string }
+  | { readonly type: 'setGround'; readonly role: string | null };
+
+export const projectSteps: StepsOf<ProjectCommand> = {
+  renameProject(doc, { name }) {
+    checkLength(name);
+    return [
+      { ...doc, name },
+      { type: 'renameProject', name: doc.name },
+    ];
+  },
+
+  setGround(doc, { role }) {
+    if (role !== null) indexOf(doc.roles, role, 'role');
+    return [
+      { ...doc, ground: role },
+      { type: 'setGround', role: doc.ground },
+    ];
+  },
+};
+
+export const projectWords: WordsOf<ProjectCommand> = {
+  renameProject: (_, { name }) => `rename the project to ${name}`,
+  setGround: (doc, { role }) =>
+    role ? `lay ${roleNameIn(doc.roles, role)} beneath the page` : 'lay white beneath the page',
+};

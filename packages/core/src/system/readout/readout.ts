@@ -1,0 +1,86 @@
+import type { ResolvedFamily } from '../families/resolved-family.ts';
+import { type MeasuredTheme, type Measurement, measureTheme } from '../pairs/measure.ts';
+import type { System } from '../resolve/resolve.ts';
+import { type AlikeRoles, alikeRoles } from './alike.ts';
+import { type BrokenInTheme, type BrokenLink, brokenIn } from './broken.ts';
+
+export interface ShadeAddress {
+  readonly family: string;
+  readonly shade: string;
+}
+
+/** The counts of the readout, each with the things it counts. */
+export interface Readout {
+  readonly system: System;
+  /** Every pair in each theme, by theme id. */
+  readonly measured: ReadonlyMap<string, MeasuredTheme>;
+  readonly pairs: number;
+  readonly themes: number;
+  readonly passingOverall: number;
+  readonly outside: readonly ShadeAddress[];
+  readonly handSet: readonly ShadeAddress[];
+  readonly broken: readonly BrokenLink[];
+  /** What `broken` was put together from, by theme id. */
+  readonly brokenByTheme: ReadonlyMap<string, BrokenInTheme>;
+}
+
+/** Counts what passes, fails and needs a look in a whole system; given an earlier readout, only what has changed since. */
+export function readoutOf(system: System, previous?: Readout): Readout {
+  if (previous?.system === system) return previous;
+  const measured = new Map<string, MeasuredTheme>();
+  const brokenByTheme = new Map<string, BrokenInTheme>();
+  let passingOverall = 0;
+  for (const [id, theme] of system.themes) {
+    const now = measureTheme(system, theme, previous?.measured.get(id));
+    measured.set(id, now);
+    passingOverall += now.passing;
+    brokenByTheme.set(id, brokenIn(system, theme, previous?.brokenByTheme.get(id)));
+  }
+  const families = [...system.families.values()].map(lookOf);
+  return {
+    system,
+    measured,
+    pairs: system.document.pairs.length,
+    themes: system.themes.size,
+    passingOverall,
+    outside: families.flatMap(({ outside }) => outside),
+    handSet: families.flatMap(({ handSet }) => handSet),
+    broken: [...brokenByTheme.values()].flatMap(({ broken }) => broken),
+    brokenByTheme,
+  };
+}
+
+/** How many pairs pass in a theme; 0 in one that does not exist. */
+export const passingIn = (readout: Readout, theme: string): number =>
+  readout.measured.get(theme)?.passing ?? 0;
+
+/** Roles whose colours can hardly be told apart in a theme; worked out when it is asked for. */
+export function alikeIn({ system }: Readout, theme: string): readonly AlikeRoles[] {
+  const resolved = system.themes.get(theme);
+  return resolved ? alikeRoles(resolved) : [];
+}
+
+/** Every measurement, theme by theme in document order. */
+export const allMeasurements = (readout: Readout): Measurement[] =>
+  [...readout.measured.values()].flatMap(({ measurements }) => measurements);
+
+interface FamilyLook {
+  readonly outside: readonly ShadeAddress[];
+  readonly handSet: readonly ShadeAddress[];
+}
+
+const looks = new WeakMap<ResolvedFamily, FamilyLook>();
+
+/** The shades of a family that need a look; worked out once. */
+function lookOf(resolved: ResolvedFamily): FamilyLook {
+  let look = looks.get(resolved);
+  if (!look) {
+    const those = (which: 'outside' | 'handSet') =>
+      resolved.shades
+        .filter((shade) => shade[which])
+        .map(({ label }) => ({ family: resolved.family.id, shade: label }));
+    look = { outside: those('outside'), handSet: those('handSet') };
+    looks.set(resolved, look);
+  }
+  return look;
+}

@@ -1,0 +1,114 @@
+import type { ProjectDocument } from '../document.ts';
+import { type ResolvedFamily, resolveFamily } from '../families/resolved-family.ts';
+import type { ResolvedGradient } from '../gradients/resolved-gradient.ts';
+import { ThemeGradients } from '../gradients/theme-gradients.ts';
+import { type ResolvedRole, recoloredRoles, resolveRoles } from '../roles/resolved-role.ts';
+import type { Theme } from '../themes/theme.ts';
+import type { ById } from './by-id.ts';
+
+export class ResolvedTheme {
+  readonly theme: Theme;
+  readonly roles: ById<ResolvedRole>;
+  readonly fades: ThemeGradients;
+
+  constructor(theme: Theme, roles: ById<ResolvedRole>, fades: ThemeGradients) {
+    this.theme = theme;
+    this.roles = roles;
+    this.fades = fades;
+  }
+
+  get gradients(): ById<ResolvedGradient> {
+    return this.fades.all;
+  }
+}
+
+type FamilyMap = ReadonlyMap<string, ResolvedFamily>;
+
+/** A document with every role, link and gradient turned into colours, in every theme. */
+export interface System {
+  readonly document: ProjectDocument;
+  readonly families: FamilyMap;
+  readonly themes: ReadonlyMap<string, ResolvedTheme>;
+  /** Stands for the families and labels that there are: the same object as long as no link to a shade can break or mend. */
+  readonly shape: object;
+}
+
+/**
+ * Turns a document into colours. Given the system of an earlier state of the same project it is incremental,
+ * whatever the change: just what depends on things that are not the same objects any more is worked out again,
+ * and everything else is the same object as before. Broken links never throw; they are reported where they are.
+ */
+export function resolveSystem(document: ProjectDocument, previous?: System): System {
+  if (previous?.document === document) return previous;
+  const families: FamilyMap =
+    previous?.document.families === document.families
+      ? previous.families
+      : new Map(document.families.map((family) => [family.id, resolveFamily(family)]));
+  if (!previous) {
+    const themes = new Map<string, ResolvedTheme>();
+    for (const theme of document.themes) themes.set(theme.id, newTheme(document, theme, families));
+    return { document, families, themes, shape: {} };
+  }
+  const changed = changedFamilies(previous.families, families);
+  const themes = new Map<string, ResolvedTheme>();
+  for (const theme of document.themes) {
+    const before = previous.themes.get(theme.id);
+    themes.set(
+      theme.id,
+      before
+        ? themeAfter(before, document, previous.document, theme, families, changed)
+        : newTheme(document, theme, families),
+    );
+  }
+  const shape = sameShades(previous.families, families) ? previous.shape : {};
+  return { document, families, themes, shape };
+}
+
+function newTheme(document: ProjectDocument, theme: Theme, families: FamilyMap): ResolvedTheme {
+  const roles = resolveRoles(document.roles, theme.id, families);
+  return new ResolvedTheme(theme, roles, new ThemeGradients(document.gradients, families, roles));
+}
+
+function themeAfter(
+  before: ResolvedTheme,
+  document: ProjectDocument,
+  old: ProjectDocument,
+  theme: Theme,
+  families: FamilyMap,
+  changed: ReadonlySet<string>,
+): ResolvedTheme {
+  const roles =
+    document.roles === old.roles && !changed.size
+      ? before.roles
+      : resolveRoles(document.roles, theme.id, families, { roles: before.roles, changedFamilies: changed });
+  const sameGradients = document.gradients === old.gradients;
+  if (roles === before.roles && theme === before.theme && sameGradients && !changed.size) return before;
+  const recolored = { families: changed, roles: recoloredRoles(before.roles, roles) };
+  const fades =
+    sameGradients && !changed.size && !recolored.roles.length
+      ? before.fades
+      : before.fades.after(document.gradients, recolored, families, roles);
+  return new ResolvedTheme(theme, roles, fades);
+}
+
+/** Ids of the families that are not what they were, those that came or went among them. */
+function changedFamilies(old: FamilyMap, now: FamilyMap): ReadonlySet<string> {
+  const changed = new Set<string>();
+  if (old === now) return changed;
+  for (const [id, resolved] of now) if (old.get(id) !== resolved) changed.add(id);
+  for (const id of old.keys()) if (!now.has(id)) changed.add(id);
+  return changed;
+}
+
+/** Whether both have the same families with the same labels, so that no link can break or mend between them. */
+function sameShades(old: FamilyMap, now: FamilyMap): boolean {
+  if (old === now) return true;
+  if (old.size !== now.size) return false;
+  for (const [id, { shades }] of now) {
+    const before = old.get(id);
+    if (!before || before.shades.length !== shades.length) return false;
+    if (before.shades !== shades && shades.some((shade, i) => shade.label !== before.shades[i]!.label))
+      return false;
+  }
+  return true;
+}

@@ -1,0 +1,103 @@
+import type { Families } from '../families/resolved-family.ts';
+import type { Link } from '../links/link.ts';
+import { ById, indexById } from '../resolve/by-id.ts';
+import { follow, LOOP, NO_ROLE, type Target, UNSET } from '../resolve/follow.ts';
+import type { Painted } from '../resolve/painted.ts';
+import type { Role } from './role.ts';
+
+/** A role in one theme. */
+export interface ResolvedRole extends Target {
+  readonly role: Role;
+  readonly link: Link | null;
+}
+
+/** What is known of the same theme at an earlier state. */
+export interface RolesBefore {
+  readonly roles: ById<ResolvedRole>;
+  /** Ids of the families whose shades are not what they were then. */
+  readonly changedFamilies: ReadonlySet<string>;
+}
+
+const sameTarget = (a: Target, b: Target) =>
+  a === b ||
+  (a.color === b.color && a.problem === b.problem && a.source === b.source && a.opacity === b.opacity);
+
+const sameLook = (a: Painted | null, b: Painted | null) =>
+  a === b || (a !== null && b !== null && a.css === b.css && a.alpha === b.alpha && a.outside === b.outside);
+
+/** The target as it was, where it comes to the same; so that what follows it need not be worked out again. */
+function steady(now: Target, before: Target | undefined): Target {
+  const same =
+    before &&
+    before.problem === now.problem &&
+    before.opacity === now.opacity &&
+    before.source?.family === now.source?.family &&
+    before.source?.shade === now.source?.shade &&
+    sameLook(before.color, now.color);
+  return same ? before : now;
+}
+
+/**
+ * All roles in one theme. Given an earlier state, roles whose link and whose link's target are as they were stay
+ * the same objects.
+ */
+export function resolveRoles(
+  list: readonly Role[],
+  theme: string,
+  families: Families,
+  before?: RolesBefore,
+): ById<ResolvedRole> {
+  const index = before?.roles.sameIds(list) ? before.roles.index : indexById(list);
+  const out = new Array<ResolvedRole>(list.length);
+  const open = new Uint8Array(list.length);
+  let changed = !before || before.roles.index !== index;
+
+  const roleOf = (id: string): Target => {
+    const at = index.get(id);
+    return at === undefined ? NO_ROLE : resolveAt(at);
+  };
+  /** Whether what the link leads to is as it was; a role that it leads to is worked out first. */
+  const isSteady = (link: Link | null, { roles, changedFamilies }: RolesBefore) => {
+    if (!link || link.to === 'color') return true;
+    if (link.to === 'shade') return !changedFamilies.has(link.family);
+    return sameTarget(roleOf(link.role), roles.get(link.role) ?? NO_ROLE);
+  };
+  const resolveAt = (at: number): Target => {
+    const done = out[at];
+    if (done) return done;
+    if (open[at]) return LOOP;
+    open[at] = 1;
+    const role = list[at]!;
+    const old = before && (before.roles.index === index ? before.roles.at(at) : before.roles.get(role.id));
+    const link = old?.role === role ? old.link : (role.links[theme] ?? null);
+    let resolved: ResolvedRole;
+    if (old && old.link === link && isSteady(link, before))
+      resolved = old.role === role ? old : { ...old, role };
+    else {
+      const { color, problem, source, opacity } = steady(link ? follow(link, families, roleOf) : UNSET, old);
+      resolved =
+        old?.role === role && old.color === color && old.source === source && old.problem === problem
+          ? old
+          : { role, link, color, problem, source, opacity };
+    }
+    if (resolved !== old) changed = true;
+    out[at] = resolved;
+    return resolved;
+  };
+  for (let at = 0; at < list.length; at++) resolveAt(at);
+  return changed ? new ById(index, out) : before!.roles;
+}
+
+/** Ids of the roles whose colour is not what it was, those that came or went among them. */
+export function recoloredRoles(before: ById<ResolvedRole>, now: ById<ResolvedRole>): string[] {
+  if (before === now) return [];
+  const out: string[] = [];
+  if (before.index === now.index) {
+    const [old, list] = [before.values(), now.values()];
+    for (let i = 0; i < list.length; i++) if (list[i]!.color !== old[i]!.color) out.push(list[i]!.role.id);
+    return out;
+  }
+  for (const [id, { color }] of now) if (before.get(id)?.color !== color || !before.get(id)) out.push(id);
+  for (const [id] of before) if (!now.get(id)) out.push(id);
+  return out;
+}

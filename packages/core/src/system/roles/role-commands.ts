@@ -1,0 +1,126 @@
+import type { StepsOf, WordsOf } from '../commands/definition.ts';
+import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
+import { Refusal } from '../commands/refusal.ts';
+import type { Link } from '../links/link.ts';
+import { refuseLoops } from '../links/loops.ts';
+import { checkLength, nameIn, slug } from '../names.ts';
+import { MOST_ROLES, type Role } from './role.ts';
+import { roleNameIn, roleSlug, writeGroup, writeRoleName } from './role-name.ts';
+
+export type RoleCommand =
+  | { readonly type: 'addRole'; readonly role: Role; readonly index?: number }
+  | { readonly type: 'removeRole'; readonly role: string }
+  | {
+      readonly type: 'renameRole';
+      readonly role: string;
+      readonly group: readonly string[];
+      readonly name: string;
+    }
+  | { readonly type: 'renameRoleGroup'; readonly from: readonly string[]; readonly to: readonly string[] }
+  | { readonly type: 'moveRole'; readonly role: string; readonly index: number }
+  | { readonly type: 'setLink'; readonly role: string; readonly theme: string; readonly link: Link | null };
+
+/** Refuses names that say nothing and names whose custom properties two roles would share. */
+function checkNames(roles: readonly Role[], changed: readonly Role[]): void {
+  const ids = new Set(changed.map((role) => role.id));
+  const taken = new Map(roles.filter((role) => !ids.has(role.id)).map((role) => [roleSlug(role), role]));
+  for (const role of changed) {
+    const written = writeRoleName(role);
+    checkLength(written);
+    const empty = [...role.group, role.name].find((name) => !slug(name));
+    if (empty !== undefined) throw new Refusal(`"${empty}" needs at least one letter or digit.`);
+    const other = taken.get(roleSlug(role));
+    if (other) throw new Refusal(clash(written, writeRoleName(other)));
+    taken.set(roleSlug(role), role);
+  }
+}
+
+function clash(written: string, other: string): string {
+  return written === other
+    ? `There is a role ${other} already; choose another name.`
+    : `${written} would have the same CSS name as the role ${other}, --${slug(other)}; choose another name.`;
+}
+
+const isIn = (role: Role, group: readonly string[]) => group.every((name, i) => role.group[i] === name);
+
+export const roleSteps: StepsOf<RoleCommand> = {
+  addRole(doc, { role, index }) {
+    checkNames(doc.roles, [role]);
+    // Links for themes that are gone meanwhile are left behind; a theme of that id must not find them later.
+    const known = new Set(doc.themes.map((theme) => theme.id));
+    const links = Object.fromEntries(Object.entries(role.links).filter(([theme]) => known.has(theme)));
+    const next = { ...doc, roles: inserted(doc.roles, { ...role, links }, index, MOST_ROLES, 'role') };
+    for (const [theme, link] of Object.entries(links))
+      if (link.to === 'role') refuseLoops(next, theme, [role.id]);
+    return [next, { type: 'removeRole', role: role.id }];
+  },
+
+  removeRole(doc, { role }) {
+    const index = indexOf(doc.roles, role, 'role');
+    if (doc.ground === role)
+      throw new Refusal(
+        `${writeRoleName(doc.roles[index]!)} is what lies beneath the page; choose another ground first.`,
+      );
+    return [
+      { ...doc, roles: without(doc.roles, index) },
+      { type: 'addRole', role: doc.roles[index]!, index },
+    ];
+  },
+
+  renameRole(doc, { role, group, name }) {
+    const index = indexOf(doc.roles, role, 'role');
+    const old = doc.roles[index]!;
+    const renamed = { ...old, group, name };
+    checkNames(doc.roles, [renamed]);
+    return [
+      { ...doc, roles: replaced(doc.roles, index, renamed) },
+      { type: 'renameRole', role, group: old.group, name: old.name },
+    ];
+  },
+
+  renameRoleGroup(doc, { from, to }) {
+    const inside = doc.roles.filter((role) => isIn(role, from));
+    if (!inside.length) throw new Refusal(`There is no role in ${writeGroup(from)} any more.`);
+    const renamed = new Map(
+      inside.map((role) => [role.id, { ...role, group: [...to, ...role.group.slice(from.length)] }]),
+    );
+    checkNames(doc.roles, [...renamed.values()]);
+    const next = { ...doc, roles: doc.roles.map((role) => renamed.get(role.id) ?? role) };
+    // Going back by the group alone is exact as long as nobody else is in the new one.
+    if (next.roles.filter((role) => isIn(role, to)).length === inside.length)
+      return [next, { type: 'renameRoleGroup', from: to, to: from }];
+    const commands = inside.map(
+      ({ id, group, name }): RoleCommand => ({ type: 'renameRole', role: id, group, name }),
+    );
+    return [next, { type: 'batch', label: `Rename ${writeGroup(to)} to ${writeGroup(from)}`, commands }];
+  },
+
+  moveRole(doc, { role, index }) {
+    const from = indexOf(doc.roles, role, 'role');
+    return [
+      { ...doc, roles: moved(doc.roles, from, index) },
+      { type: 'moveRole', role, index: from },
+    ];
+  },
+
+  setLink(doc, { role, theme, link }) {
+    const index = indexOf(doc.roles, role, 'role');
+    indexOf(doc.themes, theme, 'theme');
+    const old = doc.roles[index]!;
+    const links: Readonly<Record<string, Link>> =
+      link === null ? omit(old.links, theme) : { ...old.links, [theme]: link };
+    const next = { ...doc, roles: replaced(doc.roles, index, { ...old, links }) };
+    if (link?.to === 'role') refuseLoops(next, theme, [role]);
+    return [next, { type: 'setLink', role, theme, link: old.links[theme] ?? null }];
+  },
+};
+
+export const roleWords: WordsOf<RoleCommand> = {
+  addRole: (_, { role }) => `add the role ${writeRoleName(role)}`,
+  removeRole: (doc, { role }) => `remove the role ${roleNameIn(doc.roles, role)}`,
+  renameRole: (doc, { role, group, name }) =>
+    `rename ${roleNameIn(doc.roles, role)} to ${writeRoleName({ group, name })}`,
+  renameRoleGroup: (_, { from, to }) => `rename the group ${writeGroup(from)} to ${writeGroup(to)}`,
+  moveRole: (doc, { role }) => `move the role ${roleNameIn(doc.roles, role)}`,
+  setLink: (doc, { role, theme }) => `link ${roleNameIn(doc.roles, role)} in ${nameIn(doc.themes, theme)}`,
+};

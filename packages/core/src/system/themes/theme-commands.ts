@@ -1,0 +1,78 @@
+import type { Step, StepsOf, WordsOf } from '../commands/definition.ts';
+import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
+import type { ProjectDocument } from '../document.ts';
+import type { Link } from '../links/link.ts';
+import { refuseLoops } from '../links/loops.ts';
+import { checkName, nameIn } from '../names.ts';
+import { MOST_THEMES, type Theme } from './theme.ts';
+
+export type ThemeCommand =
+  | {
+      readonly type: 'addTheme';
+      readonly theme: Theme;
+      readonly index?: number;
+      /** Links of the new theme by role id. */
+      readonly links: Readonly<Record<string, Link>>;
+    }
+  | { readonly type: 'removeTheme'; readonly theme: string }
+  | { readonly type: 'renameTheme'; readonly theme: string; readonly name: string }
+  | { readonly type: 'moveTheme'; readonly theme: string; readonly index: number };
+
+export const themeSteps: StepsOf<ThemeCommand> = {
+  addTheme(doc, { theme, index, links }) {
+    checkName(theme.name, doc.themes, theme.id, 'theme');
+    const themes = inserted(doc.themes, theme, index, MOST_THEMES, 'theme');
+    const roles = doc.roles.map((role) => {
+      const link = links[role.id];
+      return link ? { ...role, links: { ...role.links, [theme.id]: link } } : role;
+    });
+    const next = { ...doc, themes, roles };
+    const toRoles = Object.keys(links).filter((role) => links[role]!.to === 'role');
+    refuseLoops(next, theme.id, toRoles);
+    return [next, { type: 'removeTheme', theme: theme.id }];
+  },
+
+  removeTheme(doc, { theme }) {
+    const index = indexOf(doc.themes, theme, 'theme');
+    const links: Record<string, Link> = {};
+    const roles = doc.roles.map((role) => {
+      const link = role.links[theme];
+      if (!link) return role;
+      links[role.id] = link;
+      return { ...role, links: omit(role.links, theme) };
+    });
+    return [
+      { ...doc, themes: without(doc.themes, index), roles },
+      { type: 'addTheme', theme: doc.themes[index]!, index, links },
+    ];
+  },
+
+  renameTheme(doc, { theme, name }) {
+    const index = indexOf(doc.themes, theme, 'theme');
+    checkName(name, doc.themes, theme, 'theme');
+    const old = doc.themes[index]!;
+    return changed(doc, index, { ...old, name }, { type: 'renameTheme', theme, name: old.name });
+  },
+
+  moveTheme(doc, { theme, index }) {
+    const from = indexOf(doc.themes, theme, 'theme');
+    return [
+      { ...doc, themes: moved(doc.themes, from, index) },
+      { type: 'moveTheme', theme, index: from },
+    ];
+  },
+};
+
+const changed = (
+  doc: ProjectDocument,
+  index: number,
+  theme: Theme,
+  back: ThemeCommand,
+): Step<ThemeCommand> => [{ ...doc, themes: replaced(doc.themes, index, theme) }, back];
+
+export const themeWords: WordsOf<ThemeCommand> = {
+  addTheme: (_, { theme }) => `add the theme ${theme.name}`,
+  removeTheme: (doc, { theme }) => `remove the theme ${nameIn(doc.themes, theme)}`,
+  renameTheme: (doc, { theme, name }) => `rename ${nameIn(doc.themes, theme)} to ${name}`,
+  moveTheme: (doc, { theme }) => `move the theme ${nameIn(doc.themes, theme)}`,
+};

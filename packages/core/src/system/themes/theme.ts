@@ -1,0 +1,7 @@
+/** A named setting of a project; every role has a value in every theme. */
+export interface Theme {
+  readonly id: string;
+  readonly name: string;
+}
+
+export const MOST_THEMES = 24;

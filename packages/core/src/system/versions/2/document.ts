@@ -1,0 +1,13 @@
+import type { Form } from '../form.ts';
+import { gradient } from './gradients.ts';
+import { role } from './roles.ts';
+
+const each = (list: unknown, change: (item: Form) => Form): Form[] => (list as Form[]).map(change);
+
+/** A document of version 1 as one of version 2: roles have groups, gradients are written as CSS has them. */
+export const document = (old: Form): Form => ({
+  ...old,
+  version: 2,
+  roles: each(old.roles, role),
+  gradients: each(old.gradients, gradient),
+});

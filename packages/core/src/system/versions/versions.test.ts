@@ -1,0 +1,82 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it, test } from 'vitest';
+import { MINT_LAMP_INTERFACE } from '../../demo/interface.ts';
+import { SKERRY_LINE } from '../../demo/skerry-line.ts';
+import { writeCss } from '../../exchange/css.ts';
+import { after } from '../commands/after.fixture.ts';
+import type { Command } from '../commands/command.ts';
+import { commandSchema } from '../commands/command-schema.ts';
+import { DOCUMENT_VERSION, type ProjectDocument } from '../document.ts';
+import { documentSchema } from '../document-schema.ts';
+import { resolveSystem } from '../resolve/resolve.ts';
+import { roleNameIn } from '../roles/role-name.ts';
+import { bringCommand, bringDocument } from './versions.ts';
+
+const fixture = (name: string) => readFileSync(new URL(`fixtures/${name}`, import.meta.url), 'utf8');
+const stored = (name: string) => JSON.parse(fixture(name));
+
+/** A stored document in today's form, as the schema has it. */
+function brought(name: string): ProjectDocument {
+  const result = bringDocument(stored(name));
+  if (!result.ok) throw new Error(result.why);
+  const { error } = documentSchema.validate(result.value);
+  if (error) throw error;
+  return result.value as ProjectDocument;
+}
+
+describe('documents of version 1', () => {
+  test.each([
+    ['skerry-line-1.json', SKERRY_LINE],
+    ['interface-1.json', MINT_LAMP_INTERFACE],
+  ])('%s is what that demo is today', (name, today) => {
+    expect(brought(name)).toEqual(today);
+  });
+
+  it('export the CSS that they exported then', () => {
+    expect(writeCss(resolveSystem(brought('skerry-line-1.json')))).toBe(fixture('skerry-line-1.css'));
+  });
+
+  it('take the commands of that version, and export then too what they exported', () => {
+    const unsent = Object.values(stored('unsent-1.json')).map((old) => {
+      const result = bringCommand(old, 1);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    expect(unsent).toHaveLength(10);
+    const doc = after(brought('edited-1.json'), ...unsent);
+    expect(roleNameIn(doc.roles, 'ticket-stub')).toBe('ticket.stub-no-1.quiet-text');
+    // Only what is broken names its role in a comment, and that is written with dots now.
+    const dotted = fixture('edited-and-sent-1.css').replace(
+      'ticket/stub no. 1/quiet text',
+      'ticket.stub-no-1.quiet-text',
+    );
+    expect(writeCss(resolveSystem(doc))).toBe(dotted);
+  });
+});
+
+describe('bringing along', () => {
+  it('leaves today’s documents and commands as they are', () => {
+    expect(bringDocument(SKERRY_LINE)).toEqual({ ok: true, value: SKERRY_LINE });
+    const command: Command = { type: 'removeTheme', theme: 'night' };
+    expect(bringCommand(command, DOCUMENT_VERSION)).toEqual({ ok: true, value: command });
+  });
+
+  test.each([
+    [{ ...SKERRY_LINE, version: DOCUMENT_VERSION + 1 }, 'later'],
+    [{ ...SKERRY_LINE, version: 0 }, 'unreadable'],
+    [{ ...SKERRY_LINE, version: '1' }, 'unreadable'],
+    [{ version: 1, roles: 7 }, 'unreadable'],
+    [null, 'unreadable'],
+    ['text', 'unreadable'],
+  ])('says why not, %#', (document, why) => {
+    expect(bringDocument(document)).toEqual({ ok: false, why });
+  });
+
+  it('says why not of commands, and never throws', () => {
+    expect(bringCommand({ type: 'addRole' }, 1)).toEqual({ ok: false, why: 'unreadable' });
+    expect(bringCommand({ type: 'removeTheme', theme: 'x' }, 9)).toEqual({ ok: false, why: 'later' });
+    expect(bringCommand({ type: 'constructor' }, 1)).toMatchObject({ ok: true });
+  });
+});

@@ -1,0 +1,42 @@
+import { DOCUMENT_VERSION } from '../document.ts';
+import { command as commandTo2 } from './2/command.ts';
+import { document as documentTo2 } from './2/document.ts';
+import type { Form } from './form.ts';
+
+/** From one version to the next: documents and commands of the one in the form of the other. */
+interface VersionStep {
+  readonly document: (old: Form) => Form;
+  readonly command: (old: Form) => Form;
+}
+
+/** The steps by the version that they lead to. */
+const STEPS: Readonly<Record<number, VersionStep>> = {
+  2: { document: documentTo2, command: commandTo2 },
+};
+
+/** The result of bringing something along: in today's form, though not checked yet; or why that cannot be. */
+export type Brought =
+  | { readonly ok: true; readonly value: unknown }
+  | { readonly ok: false; readonly why: 'later' | 'unreadable' };
+
+function bring(value: unknown, version: unknown, kind: keyof VersionStep): Brought {
+  if (typeof value !== 'object' || value === null) return { ok: false, why: 'unreadable' };
+  if (!Number.isInteger(version) || (version as number) < 1) return { ok: false, why: 'unreadable' };
+  if ((version as number) > DOCUMENT_VERSION) return { ok: false, why: 'later' };
+  let form = value as Form;
+  try {
+    for (let next = (version as number) + 1; next <= DOCUMENT_VERSION; next++)
+      form = STEPS[next]![kind](form);
+  } catch {
+    // A step knows the forms of its version; what is of another is none of them.
+    return { ok: false, why: 'unreadable' };
+  }
+  return { ok: true, value: form };
+}
+
+/** Brings a stored document of any version up to today's form; what comes out is still to be checked by its schema. */
+export const bringDocument = (stored: unknown): Brought =>
+  bring(stored, (stored as Form | null)?.version, 'document');
+
+/** Brings a command that was made under a version up to today's form; see {@link bringDocument}. */
+export const bringCommand = (stored: unknown, version: number): Brought => bring(stored, version, 'command');

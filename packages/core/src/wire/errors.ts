@@ -1,0 +1,26 @@
+/** Every error that the API answers with, by code, with its HTTP status. */
+export const ERROR_CODES = {
+  BAD_REQUEST: 400,
+  NOT_FOUND: 404,
+  TOO_LARGE: 413,
+  WRONG_MEDIA_TYPE: 415,
+  REVISION_AHEAD: 409,
+  /** The project was changed by a newer version, whose form is not known here. */
+  FORM_AHEAD: 409,
+  // Told as being away, since a page of any age keeps its edits and tries again then.
+  PAGE_OUTDATED: 503,
+  SERVER_OUTDATED: 503,
+  DATABASE_AWAY: 503,
+  INTERNAL: 500,
+} as const;
+
+export type ErrorCode = keyof typeof ERROR_CODES;
+
+export interface ErrorAnswer {
+  readonly error: {
+    readonly code: ErrorCode;
+    readonly message: string;
+    /** Where in the request; empty for the whole of it. */
+    readonly path: string;
+  };
+}

@@ -1,0 +1,54 @@
+import type { Command } from '../system/commands/command.ts';
+import type { ProjectDocument } from '../system/document.ts';
+import type { ProjectPreview } from '../system/preview.ts';
+
+/** What goes over the wire about projects; written once for both ends. */
+
+export interface ListedProject {
+  readonly id: string;
+  readonly name: string;
+  readonly revision: number;
+  /** ISO 8601. */
+  readonly updatedAt: string;
+  readonly preview: ProjectPreview;
+}
+
+export interface LoadedProject {
+  readonly id: string;
+  readonly revision: number;
+  /** In today's form; of a later one when the project was last changed by a newer server. */
+  readonly document: ProjectDocument;
+}
+
+export interface SentCommand {
+  /** Made by the browser, so that a command sent twice is applied once. */
+  readonly id: string;
+  readonly command: Command;
+}
+
+export interface LoggedCommand extends SentCommand {
+  readonly revision: number;
+}
+
+/** What has become of a project since a revision: as commands, or, where that is less to send, as the document. */
+export type News =
+  | { readonly kind: 'entries'; readonly entries: readonly LoggedCommand[] }
+  | { readonly kind: 'document'; readonly document: ProjectDocument };
+
+export interface ProjectNews {
+  readonly revision: number;
+  readonly news: News;
+}
+
+export type CommandOutcome =
+  | { readonly id: string; readonly status: 'applied' | 'known'; readonly revision: number }
+  | { readonly id: string; readonly status: 'refused'; readonly reason: string };
+
+export interface CommitAnswer extends ProjectNews {
+  readonly outcomes: readonly CommandOutcome[];
+}
+
+/** Told by server-sent events; null after a lost connection, when something may have been missed. */
+export interface RevisionEvent {
+  readonly revision: number | null;
+}
