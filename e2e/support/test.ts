@@ -1,7 +1,11 @@
 import { randomUUID } from 'node:crypto';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
+import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 import { test as base, expect, type Page } from '@playwright/test';
 import { type Stack, startStack } from './stack.ts';
 
+/** What a page of today says about itself. */
+export const FORM = { [FORM_HEADER]: String(DOCUMENT_VERSION) };
 export const SKERRY = '5ce77000-0000-4000-8000-000000000001';
 export { expect };
 
@@ -40,10 +44,10 @@ export const test = base.extend<Fixtures, { stack: Stack }>({
     }),
 });
 
-async function post({ address }: Stack, path: string, body: unknown) {
+export async function post({ address }: Stack, path: string, body: unknown) {
   const response = await fetch(`${address}/api${path}`, {
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', ...FORM },
     body: JSON.stringify(body),
   });
   if (!response.ok) throw new Error(await response.text());
@@ -81,7 +85,7 @@ async function copyOfDemo(stack: Stack): Promise<string> {
 
 /** The project as the server has it. */
 export async function onServer({ address }: Stack, id: string) {
-  return (await fetch(`${address}/api/projects/${id}`)).json();
+  return (await fetch(`${address}/api/projects/${id}`, { headers: FORM })).json();
 }
 
 export async function expectSaved(page: Page): Promise<void> {

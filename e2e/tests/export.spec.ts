@@ -1,8 +1,8 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { cssNames, writeCss } from '@mint-lamp/core/exchange/css';
 import { colorAtPlace, placeStops } from '@mint-lamp/core/gradient/model';
-import { resolveSystem } from '@mint-lamp/core/system/resolve';
-import { paintedGradient } from '@mint-lamp/core/system/resolve-gradients';
+import { paintedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
+import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
 import { PNG } from 'pngjs';
 import { expect, test } from '../support/test.ts';
 
@@ -24,6 +24,7 @@ test.describe('a page that links the exported CSS', () => {
     }) => {
       // The file is taken from the interface, as a designer would.
       await open('deliver');
+      await expect(page.locator('pre')).toHaveAttribute('aria-busy', 'false');
       const css = await page.locator('pre').textContent();
       expect(css).toBe(writeCss({ ...system, document: { ...SKERRY_LINE, name: 'Copy of the demo' } }));
       await page.setContent(`<style>${css}</style><body data-theme="${names.theme(theme.theme.id)}"></body>`);
@@ -35,7 +36,7 @@ test.describe('a page that links the exported CSS', () => {
       for (const [id, { color, role }] of theme.roles) {
         const seen = channels(await compute(names.role(id)));
         [color!.r, color!.g, color!.b, color!.alpha].forEach((v, i) => {
-          expect(Math.abs(seen[i]! - v), `${role.path}, channel ${i}`).toBeLessThan(0.01);
+          expect(Math.abs(seen[i]! - v), `${role.id}, channel ${i}`).toBeLessThan(0.01);
         });
       }
       for (const { family, shades } of system.families.values())

@@ -61,8 +61,8 @@ test('every station, family, shade, role, pair, gradient and stop has an address
   for (const [address, title] of [
     ['grow/buoy', 'Buoy 400'],
     ['grow/buoy/700', 'Buoy 700'],
-    ['assign/text-quiet', 'text/quiet'],
-    ['check/board-text-on-board-ground', 'board/text'],
+    ['assign/text-quiet', 'text.quiet'],
+    ['check/board-text-on-board-ground', 'board.text'],
     ['fade/first-light/dawn', 'First light, stop 3'],
   ]) {
     await open(address!);

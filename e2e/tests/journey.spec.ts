@@ -28,6 +28,7 @@ test('from a client’s codes to CSS, through all seven stations', async ({ page
     await tray.locator(`button[title*="${base}"]`).click();
     await page.getByRole('button', { name: 'Grow a family' }).click();
     await expect(page).toHaveURL(/\/grow\//);
+    await expect(page.getByRole('heading', { name: 'Grow', exact: true })).toBeVisible();
   }
   await expect(page.getByRole('slider', { name: /^Base of/ })).toHaveCount(2);
   await page.getByLabel('Family', { exact: true }).fill('Wall');
@@ -38,17 +39,17 @@ test('from a client’s codes to CSS, through all seven stations', async ({ page
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'Assign' }).click();
   await page.getByRole('button', { name: 'Add the usual roles' }).click();
-  await expect(page.getByRole('row')).toHaveCount(10);
-  await page.getByRole('button', { name: /^text\/quiet in Light/ }).click();
+  await expect(page.getByRole('row')).toHaveCount(15);
+  await page.getByRole('button', { name: /^text\.quiet in Light/ }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Wall 300' }).click();
-  await expect(page.getByRole('button', { name: 'text/quiet in Light: Wall 300' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'text.quiet in Light: Wall 300' })).toBeVisible();
 
   // Check: suggested pairs, the repair of the one that fails now.
   await page.getByRole('link', { name: 'Check', exact: true }).click();
   await page.getByRole('button', { name: 'Add 6 suggested' }).click();
   const rows = page.getByRole('list', { name: 'Pairs, worst first' }).getByRole('listitem');
   await expect(rows).toHaveCount(6);
-  await expect(rows.first()).toContainText('text/quiet');
+  await expect(rows.first()).toContainText('text.quiet');
   await expect(page.getByLabel('Readout')).toContainText('4 of 6 pairs pass in Light, 10 of 12 overall');
   while (await page.getByRole('button', { name: /^Take Wall/ }).count()) {
     const before = await page.getByRole('button', { name: /^Take Wall/ }).count();
@@ -75,7 +76,7 @@ test('from a client’s codes to CSS, through all seven stations', async ({ page
   await page.getByRole('radio', { name: 'Dark' }).click();
   await expect.poll(() => ground.evaluate((node) => getComputedStyle(node).backgroundColor)).not.toBe(light);
   await page.getByTestId('scene').getByText('Departures today').click();
-  await expect(page.getByRole('complementary', { name: 'Lamp' })).toContainText('text/main');
+  await expect(page.getByRole('complementary', { name: 'Lamp' })).toContainText('text.main');
 
   // Deliver: the file.
   await page.getByRole('link', { name: 'Deliver' }).click();

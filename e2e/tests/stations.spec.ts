@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import { stopAt } from '@mint-lamp/core/system/gradients/gradient';
 import { expect, expectSaved, onServer, send, test } from '../support/test.ts';
 
 const require = createRequire(import.meta.url);
@@ -184,30 +185,63 @@ test.describe('Assign', () => {
   }) => {
     await open('assign');
     await page.getByRole('button', { name: 'New role …' }).click();
-    await page.getByLabel('Path, such as').fill('text/main');
-    await page.getByRole('button', { name: 'Add the role' }).click();
-    await expect(page.getByText('There is a role text/main already; choose another path.')).toBeVisible();
-    await page.getByLabel('Path, such as').fill('ticket/ground');
-    await page.getByLabel('Begin with the links of').selectOption('page/raised');
-    await page.getByRole('button', { name: 'Add the role' }).click();
-    const cell = page.getByRole('button', { name: /^ticket\/ground in Night sailing/ });
+    const name = page.getByLabel('Name, such as');
+    const add = page.getByRole('button', { name: 'Add the role' });
+    await name.fill('text/main');
+    await add.click();
+    await expect(page.getByRole('alert')).toHaveText(
+      'A name has no "/" in it: write dots between groups, as in text.main.',
+    );
+    await name.fill('text main');
+    await add.click();
+    await expect(page.getByText('There is a role text.main already; choose another name.')).toBeVisible();
+    await name.fill('text-main');
+    await add.click();
+    await expect(
+      page.getByText('text-main would have the same CSS name as the role text.main'),
+    ).toBeVisible();
+    await name.fill('ticket ground');
+    await page.getByLabel('Begin with the links of').selectOption('page.raised');
+    await add.click();
+    const cell = page.getByRole('button', { name: /^ticket\.ground in Night sailing/ });
     await cell.click();
     const picker = page.getByRole('dialog');
     await picker.getByLabel('Plain colour').fill('#zzz');
     await picker.getByLabel('Plain colour').press('Enter');
     await expect(picker.getByRole('alert')).toContainText('not a hex digit');
     await picker.getByRole('button', { name: 'Lantern 900' }).click();
-    await expect(cell).toHaveAccessibleName('ticket/ground in Night sailing: Lantern 900');
+    await expect(cell).toHaveAccessibleName('ticket.ground in Night sailing: Lantern 900');
     await expect(page.getByRole('radio', { name: 'Night sailing' })).toBeChecked();
     await cell.click();
     await page.getByRole('dialog').getByLabel('Opacity').fill('40');
     await page.keyboard.press('Enter');
     await page.keyboard.press('Escape');
-    await expect(cell).toHaveAccessibleName('ticket/ground in Night sailing: Lantern 900 at 40 %');
-    await page.getByRole('button', { name: 'Remove ticket/ground' }).click();
+    await expect(cell).toHaveAccessibleName('ticket.ground in Night sailing: Lantern 900 at 40 %');
+    await page.getByRole('button', { name: 'Remove ticket.ground' }).click();
     await expect(cell).toHaveCount(0);
     await page.keyboard.press('Control+z');
     await expect(cell).toBeVisible();
+  });
+
+  test('groups are headings; a group renamed there takes its roles along, and a role moves by its name', async ({
+    page,
+    open,
+  }) => {
+    await open('assign');
+    const group = page.getByLabel('Name of the group notice.delay', { exact: true });
+    await expect(group).toHaveValue('notice.delay');
+    await expect(page.getByLabel('Name of notice.delay.text', { exact: true })).toHaveValue('text');
+    await group.fill('notice late');
+    await group.press('Enter');
+    await expect(page.getByLabel('Name of notice.late.text', { exact: true })).toHaveValue('text');
+    await page.keyboard.press('Control+z');
+    const text = page.getByLabel('Name of notice.delay.text', { exact: true });
+    await text.fill('board.late');
+    await text.press('Enter');
+    await expect(page.getByLabel('Name of board.late', { exact: true })).toHaveValue('late');
+    await page.getByLabel('Name of board.late', { exact: true }).fill('late/r');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('alert')).toContainText('A name has no "/" in it');
   });
 
   test('themes are copied, renamed and removed', async ({ page, open }) => {
@@ -215,7 +249,7 @@ test.describe('Assign', () => {
     await page.getByRole('button', { name: 'Themes …' }).click();
     await page.getByLabel('New theme, a copy of Day sailing').fill('Deck glare');
     await page.getByRole('button', { name: 'Add', exact: true }).last().click();
-    await expect(page.getByRole('button', { name: 'text/main in Deck glare: Deepwater 950' })).toBeAttached();
+    await expect(page.getByRole('button', { name: 'text.main in Deck glare: Deepwater 950' })).toBeAttached();
     await page.getByRole('button', { name: 'Remove Night sailing' }).click();
     await page.keyboard.press('Escape');
     await expect(page.getByRole('radio')).toHaveCount(2);
@@ -271,8 +305,8 @@ test('Fade: stops are added, moved by key and number, linked, and removed by but
   await page.getByRole('button', { name: 'Remove Stop 4' }).click();
   await expect(stops).toHaveCount(3);
   await stops.nth(1).getByRole('button', { name: 'Deepwater 600' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'action/fill' }).click();
-  await expect(stops.nth(1)).toContainText('action/fill');
+  await page.getByRole('dialog').getByRole('button', { name: 'action.fill' }).click();
+  await expect(stops.nth(1)).toContainText('action.fill');
   const handle = page.getByRole('slider', { name: 'Stop 2' });
   await expect(handle).toHaveAttribute('aria-valuetext', '46 %, #0b5f6b');
   await page.getByRole('radio', { name: 'Night sailing' }).click();
@@ -303,9 +337,9 @@ test('Fade: a grey dip is told and healed, and told again when the cure is undon
   await expect(faults).toContainText('Greyer at 57 %');
   // A stop that has lost its colour is passed over, and the others keep their numbers.
   const added = [
-    { id: 'lost', position: 1, link: { to: 'role', role: 'gone' } },
-    { id: 'twin-1', position: 90, link: { to: 'color', color: '#d09a20' } },
-    { id: 'twin-2', position: 91, link: { to: 'color', color: '#d19b21' } },
+    stopAt('lost', 1, { to: 'role', role: 'gone' }),
+    stopAt('twin-1', 90, { to: 'color', color: '#d09a20' }),
+    stopAt('twin-2', 91, { to: 'color', color: '#d19b21' }),
   ];
   await send(
     stack,
@@ -329,7 +363,7 @@ test('Check offers the nearest plain colour where a pair hangs on plain colours'
   });
   await send(stack, project, [role('accent-text', '#ffffff'), role('accent-fill', '#ef7a62')]);
   await open('check');
-  const row = page.getByRole('listitem', { name: 'accent/text on accent/fill' });
+  const row = page.getByRole('listitem', { name: 'accent.text on accent.fill' });
   await expect(row).toContainText('needs 3 in Day sailing');
   await row.getByRole('button', { name: /^Take #[0-9a-f]{6} for the ground: 3\.\d\d$/ }).click();
   await expect(row).toContainText('passes 3 in Day sailing');

@@ -1,9 +1,20 @@
+import { Suspense } from 'react';
 import { createBrowserRouter } from 'react-router';
-import { Frame } from './frame/frame.tsx';
-import { FrontDoor } from './frame/front-door.tsx';
 import { LostPage } from './frame/lost-page.tsx';
+import {
+  Assign,
+  Check,
+  Deliver,
+  Fade,
+  Frame,
+  FrontDoor,
+  fetchAhead,
+  Gather,
+  Grow,
+  Stage,
+} from './load-parts.ts';
 import { ProjectsPage } from './projects/projects-page.tsx';
-import { Assign, Check, Deliver, Fade, Gather, Grow, Stage } from './stations/load-stations.ts';
+import { Waiting } from './ui/notice.tsx';
 
 /** Every station, family, shade, role, pair, gradient and stop has an address. */
 export function createRouter() {
@@ -11,7 +22,11 @@ export function createRouter() {
     { path: '/', element: <ProjectsPage />, errorElement: <LostPage /> },
     {
       path: '/p/:projectId',
-      element: <Frame />,
+      element: (
+        <Suspense fallback={<Waiting>Opening the project …</Waiting>}>
+          <Frame onOpen={fetchAhead} />
+        </Suspense>
+      ),
       errorElement: <LostPage />,
       children: [
         { index: true, element: <FrontDoor /> },

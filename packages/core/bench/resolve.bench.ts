@@ -1,68 +1,11 @@
-import { USUAL_GROWTH } from '../src/family/growth.ts';
-import type { Link, ProjectDocument } from '../src/system/document.ts';
-import { readoutOf } from '../src/system/readout.ts';
-import { resolveSystem } from '../src/system/resolve.ts';
+import { applyCommand } from '../src/system/commands/apply.ts';
+import type { Command } from '../src/system/commands/command.ts';
+import { type Readout, readoutOf } from '../src/system/readout/readout.ts';
+import { resolveSystem, type System } from '../src/system/resolve/resolve.ts';
+import { hex, LARGEST } from './largest-document.ts';
 import { reportShare, timeOf } from './report.ts';
 
-// The largest sizes that are to hold: 64 families × 24 shades, 500 roles × 12 themes, 2,000 pairs,
-// 200 gradients × 64 stops.
-let state = 1;
-const below = (n: number) => {
-  state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-  return state % n;
-};
-const labels = Array.from({ length: 24 }, (_, i) => String((i + 1) * 10));
-const hex = () => `#${below(0x1000000).toString(16).padStart(6, '0')}`;
-const families = Array.from({ length: 64 }, (_, i) => ({
-  id: `f${i}`,
-  name: `Family ${i}`,
-  base: hex(),
-  growth: { ...USUAL_GROWTH, labels },
-  handSet: {},
-}));
-const themes = Array.from({ length: 12 }, (_, i) => ({ id: `t${i}`, name: `Theme ${i}` }));
-const toShade = (): Link => ({ to: 'shade', family: `f${below(64)}`, shade: labels[below(24)]! });
-const roles = Array.from({ length: 500 }, (_, i) => ({
-  id: `r${i}`,
-  path: `group-${i % 20}/role-${i}`,
-  links: Object.fromEntries(
-    themes.map((theme) => [
-      theme.id,
-      i > 100 && i % 5 === 0 ? { to: 'role' as const, role: `r${below(100)}` } : toShade(),
-    ]),
-  ),
-}));
-const document: ProjectDocument = {
-  version: 1,
-  name: 'Largest',
-  ground: 'r0',
-  themes,
-  families,
-  roles,
-  pairs: Array.from({ length: 2000 }, (_, i) => ({
-    id: `p${i}`,
-    foreground: `r${below(500)}`,
-    background: `r${below(500)}`,
-    target: { level: 'AA', content: 'body' },
-    size: 16,
-    weight: 400,
-  })),
-  gradients: Array.from({ length: 200 }, (_, i) => ({
-    id: `g${i}`,
-    name: `Gradient ${i}`,
-    kind: 'linear',
-    angle: 90,
-    space: 'oklab',
-    stops: Array.from({ length: 64 }, (_, j) => ({
-      id: `s${j}`,
-      position: j * 1.5,
-      link: j % 4 ? toShade() : ({ to: 'role', role: `r${below(500)}` } as const),
-    })),
-  })),
-  tray: [],
-};
-
-const fresh = () => ({ ...document, families: document.families.map((family) => ({ ...family })) });
+const fresh = () => ({ ...LARGEST, families: LARGEST.families.map((family) => ({ ...family })) });
 reportShare(
   'resolving the largest document in full',
   timeOf(() => resolveSystem(fresh())),
@@ -70,7 +13,7 @@ reportShare(
   'ms',
 );
 
-let system = resolveSystem(document);
+let system = resolveSystem(LARGEST);
 let n = 0;
 const change = () => {
   n += 1;
@@ -96,9 +39,51 @@ if (seen !== 300 * 200 * 64) throw new Error('Not all stops were read.');
 reportShare('resolving after one base has changed, median', times[150]!, 2, 'ms');
 reportShare('resolving after one base has changed, 95th percentile', times[285]!, 2, 'ms');
 
-readoutOf(system);
-const counted = timeOf(() => {
-  system = resolveSystem(change(), system);
-  return readoutOf(system);
-}, 10);
-reportShare('resolving and counting the readout after one base has changed', counted, 16, 'ms');
+/** The first of some orders of an edit, then the middle of several, resolved and counted. */
+function timesOf(commandFor: (i: number) => Command): { median: number; p95: number } {
+  let doc = LARGEST;
+  let now: System = resolveSystem(doc);
+  let readout: Readout = readoutOf(now);
+  const took: number[] = [];
+  for (let i = 0; i < 120; i++) {
+    const result = applyCommand(doc, commandFor(i));
+    if (!result.ok) throw new Error(result.reason);
+    doc = result.document;
+    const start = performance.now();
+    now = resolveSystem(doc, now);
+    readout = readoutOf(now, readout);
+    for (const gradient of now.themes.get('t0')!.gradients.values()) seen += gradient.colors.length;
+    if (i >= 20) took.push(performance.now() - start);
+  }
+  took.sort((a, b) => a - b);
+  return { median: took[50]!, p95: took[95]! };
+}
+
+const first = LARGEST.pairs[0]!;
+const COMMANDS: Readonly<Record<string, (i: number) => Command>> = {
+  setBase: (i) => ({ type: 'setBase', family: `f${i % 64}`, color: hex() }),
+  setLink: (i) => ({
+    type: 'setLink',
+    role: `r${i}`,
+    theme: `t${i % 12}`,
+    link: { to: 'color', color: hex() },
+  }),
+  renameRole: (i) => ({ type: 'renameRole', role: `r${i}`, group: ['other'], name: `name-${i}` }),
+  addPair: (i) => ({ type: 'addPair', pair: { ...first, id: `new-${i}` } }),
+  setGradient: (i) => ({
+    type: 'setGradient',
+    gradient: `g${i}`,
+    change: { space: i % 2 ? 'lab' : 'srgb' },
+  }),
+  moveStop: (i) => ({
+    type: 'moveStop',
+    gradient: 'g7',
+    stop: 's9',
+    places: [{ value: 13 + (i % 10) / 10, unit: '%' }],
+  }),
+};
+for (const [name, commandFor] of Object.entries(COMMANDS)) {
+  const { median, p95 } = timesOf(commandFor);
+  reportShare(`resolving and counting after ${name}, median`, median, 4, 'ms');
+  reportShare(`resolving and counting after ${name}, 95th percentile`, p95, 8, 'ms');
+}

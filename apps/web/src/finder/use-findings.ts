@@ -1,46 +1,38 @@
-import { gradientCss } from '@mint-lamp/core/exchange/css';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
-import { keyLabel } from '../frame/shortcuts.ts';
-import { useThemeSwitch } from '../frame/use-theme-switch.ts';
+import { familyFindings } from '../kinds/families/family-findings.ts';
+import type { FindingGroup } from '../kinds/finding.ts';
+import { gradientFindings } from '../kinds/gradients/gradient-findings.ts';
+import { pairFindings } from '../kinds/pairs/pair-findings.ts';
+import { roleFindings } from '../kinds/roles/role-findings.ts';
+import { themeFindings } from '../kinds/themes/theme-findings.ts';
+import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
+import { swatchFindings } from '../kinds/tray/swatch-findings.ts';
 import { currentDress, rememberSurround, wear } from '../look/dress.ts';
+import { keyLabel } from '../shortcuts.ts';
 import { step } from '../store/editing.ts';
 import { dialogOpened, selected, surroundSwitched } from '../store/interface-slice.ts';
-import { selectProject, useSystem, useTheme } from '../store/selectors.ts';
+import { useProjectId, useSystem, useTheme } from '../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 
-export interface Finding {
-  readonly key: string;
-  readonly name: string;
-  readonly note?: string;
-  /** A colour or gradient to show beside the name; null is a broken link. */
-  readonly css?: string | null;
-  readonly act: () => void;
-}
-
-export interface FindingGroup {
-  readonly title: string;
-  readonly findings: readonly Finding[];
-}
-
-/** Everything that the finder can go to or do in the open project. */
-export function useFindings(): FindingGroup[] {
+/** Everything that the finder can go to or do in the open project, kind by kind. */
+export function useFindings(): readonly FindingGroup[] {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const switchTheme = useThemeSwitch();
-  const id = useAppSelector((state) => selectProject(state).id);
+  const id = useProjectId();
   const surround = useAppSelector((state) => state.interface.surround);
   const system = useSystem();
   const theme = useTheme();
-  const { document } = system;
-  const go =
-    (...to: Parameters<typeof addressOf> extends [string, ...infer Rest] ? Rest : never) =>
-    () =>
-      navigate(addressOf(id, ...to));
-  const path = (role: string) => document.roles.find((r) => r.id === role)?.path ?? 'a role that is gone';
-  const other = currentDress() === 'light' ? 'dark' : 'light';
-  return [
-    {
+  return useMemo(() => {
+    const go =
+      (...to: Parameters<typeof addressOf> extends [string, ...infer Rest] ? Rest : never) =>
+      () =>
+        navigate(addressOf(id, ...to));
+    const tools = { system, theme, go };
+    const other = currentDress() === 'light' ? 'dark' : 'light';
+    const stations: FindingGroup = {
       title: 'Stations',
       findings: STATIONS.map((station, i) => ({
         key: station.id,
@@ -48,8 +40,8 @@ export function useFindings(): FindingGroup[] {
         note: String(i + 1),
         act: go(station.id),
       })),
-    },
-    {
+    };
+    const doings: FindingGroup = {
       title: 'Do',
       findings: [
         { key: 'undo', name: 'Undo', note: keyLabel('Mod+Z'), act: () => dispatch(step('undo')) },
@@ -72,58 +64,16 @@ export function useFindings(): FindingGroup[] {
         },
         { key: 'projects', name: 'All projects', act: () => navigate('/') },
       ],
-    },
-    {
-      title: 'Themes',
-      findings: document.themes.map((item) => ({
-        key: item.id,
-        name: `Switch to ${item.name}`,
-        act: () => switchTheme(item.id),
-      })),
-    },
-    {
-      title: 'Families',
-      findings: [...system.families.values()].map(({ family, shades }) => ({
-        key: family.id,
-        name: family.name,
-        css: shades.find((shade) => shade.isBase)?.css ?? null,
-        act: go('grow', family.id),
-      })),
-    },
-    {
-      title: 'Roles',
-      findings: document.roles.map((role) => ({
-        key: role.id,
-        name: role.path,
-        css: theme.roles.get(role.id)?.color?.css ?? null,
-        act: go('assign', role.id),
-      })),
-    },
-    {
-      title: 'Gradients',
-      findings: [...theme.gradients.values()].map((resolved) => ({
-        key: resolved.gradient.id,
-        name: resolved.gradient.name,
-        css: gradientCss(resolved),
-        act: go('fade', resolved.gradient.id),
-      })),
-    },
-    {
-      title: 'Pairs',
-      findings: document.pairs.map((pair) => ({
-        key: pair.id,
-        name: `${path(pair.foreground)} on ${path(pair.background)}`,
-        act: go('check', pair.id),
-      })),
-    },
-    {
-      title: 'Tray',
-      findings: document.tray.map((swatch) => ({
-        key: swatch.id,
-        name: swatch.name,
-        css: swatch.color,
-        act: () => dispatch(selected({ kind: 'swatch', swatch: swatch.id })),
-      })),
-    },
-  ].filter((group) => group.findings.length > 0);
+    };
+    return [
+      stations,
+      doings,
+      themeFindings(tools, switchTheme),
+      familyFindings(tools),
+      roleFindings(tools),
+      gradientFindings(tools),
+      pairFindings(tools),
+      swatchFindings(tools, (swatch) => dispatch(selected({ kind: 'swatch', swatch }))),
+    ].filter((group) => group.findings.length > 0);
+  }, [dispatch, navigate, switchTheme, id, surround, system, theme]);
 }

@@ -1,30 +1,35 @@
 import { Suspense, useEffect } from 'react';
 import { Outlet, useParams } from 'react-router';
+import { ColorDragging } from '../dragging/color-dragging.tsx';
 import { Finder, loadFinder } from '../finder/finder-dialog.tsx';
 import { Lamp } from '../lamp/lamp.tsx';
 import { ReadoutLine } from '../readout/readout-line.tsx';
-import { fetchAhead } from '../stations/load-stations.ts';
 import { selectDocument } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { Tray } from '../tray/tray.tsx';
-import { ColorDragging } from './color-dragging.tsx';
 import { OpeningPage, useOpenProject } from './open-project.tsx';
+import { ReadOnlyLine } from './read-only-line.tsx';
 import { ShortcutSheet } from './shortcut-sheet.tsx';
 import { TopBar } from './top-bar.tsx';
 import { useShortcuts } from './use-shortcuts.ts';
 
+interface FrameProps {
+  /** Called when a project is open, with what else may be fetched ahead; returns the way to call that off. */
+  onOpen: (others: readonly (() => Promise<unknown>)[]) => () => void;
+}
+
 /** The one window: top bar, readout, station, lamp and tray around the project at the address. */
-export function Frame() {
+export default function Frame({ onOpen }: FrameProps) {
   const { projectId } = useParams();
   const problem = useOpenProject(projectId!);
   const open = useAppSelector((state) => state.project?.id === projectId);
   if (!open) return <OpeningPage problem={problem} />;
-  return <OpenFrame />;
+  return <OpenFrame onOpen={onOpen} />;
 }
 
-function OpenFrame() {
+function OpenFrame({ onOpen }: FrameProps) {
   useShortcuts();
-  useEffect(() => fetchAhead([loadFinder]), []);
+  useEffect(() => onOpen([loadFinder]), [onOpen]);
   const name = useAppSelector((state) => selectDocument(state).name);
   const surround = useAppSelector((state) => state.interface.surround);
   useEffect(() => {
@@ -35,9 +40,12 @@ function OpenFrame() {
   }, [name]);
   return (
     <ColorDragging>
-      <div className="grid h-full grid-cols-[minmax(0,1fr)_300px] grid-rows-[48px_30px_minmax(0,1fr)_68px]">
+      <div className="grid h-full grid-cols-[minmax(0,1fr)_300px] grid-rows-[48px_auto_minmax(0,1fr)_68px]">
         <TopBar />
-        <ReadoutLine />
+        <div className="col-span-2 min-w-0">
+          <ReadoutLine />
+          <ReadOnlyLine />
+        </div>
         <main
           id="station"
           data-scroller

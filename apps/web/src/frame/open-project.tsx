@@ -1,18 +1,38 @@
+import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
+import type { LoadedProject } from '@mint-lamp/core/wire/projects';
 import { useEffect, useState } from 'react';
 import { useStore } from 'react-redux';
 import { Link } from 'react-router';
+import { recallTheme } from '../kinds/themes/theme-memory.ts';
 import { surroundIsOn } from '../look/dress.ts';
 import { loadProject, ServerError } from '../store/api.ts';
 import { keepHistory, recallHistory } from '../store/history-memory.ts';
 import { projectChanged, selected, surroundSwitched, themeChosen } from '../store/interface-slice.ts';
-import { closed, opened } from '../store/project-slice.ts';
+import { closed, type Opened, opened } from '../store/project-slice.ts';
 import { keepSaved } from '../store/saving.ts';
 import type { AppStore } from '../store/store.ts';
+import { tellSetAside } from '../store/telling.ts';
 import { readUnsent } from '../store/unsent.ts';
-import { Mark } from '../ui/mark.tsx';
-import { recallTheme } from './theme-memory.ts';
+import { Button } from '../ui/button.tsx';
+import { Waiting } from '../ui/notice.tsx';
 
 const RETRY_MS = 1500;
+
+const laterSentence = (version: number) =>
+  `This project was last changed by a newer Mint Lamp (form ${version}; this page knows ${DOCUMENT_VERSION}). You can look at it and copy from it, but not change it here.`;
+
+/** A loaded project with what this browser holds of it; null when it is of a later form and nothing of it can be read. */
+async function whatToOpen(loaded: LoadedProject): Promise<Opened | null> {
+  if (loaded.document.version > DOCUMENT_VERSION) {
+    const { readLater } = await import('@mint-lamp/core/system/versions/later');
+    const document = readLater(loaded.document);
+    const readOnly = laterSentence(loaded.document.version);
+    return document && { ...loaded, document, unsent: [], undo: [], redo: [], readOnly };
+  }
+  const { commands: unsent, setAside } = await readUnsent(loaded.id);
+  tellSetAside(setAside);
+  return { ...loaded, unsent, ...(await recallHistory(loaded.id)) };
+}
 
 /** Opens the project with an id and keeps it saved; returns what stands in the way, if anything does. */
 export function useOpenProject(projectId: string): ServerError | null {
@@ -27,13 +47,21 @@ export function useOpenProject(projectId: string): ServerError | null {
         const loaded = await loadProject(projectId);
         if (left) return;
         setProblem(null);
+        const toOpen = await whatToOpen(loaded);
+        if (left) return;
+        if (!toOpen) {
+          setProblem(new ServerError(409, 'FORM_AHEAD', laterSentence(loaded.document.version), ''));
+          return;
+        }
         store.dispatch(projectChanged());
         store.dispatch(surroundSwitched(surroundIsOn()));
         const theme = recallTheme(projectId);
         if (theme) store.dispatch(themeChosen(theme));
-        store.dispatch(opened({ ...loaded, unsent: readUnsent(projectId), ...recallHistory(projectId) }));
-        const first = loaded.document.families[0];
+        store.dispatch(opened(toOpen));
+        const first = toOpen.document.families[0];
         if (first) store.dispatch(selected({ kind: 'base', family: first.id }));
+        // What can only be looked at is neither sent nor followed.
+        if (toOpen.readOnly) return;
         ends.push(keepHistory(store), keepSaved(store, projectId));
       } catch (error) {
         if (left || !(error instanceof ServerError)) throw error;
@@ -52,30 +80,35 @@ export function useOpenProject(projectId: string): ServerError | null {
   return problem;
 }
 
+/** What is shown while a project is on its way, or instead of it. */
 export function OpeningPage({ problem }: { problem: ServerError | null }) {
+  if (!problem) return <Waiting>Opening the project …</Waiting>;
+  const [title, text] = wordsOf(problem);
   return (
-    <main className="grid h-full place-content-center justify-items-center gap-3 text-center">
-      <Mark className="size-12" />
-      {!problem && <p className="text-quiet">Opening the project …</p>}
-      {problem?.away && (
-        <>
-          <h1 className="font-title text-xl font-semibold">The server or its database does not answer</h1>
-          <p className="text-quiet">
-            {problem.message} This page tries again by itself; unsent edits are kept.
-          </p>
-        </>
+    <Waiting>
+      <h1 className="mb-1 font-title text-xl font-semibold text-main">{title}</h1>
+      <p className="mb-3 max-w-lg">{text}</p>
+      {problem.outdated && (
+        <Button look="primary" className="mb-3" onClick={() => location.reload()}>
+          Load this page anew
+        </Button>
       )}
-      {problem && !problem.away && (
-        <>
-          <h1 className="font-title text-xl font-semibold">There is no such project</h1>
-          <p className="text-quiet">The address may be mistyped, or the project was removed.</p>
-        </>
-      )}
-      {problem && (
+      <p>
         <Link to="/" className="underline underline-offset-2">
           All projects
         </Link>
-      )}
-    </main>
+      </p>
+    </Waiting>
   );
+}
+
+function wordsOf(problem: ServerError): readonly [title: string, text: string] {
+  if (problem.outdated) return ['Mint Lamp has been updated', problem.message];
+  if (problem.away)
+    return [
+      'The server or its database does not answer',
+      `${problem.message} This page tries again by itself; unsent edits are kept.`,
+    ];
+  if (problem.code === 'FORM_AHEAD') return ['This project cannot be read here', problem.message];
+  return ['There is no such project', 'The address may be mistyped, or the project was removed.'];
 }

@@ -1,6 +1,7 @@
-import { Check, CloudOff, LoaderCircle } from 'lucide-react';
+import { Check, CloudOff, LoaderCircle, RefreshCw } from 'lucide-react';
 import { selectProject } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
+import { Button } from '../ui/button.tsx';
 import { Hint } from '../ui/hint.tsx';
 
 /** Whether everything has reached the server, in words. */
@@ -15,6 +16,11 @@ export function SaveStateText() {
       CloudOff,
       waiting ? `${edits} kept here` : 'Server away',
       'The server or its database does not answer. Go on working: edits are kept in this browser and sent when it is back, also after closing the tab.',
+    ],
+    outdated: [
+      RefreshCw,
+      waiting ? `${edits} kept here` : 'Update ready',
+      'Mint Lamp has been updated. Load this page anew: edits are kept in this browser and sent then.',
     ],
     gone: [
       CloudOff,
@@ -31,6 +37,11 @@ export function SaveStateText() {
       >
         <Icon aria-hidden className="size-3.5" />
         {text}
+        {saving === 'outdated' && (
+          <Button small look="primary" onClick={() => location.reload()}>
+            Load anew
+          </Button>
+        )}
       </span>
     </Hint>
   );

@@ -1,7 +1,7 @@
+import { keyLabel, SHORTCUTS } from '../shortcuts.ts';
 import { dialogOpened } from '../store/interface-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { Dialog } from '../ui/dialog.tsx';
-import { keyLabel, SHORTCUTS } from './shortcuts.ts';
 
 export function ShortcutSheet() {
   const dispatch = useAppDispatch();

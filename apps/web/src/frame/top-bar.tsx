@@ -3,7 +3,9 @@ import { Keyboard, Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
+import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
 import { currentDress, wear } from '../look/dress.ts';
+import { keyLabel } from '../shortcuts.ts';
 import { step } from '../store/editing.ts';
 import { dialogOpened } from '../store/interface-slice.ts';
 import { selectDocument, selectProject, selectTheme } from '../store/selectors.ts';
@@ -11,8 +13,6 @@ import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { IconButton } from '../ui/icon-button.tsx';
 import { Mark } from '../ui/mark.tsx';
 import { SaveStateText } from './save-state.tsx';
-import { keyLabel } from './shortcuts.ts';
-import { useThemeSwitch } from './use-theme-switch.ts';
 
 export function TopBar() {
   const name = useAppSelector((state) => selectDocument(state).name);

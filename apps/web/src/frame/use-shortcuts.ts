@@ -2,13 +2,13 @@ import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
+import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
 import { rememberSurround } from '../look/dress.ts';
+import { isMac } from '../shortcuts.ts';
 import { step } from '../store/editing.ts';
 import { dialogOpened, surroundSwitched } from '../store/interface-slice.ts';
 import { selectProject } from '../store/selectors.ts';
 import type { AppStore } from '../store/store.ts';
-import { isMac } from './shortcuts.ts';
-import { useThemeSwitch } from './use-theme-switch.ts';
 
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable=true]') !== null;

@@ -4,7 +4,7 @@ import { parseColor } from '@mint-lamp/core/color/parse';
 import { type Color, color, SPACES, type SpaceId } from '@mint-lamp/core/color/spaces';
 import { fromPlainCmyk, plainCmyk, writeColor } from '@mint-lamp/core/color/write';
 import type { Command } from '@mint-lamp/core/system/commands/command';
-import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
+import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useEditing } from '../store/editing.ts';

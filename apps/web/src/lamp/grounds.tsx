@@ -1,6 +1,8 @@
 import { composite, contrastRatio, formatRatio } from '@mint-lamp/core/contrast/ratio';
-import { groundOf } from '@mint-lamp/core/system/measure';
-import type { Painted } from '@mint-lamp/core/system/painted';
+import { groundOf } from '@mint-lamp/core/system/pairs/measure';
+import type { Painted } from '@mint-lamp/core/system/resolve/painted';
+import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { useMemo } from 'react';
 import { useSystem, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { ColorChip } from '../ui/color-chip.tsx';
@@ -15,12 +17,14 @@ export function Grounds({ painted }: { painted: Painted }) {
   const beneath = groundOf(system, theme);
   const { pairs } = system.document;
   // A role meets the grounds of its pairs; any other colour is shown on all grounds that pairs name.
-  const own = selection?.kind === 'role' ? pairs.filter((pair) => pair.foreground === selection.role) : [];
-  const ids = new Set((own.length ? own : pairs).map((pair) => pair.background));
-  const grounds = [...ids].flatMap((id) => {
+  const ids = useMemo(() => {
+    const own = selection?.kind === 'role' ? pairs.filter((pair) => pair.foreground === selection.role) : [];
+    return [...new Set((own.length ? own : pairs).map((pair) => pair.background))];
+  }, [pairs, selection]);
+  const grounds = ids.slice(0, MOST).flatMap((id) => {
     const role = theme.roles.get(id);
     return role?.color
-      ? [{ id, path: role.role.path, ground: composite(role.color, beneath), css: role.color.css }]
+      ? [{ id, name: writeRoleName(role.role), ground: composite(role.color, beneath), css: role.color.css }]
       : [];
   });
   if (!grounds.length) return null;
@@ -28,12 +32,12 @@ export function Grounds({ painted }: { painted: Painted }) {
     <section aria-label="Contrast" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">As text on</h3>
       <ul>
-        {grounds.slice(0, MOST).map(({ id, path, ground, css }) => {
+        {grounds.map(({ id, name, ground, css }) => {
           const ratio = contrastRatio(composite(painted, ground), ground);
           return (
             <li key={id} className="flex items-center gap-2 py-0.5">
               <ColorChip css={css} className="size-4" />
-              <span className="min-w-0 flex-1 truncate">{path}</span>
+              <span className="min-w-0 flex-1 truncate">{name}</span>
               <span className="font-mono text-sm">{formatRatio(ratio)}</span>
               <span className="w-20 text-right text-sm text-quiet">{reach(ratio)}</span>
             </li>

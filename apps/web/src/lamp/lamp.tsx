@@ -1,13 +1,14 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
-import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
+import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import type { LitColor } from '../kinds/lit-color.ts';
 import { useEditing } from '../store/editing.ts';
-import { useProjectDocument, useSystem, useTheme } from '../store/selectors.ts';
+import { useSystem, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
 import { ColorEditor } from './color-editor.tsx';
 import { Grounds } from './grounds.tsx';
-import { type LitColor, litColor } from './lit-color.ts';
+import { litColor } from './lit.ts';
 import { Notations } from './notations.tsx';
 import { SourceOfLink } from './source-of-link.tsx';
 import { ThingActions } from './thing-actions.tsx';
@@ -15,11 +16,10 @@ import { UsedBy } from './used-by.tsx';
 
 /** The panel about the one colour that is selected now. */
 export function Lamp() {
-  const doc = useProjectDocument();
   const system = useSystem();
   const theme = useTheme();
   const selection = useAppSelector((state) => state.interface.selection);
-  const lit = litColor(doc, system, theme, selection);
+  const lit = litColor(system, theme, selection);
   return (
     <aside
       id="lamp"

@@ -1,6 +1,6 @@
 import type { SpaceId } from '@mint-lamp/core/color/spaces';
 import { plainCmyk, writeColor, writeHex } from '@mint-lamp/core/color/write';
-import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
+import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import { memo, useRef } from 'react';
 import { useAppSelector } from '../store/store.ts';
 import { CopyButton } from '../ui/copy-button.tsx';

@@ -1,12 +1,12 @@
+import { linkName } from '@mint-lamp/core/system/links/link-name';
 import { Link as RouterLink } from 'react-router';
 import { addressOf } from '../addresses.ts';
-import { linkName } from '../links/link-name.ts';
+import type { LitColor } from '../kinds/lit-color.ts';
 import { LinkPicker } from '../links/link-picker.tsx';
 import { useEditing } from '../store/editing.ts';
 import { selectProject, useProjectDocument } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
-import type { LitColor } from './lit-color.ts';
 
 /** For a role or stop: what it points to, the way there, and another link. */
 export function SourceOfLink({ lit }: { lit: LitColor }) {

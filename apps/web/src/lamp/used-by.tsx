@@ -1,10 +1,11 @@
-import type { Gradient } from '@mint-lamp/core/system/document';
-import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
+import { type Gradient, stopsOf } from '@mint-lamp/core/system/gradients/gradient';
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
+import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { memo, useMemo, useRef } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../addresses.ts';
 import type { Selection } from '../store/interface-slice.ts';
-import { selectProject, useProjectDocument, useTheme } from '../store/selectors.ts';
+import { selectProject, useDocumentPart, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 
 const MOST = 12;
@@ -19,9 +20,9 @@ interface User {
 export function UsedBy() {
   const id = useAppSelector((state) => selectProject(state).id);
   const selection = useAppSelector((state) => state.interface.selection);
-  const doc = useProjectDocument();
   const theme = useTheme();
-  const { roles, gradients } = doc;
+  const roles = useDocumentPart('roles');
+  const gradients = useDocumentPart('gradients');
   const latest = useRef(theme);
   latest.current = theme;
   const themeId = theme.theme.id;
@@ -49,10 +50,11 @@ function usersOf(
         ? link?.to === 'role' && link.role === selection.role
         : source?.family === selection.family &&
           (selection.kind === 'base' || source.shade === selection.shade);
-    if (follows) users.push({ key: role.id, name: role.path, to: addressOf(id, 'assign', role.id) });
+    if (follows)
+      users.push({ key: role.id, name: writeRoleName(role), to: addressOf(id, 'assign', role.id) });
   }
   for (const gradient of gradients) {
-    const follows = gradient.stops.some(({ link }) =>
+    const follows = stopsOf(gradient).some(({ color: link }) =>
       selection.kind === 'role'
         ? link.to === 'role' && link.role === selection.role
         : link.to === 'shade' &&

@@ -1,6 +1,7 @@
 import { parseColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
-import type { Link } from '@mint-lamp/core/system/document';
+import type { Link } from '@mint-lamp/core/system/links/link';
+import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import clsx from 'clsx';
 import { type ReactElement, useState } from 'react';
 import { useSystem, useTheme } from '../store/selectors.ts';
@@ -153,7 +154,7 @@ function Roles({ link, onPick, onLook, except }: ListProps & { except: string | 
                 )}
               >
                 <ColorChip css={theme.roles.get(role.id)?.color?.css ?? null} className="size-4" />
-                <span className="truncate">{role.path}</span>
+                <span className="truncate">{writeRoleName(role)}</span>
               </button>
             </li>
           );

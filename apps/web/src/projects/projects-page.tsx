@@ -1,16 +1,11 @@
+import type { ProjectPreview } from '@mint-lamp/core/system/preview';
+import type { ListedProject } from '@mint-lamp/core/wire/projects';
 import { formatDistanceToNow } from 'date-fns';
 import { Trash2 } from 'lucide-react';
 import { useCallback, useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import {
-  createProject,
-  type ListedProject,
-  listProjects,
-  type ProjectPreview,
-  removeProject,
-  ServerError,
-} from '../store/api.ts';
+import { createProject, listProjects, removeProject, ServerError } from '../store/api.ts';
 import { deliverWaiting } from '../store/deliver-waiting.ts';
 import { Button } from '../ui/button.tsx';
 import { IconButton } from '../ui/icon-button.tsx';

@@ -1,25 +1,30 @@
+import { alikeIn, passingIn } from '@mint-lamp/core/system/readout/readout';
 import clsx from 'clsx';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../addresses.ts';
-import { selectProject, useReadout, useTheme } from '../store/selectors.ts';
-import { useAppSelector } from '../store/store.ts';
+import { useProjectId, useReadout, useTheme } from '../store/selectors.ts';
 import { Popover } from '../ui/popover.tsx';
-import { useCountedThings } from './counted-things.ts';
+import {
+  alikeThings,
+  brokenThings,
+  type CountedThings,
+  handSetThings,
+  outsideThings,
+} from './counted-things.ts';
 
 /** The thin line that is always true: what passes, what fails, what needs a look. Every count leads to its things. */
 export function ReadoutLine() {
   const readout = useReadout();
   const { theme } = useTheme();
-  const id = useAppSelector((state) => selectProject(state).id);
-  const things = useCountedThings();
+  const id = useProjectId();
   const all = readout.pairs * readout.themes;
-  const here = readout.passing[theme.id] ?? 0;
+  const here = passingIn(readout, theme.id);
   const fails = all - readout.passingOverall;
   return (
     <section
       aria-label="Readout"
-      className="col-span-2 flex items-center gap-1 overflow-hidden border-b border-hair bg-ground px-2 text-sm"
+      className="flex h-[30px] items-center gap-1 overflow-hidden border-b border-hair bg-ground px-2 text-sm"
     >
       <Count to={addressOf(id, 'check')} tone={fails ? 'fail' : 'quiet'}>
         <b>
@@ -32,25 +37,25 @@ export function ReadoutLine() {
         overall
       </Count>
       <Things
-        count={things.alike.length}
+        count={alikeIn(readout, theme.id).length}
         one="pair of colours too alike"
         many="pairs of colours too alike"
-        items={things.alike}
+        things={alikeThings}
       />
       <Things
-        count={things.outside.length}
+        count={readout.outside.length}
         one="colour outside sRGB"
         many="colours outside sRGB"
-        items={things.outside}
+        things={outsideThings}
       />
       <Things
-        count={things.handSet.length}
+        count={readout.handSet.length}
         one="hand-set shade"
         many="hand-set shades"
-        items={things.handSet}
+        things={handSetThings}
         calm
       />
-      <Things count={things.broken.length} one="broken link" many="broken links" items={things.broken} />
+      <Things count={readout.broken.length} one="broken link" many="broken links" things={brokenThings} />
     </section>
   );
 }
@@ -66,25 +71,16 @@ function Count({ to, tone, children }: { to: string; tone: keyof typeof TONES; c
   );
 }
 
-interface Thing {
-  readonly key: string;
-  readonly text: string;
-  readonly to: string;
-}
-
-function Things({
-  count,
-  one,
-  many,
-  items,
-  calm = false,
-}: {
+interface ThingsProps {
   count: number;
   one: string;
   many: string;
-  items: readonly Thing[];
+  things: CountedThings;
   calm?: boolean;
-}) {
+}
+
+/** A count, and the things that it counts behind it. Drawn again only when the count changes. */
+const Things = memo(function Things({ count, one, many, things, calm = false }: ThingsProps) {
   const text = `${count} ${count === 1 ? one : many}`;
   if (!count) return <span className="px-2 py-0.5 whitespace-nowrap text-quiet">{text}</span>;
   return (
@@ -99,8 +95,19 @@ function Things({
         </button>
       }
     >
+      <ThingList things={things} />
+    </Popover>
+  );
+});
+
+const MOST = 100;
+
+function ThingList({ things }: { things: CountedThings }) {
+  const items = things(useReadout(), useProjectId(), useTheme().theme.id);
+  return (
+    <>
       <ul className="max-w-96">
-        {items.slice(0, 100).map((item) => (
+        {items.slice(0, MOST).map((item) => (
           <li key={item.key}>
             <Link to={item.to} className="block rounded-md px-2 py-1 hover:bg-pressed">
               {item.text}
@@ -108,7 +115,7 @@ function Things({
           </li>
         ))}
       </ul>
-      {items.length > 100 && <p className="px-2 text-quiet">… and {items.length - 100} more</p>}
-    </Popover>
+      {items.length > MOST && <p className="px-2 text-quiet">… and {items.length - MOST} more</p>}
+    </>
   );
 }

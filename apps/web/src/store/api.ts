@@ -1,43 +1,21 @@
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-
-export interface ProjectPreview {
-  readonly families: readonly { readonly name: string; readonly shades: readonly string[] }[];
-  readonly themes: readonly { readonly name: string; readonly colors: readonly string[] }[];
-}
-
-export interface ListedProject {
-  readonly id: string;
-  readonly name: string;
-  readonly updatedAt: string;
-  readonly preview: ProjectPreview;
-}
-
-export interface LoadedProject {
-  readonly id: string;
-  readonly revision: number;
-  readonly document: ProjectDocument;
-}
-
-export interface LoggedCommand {
-  readonly id: string;
-  readonly revision: number;
-  readonly command: Command;
-}
-
-export interface CommitResult {
-  readonly revision: number;
-  readonly outcomes: readonly { readonly id: string; readonly status: string; readonly reason?: string }[];
-  readonly entries: readonly LoggedCommand[];
-}
+import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
+import type { ErrorAnswer, ErrorCode } from '@mint-lamp/core/wire/errors';
+import { FORM_HEADER, FORM_WITHOUT_HEADER } from '@mint-lamp/core/wire/form';
+import type {
+  CommitAnswer,
+  ListedProject,
+  LoadedProject,
+  ProjectNews,
+  SentCommand,
+} from '@mint-lamp/core/wire/projects';
 
 /** An answer of the server that is not a success; `status` 0 means that there was no answer at all. */
 export class ServerError extends Error {
   override name = 'ServerError';
   readonly status: number;
-  readonly code: string;
+  readonly code: ErrorCode | 'UNREACHABLE' | 'UNKNOWN';
   readonly path: string;
-  constructor(status: number, code: string, message: string, path: string) {
+  constructor(status: number, code: ServerError['code'], message: string, path: string) {
     super(message);
     this.status = status;
     this.code = code;
@@ -45,15 +23,20 @@ export class ServerError extends Error {
   }
   /** Waiting and trying again may help. */
   get away(): boolean {
-    return this.status === 0 || this.status >= 500;
+    return !this.outdated && (this.status === 0 || this.status >= 500);
+  }
+  /** This page is older than the server; loading it anew helps. */
+  get outdated(): boolean {
+    return this.code === 'PAGE_OUTDATED';
   }
 }
 
 async function ask<T>(method: string, address: string, body?: unknown): Promise<T> {
-  const init: RequestInit = { method };
+  const headers: Record<string, string> = { [FORM_HEADER]: String(DOCUMENT_VERSION) };
+  const init: RequestInit = { method, headers };
   if (body !== undefined) {
     init.body = JSON.stringify(body);
-    init.headers = { 'content-type': 'application/json' };
+    headers['content-type'] = 'application/json';
   }
   let response: Response;
   try {
@@ -63,13 +46,18 @@ async function ask<T>(method: string, address: string, body?: unknown): Promise<
   }
   if (response.status === 204) return undefined as T;
   const answer = await response.json().catch(() => null);
-  if (response.ok) return answer as T;
-  const error = answer?.error ?? {};
+  if (response.ok) {
+    // A server that is being replaced by this page's own may still be the one before.
+    if (Number(response.headers.get(FORM_HEADER) ?? FORM_WITHOUT_HEADER) < DOCUMENT_VERSION)
+      throw new ServerError(503, 'SERVER_OUTDATED', 'The server is older than this page.', '');
+    return answer as T;
+  }
+  const { code, message, path } = (answer as ErrorAnswer | null)?.error ?? {};
   throw new ServerError(
     response.status,
-    error.code ?? 'UNKNOWN',
-    error.message ?? 'The server answered with an error.',
-    error.path ?? '',
+    code ?? 'UNKNOWN',
+    message ?? 'The server answered with an error.',
+    path ?? '',
   );
 }
 
@@ -77,10 +65,7 @@ export const listProjects = () => ask<{ projects: ListedProject[] }>('GET', '/pr
 export const createProject = (name: string) => ask<LoadedProject>('POST', '/projects', { name });
 export const removeProject = (id: string) => ask<void>('DELETE', `/projects/${id}`);
 export const loadProject = (id: string) => ask<LoadedProject>('GET', `/projects/${id}`);
-export const loadEntries = (id: string, after: number) =>
-  ask<{ entries: LoggedCommand[] }>('GET', `/projects/${id}/entries?after=${after}`);
-export const sendCommands = (
-  id: string,
-  revision: number,
-  commands: readonly { id: string; command: Command }[],
-) => ask<CommitResult>('POST', `/projects/${id}/commands`, { revision, commands });
+export const loadNews = (id: string, after: number) =>
+  ask<ProjectNews>('GET', `/projects/${id}/news?after=${after}`);
+export const sendCommands = (id: string, revision: number, commands: readonly SentCommand[]) =>
+  ask<CommitAnswer>('POST', `/projects/${id}/commands`, { revision, commands });

@@ -1,5 +1,5 @@
 import { loadProject, ServerError, sendCommands } from './api.ts';
-import { BATCH, tellDropped } from './saving.ts';
+import { BATCH, tellDropped, tellSetAside } from './telling.ts';
 import { forgetUnsent, projectsWaiting, readUnsent } from './unsent.ts';
 
 /**
@@ -13,12 +13,13 @@ export async function deliverWaiting(existing: readonly string[]): Promise<boole
   for (const id of projectsWaiting().filter((waiting) => existing.includes(waiting))) {
     try {
       const { revision } = await loadProject(id);
-      const waiting = readUnsent(id);
+      const { commands: waiting, setAside } = await readUnsent(id);
+      tellSetAside(setAside);
       for (let from = 0; from < waiting.length; from += BATCH) {
         const { outcomes } = await sendCommands(id, revision, waiting.slice(from, from + BATCH));
         for (const outcome of outcomes) {
           forgetUnsent(id, outcome.id);
-          if (outcome.status === 'refused') tellDropped(outcome.reason ?? 'it no longer fits.');
+          if (outcome.status === 'refused') tellDropped(outcome.reason);
         }
         sent = true;
       }

@@ -1,6 +1,6 @@
 import { applyCommand } from '@mint-lamp/core/system/commands/apply';
 import type { Command } from '@mint-lamp/core/system/commands/command';
-import { describeCommand } from '@mint-lamp/core/system/describe-command';
+import { describeCommand } from '@mint-lamp/core/system/commands/describe';
 import { useCallback, useMemo } from 'react';
 import { toast } from 'sonner';
 import { edited, type HistoryStep, previewed, stepDropped } from './project-slice.ts';
@@ -13,6 +13,7 @@ type Thunk<T> = (dispatch: AppDispatch, getState: () => AppState) => T;
 function perform(command: Command, as: 'edit' | 'undo' | 'redo', label: string): Thunk<string | null> {
   return (dispatch, getState) => {
     const project = selectProject(getState());
+    if (project.readOnly) return project.readOnly;
     const result = applyCommand(project.document, command);
     if (!result.ok) return result.reason;
     const id = crypto.randomUUID();
@@ -45,7 +46,9 @@ export function preview(command: Command | null): Thunk<void> {
       dispatch(previewed(null));
       return;
     }
-    const result = applyCommand(selectProject(getState()).document, command);
+    const { document, readOnly } = selectProject(getState());
+    if (readOnly) return;
+    const result = applyCommand(document, command);
     if (result.ok) dispatch(previewed(result.document));
   };
 }

@@ -1,6 +1,7 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { applyCommand } from '@mint-lamp/core/system/commands/apply';
 import type { Command } from '@mint-lamp/core/system/commands/command';
+import type { LoggedCommand } from '@mint-lamp/core/wire/projects';
 import { describe, expect, it } from 'vitest';
 import {
   advanced,
@@ -13,6 +14,8 @@ import {
 } from './project-slice.ts';
 
 const setBase = (color: string, family = 'buoy'): Command => ({ type: 'setBase', family, color });
+const told = (entries: readonly LoggedCommand[], settled: readonly string[] = []) =>
+  advanced({ revision: entries.at(-1)?.revision ?? 3, news: { kind: 'entries', entries }, settled });
 const baseOf = (state: ProjectState, family = 'buoy') =>
   state.document.families.find((f) => f.id === family)?.base;
 
@@ -57,7 +60,7 @@ describe('the open project', () => {
   it('is confirmed by its own commands without a change to what is shown', () => {
     const state = edit(edit(open(), 'a', setBase('#111111')), 'b', setBase('#222222'));
     const entries = [{ id: 'a', revision: 4, command: setBase('#111111') }];
-    const next = projectReducer(state, advanced({ entries, refused: [] })) as ProjectState;
+    const next = projectReducer(state, told(entries)) as ProjectState;
     expect(next.document).toBe(state.document);
     expect(next.unsent.map(({ id }) => id)).toEqual(['b']);
     expect(next.revision).toBe(4);
@@ -67,7 +70,7 @@ describe('the open project', () => {
   it('takes in what others did beneath its own unsent edits', () => {
     const state = edit(open(), 'mine', setBase('#111111'));
     const entries = [{ id: 'theirs', revision: 4, command: setBase('#999999', 'kelp') }];
-    const next = projectReducer(state, advanced({ entries, refused: [] })) as ProjectState;
+    const next = projectReducer(state, told(entries)) as ProjectState;
     expect(baseOf(next, 'kelp')).toBe('#999999');
     expect(baseOf(next)).toBe('#111111');
     expect(next.unsent).toHaveLength(1);
@@ -75,16 +78,27 @@ describe('the open project', () => {
 
   it('drops a refused edit and what it did', () => {
     const state = edit(edit(open(), 'bad', setBase('#111111')), 'good', setBase('#333333', 'kelp'));
-    const next = projectReducer(state, advanced({ entries: [], refused: ['bad'] })) as ProjectState;
+    const next = projectReducer(state, told([], ['bad'])) as ProjectState;
     expect(baseOf(next)).toBe('#e2552b');
     expect(baseOf(next, 'kelp')).toBe('#333333');
   });
 
   it('ignores entries that it has had already', () => {
     const entries = [{ id: 'old', revision: 2, command: setBase('#999999') }];
-    const next = projectReducer(open(), advanced({ entries, refused: [] })) as ProjectState;
+    const next = projectReducer(open(), told(entries)) as ProjectState;
     expect(baseOf(next)).toBe('#e2552b');
     expect(next.revision).toBe(3);
+  });
+
+  it('takes the whole document where that is what it is told, with its own unsent edits on top', () => {
+    const state = edit(open(), 'mine', setBase('#111111'));
+    const document = { ...SKERRY_LINE, name: 'Far ahead' };
+    const news = { kind: 'document', document } as const;
+    const next = projectReducer(state, advanced({ revision: 9000, news, settled: [] })) as ProjectState;
+    expect(next).toMatchObject({ revision: 9000, confirmed: document, document: { name: 'Far ahead' } });
+    expect(baseOf(next)).toBe('#111111');
+    const late = advanced({ revision: 8000, news: { kind: 'document', document: SKERRY_LINE }, settled: [] });
+    expect((projectReducer(next, late) as ProjectState).confirmed).toBe(document);
   });
 
   it('moves steps between the undo and redo lists, and an edit empties redo', () => {

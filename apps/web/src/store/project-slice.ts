@@ -1,11 +1,11 @@
 import { applyCommand } from '@mint-lamp/core/system/commands/apply';
 import type { Command } from '@mint-lamp/core/system/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { LoadedProject, LoggedCommand } from './api.ts';
+import type { LoadedProject, ProjectNews } from '@mint-lamp/core/wire/projects';
+import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { UnsentCommand } from './unsent.ts';
 
-export type SaveState = 'saved' | 'saving' | 'away' | 'gone';
+export type SaveState = 'saved' | 'saving' | 'away' | 'gone' | 'outdated';
 
 /** A step of the undo or redo list: the command to apply, and what it takes back, in words. */
 export interface HistoryStep {
@@ -26,6 +26,8 @@ export interface ProjectState {
   readonly undo: readonly HistoryStep[];
   readonly redo: readonly HistoryStep[];
   readonly saving: SaveState;
+  /** Why it can only be looked at; null when it can be changed. */
+  readonly readOnly: string | null;
 }
 
 const MOST_STEPS = 500;
@@ -42,89 +44,106 @@ function applyAll(
   return next;
 }
 
-export type Edited = UnsentCommand & { readonly document: ProjectDocument } & (
-    | { readonly as: 'edit'; readonly back: HistoryStep }
-    | { readonly as: 'undo'; readonly back: HistoryStep }
-    | { readonly as: 'redo'; readonly back: HistoryStep }
-  );
+export type Opened = LoadedProject &
+  Pick<ProjectState, 'unsent' | 'undo' | 'redo'> & {
+    readonly readOnly?: string;
+  };
 
-const slice = createSlice({
-  name: 'project',
-  initialState: null as ProjectState | null,
-  reducers: {
-    /** A project is opened: what the server has, what this browser still has to send, what can be undone. */
-    opened(
-      _state,
-      { payload }: PayloadAction<LoadedProject & Pick<ProjectState, 'unsent' | 'undo' | 'redo'>>,
-    ): ProjectState {
-      const document = applyAll(payload.document, payload.unsent);
-      return {
-        id: payload.id,
-        confirmed: payload.document,
-        revision: payload.revision,
-        unsent: payload.unsent,
-        document,
-        shown: document,
-        undo: payload.undo,
-        redo: payload.redo,
-        saving: payload.unsent.length ? 'saving' : 'saved',
-      };
-    },
-    closed: () => null,
-    /** The document while a gesture is under way; null ends it without a trace. */
-    previewed(state, { payload }: PayloadAction<ProjectDocument | null>) {
-      if (!state) return state;
-      return { ...state, shown: payload ?? state.document } as ProjectState;
-    },
-    edited(state, { payload }: PayloadAction<Edited>) {
-      if (!state) return state;
-      const { as, back, document, id, command } = payload;
-      const undo = [...state.undo] as HistoryStep[];
-      const redo = as === 'edit' ? [] : ([...state.redo] as HistoryStep[]);
-      if (as === 'undo') {
-        undo.pop();
-        redo.push(back);
-      } else {
-        if (as === 'redo') redo.pop();
-        undo.push(back);
-      }
-      return {
-        ...state,
-        document,
-        shown: document,
-        undo: undo.slice(-MOST_STEPS),
-        redo,
-        unsent: [...state.unsent, { id, command }],
-        saving: state.saving === 'away' ? 'away' : 'saving',
-      } as ProjectState;
-    },
-    /** A step that no longer fits is dropped, so that the next one can be reached. */
-    stepDropped(state, { payload }: PayloadAction<'undo' | 'redo'>) {
-      return state && ({ ...state, [payload]: state[payload].slice(0, -1) } as ProjectState);
-    },
-    /** News of the log: entries after the confirmed revision, and own commands that were refused. */
-    advanced(
-      state,
-      { payload }: PayloadAction<{ entries: readonly LoggedCommand[]; refused: readonly string[] }>,
-    ) {
-      if (!state) return state;
-      const news = payload.entries.filter((entry) => entry.revision > state.revision);
-      const done = new Set([...payload.entries.map((entry) => entry.id), ...payload.refused]);
-      const unsent = (state.unsent as UnsentCommand[]).filter(({ id }) => !done.has(id));
-      const confirmed = applyAll(state.confirmed as ProjectDocument, news);
-      const revision = news.length ? news[news.length - 1]!.revision : state.revision;
-      // Own commands in the order they were made change nothing that is shown.
-      const own = news.every((entry, i) => state.unsent[i]?.id === entry.id) && !payload.refused.length;
-      const document = own ? (state.document as ProjectDocument) : applyAll(confirmed, unsent);
-      const saving = unsent.length ? state.saving : 'saved';
-      const shown = own ? (state.shown as ProjectDocument) : document;
-      return { ...state, confirmed, revision, unsent, document, shown, saving } as ProjectState;
-    },
-    savingChanged(state, { payload }: PayloadAction<SaveState>) {
-      return state && ({ ...state, saving: payload } as ProjectState);
-    },
-  },
-});
+export type Edited = UnsentCommand & {
+  readonly document: ProjectDocument;
+  readonly as: 'edit' | 'undo' | 'redo';
+  readonly back: HistoryStep;
+};
 
-export const { opened, closed, previewed, edited, stepDropped, advanced, savingChanged } = slice.actions;
-export const projectReducer = slice.reducer;
+export type Advanced = ProjectNews & {
+  /** Ids of own commands that are done with: confirmed without being in the news, or refused. */
+  readonly settled: readonly string[];
+};
+
+/** A project is opened: what the server has, what this browser still has to send, what can be undone. */
+export const opened = createAction<Opened>('project/opened');
+export const closed = createAction('project/closed');
+/** The document while a gesture is under way; null ends it without a trace. */
+export const previewed = createAction<ProjectDocument | null>('project/previewed');
+export const edited = createAction<Edited>('project/edited');
+/** A step that no longer fits is dropped, so that the next one can be reached. */
+export const stepDropped = createAction<'undo' | 'redo'>('project/stepDropped');
+/** News of the log after the confirmed revision. */
+export const advanced = createAction<Advanced>('project/advanced');
+export const savingChanged = createAction<SaveState>('project/savingChanged');
+
+function open({ id, revision, document: confirmed, unsent, undo, redo, readOnly }: Opened): ProjectState {
+  const document = applyAll(confirmed, unsent);
+  return {
+    id,
+    confirmed,
+    revision,
+    unsent,
+    document,
+    shown: document,
+    undo,
+    redo,
+    saving: unsent.length ? 'saving' : 'saved',
+    readOnly: readOnly ?? null,
+  };
+}
+
+function edit(state: ProjectState, { as, back, document, id, command }: Edited): ProjectState {
+  const undo = as === 'undo' ? state.undo.slice(0, -1) : [...state.undo, back];
+  const redo = as === 'edit' ? [] : as === 'undo' ? [...state.redo, back] : state.redo.slice(0, -1);
+  return {
+    ...state,
+    document,
+    shown: document,
+    undo: undo.slice(-MOST_STEPS),
+    redo,
+    unsent: [...state.unsent, { id, command }],
+    saving: state.saving === 'away' || state.saving === 'outdated' ? state.saving : 'saving',
+  };
+}
+
+function advance(state: ProjectState, { revision, news, settled }: Advanced): ProjectState {
+  const entries =
+    news.kind === 'entries' ? news.entries.filter((entry) => entry.revision > state.revision) : [];
+  const whole = news.kind === 'document' && revision > state.revision ? news.document : null;
+  const done = new Set([...settled, ...(news.kind === 'entries' ? news.entries.map(({ id }) => id) : [])]);
+  const unsent = state.unsent.filter(({ id }) => !done.has(id));
+  const confirmed = whole ?? applyAll(state.confirmed, entries);
+  // Own commands in the order they were made change nothing that is shown.
+  const own =
+    !whole &&
+    unsent.length + entries.length === state.unsent.length &&
+    entries.every((entry, i) => state.unsent[i]!.id === entry.id);
+  const document = own ? state.document : applyAll(confirmed, unsent);
+  return {
+    ...state,
+    confirmed,
+    revision: Math.max(revision, state.revision),
+    unsent,
+    document,
+    shown: own ? state.shown : document,
+    saving: unsent.length ? state.saving : 'saved',
+  };
+}
+
+/**
+ * The state of the open project. Written without drafts: a document is large, is never changed in place, and every
+ * command makes the next one out of plain objects.
+ */
+export function projectReducer(
+  state: ProjectState | null = null,
+  action: UnknownAction,
+): ProjectState | null {
+  if (opened.match(action)) return open(action.payload);
+  if (closed.match(action) || !state) return null;
+  if (previewed.match(action)) {
+    const shown = action.payload ?? state.document;
+    return shown === state.shown ? state : { ...state, shown };
+  }
+  if (edited.match(action)) return edit(state, action.payload);
+  if (stepDropped.match(action)) return { ...state, [action.payload]: state[action.payload].slice(0, -1) };
+  if (advanced.match(action)) return advance(state, action.payload);
+  if (savingChanged.match(action))
+    return state.saving === action.payload ? state : { ...state, saving: action.payload };
+  return state;
+}

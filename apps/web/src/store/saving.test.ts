@@ -1,28 +1,19 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { applyCommand } from '@mint-lamp/core/system/commands/apply';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { DOCUMENT_VERSION, type ProjectDocument } from '@mint-lamp/core/system/document';
+import { FORM_HEADER } from '@mint-lamp/core/wire/form';
+import type { LoggedCommand } from '@mint-lamp/core/wire/projects';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { LoggedCommand } from './api.ts';
 import { deliverWaiting } from './deliver-waiting.ts';
 import { edit } from './editing.ts';
+import { MemoryStorage } from './memory-storage.fixture.ts';
 import { opened } from './project-slice.ts';
 import { keepSaved } from './saving.ts';
 import { type AppStore, createStore } from './store.ts';
-import { readUnsent } from './unsent.ts';
 
-/** As much of a browser as saving needs: storage, events, and a server that can be away. */
-class MemoryStorage {
-  [key: string]: unknown;
-  getItem(key: string) {
-    return (this[key] as string | undefined) ?? null;
-  }
-  setItem(key: string, value: string) {
-    this[key] = value;
-  }
-  removeItem(key: string) {
-    delete this[key];
-  }
-}
+/** A server that can be away, for tests of saving. */
+const answer = (body: object, status = 200) =>
+  Response.json(body, { status, headers: { [FORM_HEADER]: String(DOCUMENT_VERSION) } });
 
 class FakeServer {
   document: ProjectDocument = SKERRY_LINE;
@@ -30,16 +21,18 @@ class FakeServer {
   away = false;
   loseAnswers = 0;
   refuseNext: string | null = null;
+  newer = false;
   requests = 0;
 
   answer = async (address: string, init?: RequestInit): Promise<Response> => {
     this.requests++;
     if (this.away) throw new TypeError('Failed to fetch');
+    if (this.newer) return answer({ error: { code: 'PAGE_OUTDATED', message: 'Load anew.', path: '' } }, 503);
     if (address.endsWith('/p'))
-      return Response.json({ id: 'p', revision: this.log.length, document: this.document });
+      return answer({ id: 'p', revision: this.log.length, document: this.document });
     if (!address.endsWith('/commands')) {
       const after = Number(new URL(address, 'http://x').searchParams.get('after'));
-      return Response.json({ entries: this.log.filter((entry) => entry.revision > after) });
+      return answer({ revision: this.log.length, news: this.newsAfter(after) });
     }
     const { revision, commands } = JSON.parse(String(init?.body));
     const outcomes = [];
@@ -62,9 +55,12 @@ class FakeServer {
     }
     // The work is done, but the answer does not arrive.
     if (this.loseAnswers-- > 0) throw new TypeError('Failed to fetch');
-    const entries = this.log.filter((entry) => entry.revision > revision);
-    return Response.json({ revision: this.log.length, outcomes, entries });
+    return answer({ revision: this.log.length, outcomes, news: this.newsAfter(revision) });
   };
+
+  private newsAfter(revision: number) {
+    return { kind: 'entries', entries: this.log.filter((entry) => entry.revision > revision) };
+  }
 }
 
 let server: FakeServer;
@@ -101,20 +97,21 @@ afterEach(() => {
 
 const setBase = (color: string) => store.dispatch(edit({ type: 'setBase', family: 'buoy', color }));
 const state = () => store.getState().project!;
+const kept = () => Object.keys(localStorage).filter((key) => key.startsWith('mint-lamp/unsent/p/'));
 const settle = (ms = 20_000) => vi.advanceTimersByTimeAsync(ms);
 
 describe('saving', () => {
   it('sends edits in order and forgets them when they are confirmed', async () => {
     setBase('#111111');
     setBase('#222222');
-    expect(readUnsent('p')).toHaveLength(2);
+    expect(kept()).toHaveLength(2);
     await settle();
     expect(server.log.map((entry) => (entry.command as { color: string }).color)).toEqual([
       '#111111',
       '#222222',
     ]);
     expect(state()).toMatchObject({ saving: 'saved', unsent: [], revision: 2 });
-    expect(readUnsent('p')).toEqual([]);
+    expect(kept()).toEqual([]);
   });
 
   it('keeps edits while the server is away, says so, and sends them once when it is back', async () => {
@@ -124,7 +121,7 @@ describe('saving', () => {
     expect(state().saving).toBe('away');
     setBase('#222222');
     await settle();
-    expect(readUnsent('p')).toHaveLength(2);
+    expect(kept()).toHaveLength(2);
     server.away = false;
     await settle();
     expect(server.log).toHaveLength(2);
@@ -150,7 +147,7 @@ describe('saving', () => {
         .document.families.map((family) => family.base)
         .slice(1, 3),
     ).toEqual(['#e2552b', '#333333']);
-    expect(readUnsent('p')).toEqual([]);
+    expect(kept()).toEqual([]);
   });
 
   it('waits longer and longer between tries, and not at all when there is nothing to send', async () => {
@@ -184,14 +181,27 @@ describe('saving', () => {
     await expect(deliverWaiting(['p'])).rejects.toThrow('does not answer');
     server.away = false;
     expect(await deliverWaiting(['another'])).toBe(false);
-    expect(readUnsent('p')).toHaveLength(2);
+    expect(kept()).toHaveLength(2);
     expect(await deliverWaiting(['p', 'another'])).toBe(true);
     expect(server.log.map(({ command }) => (command as { color: string }).color)).toEqual([
       '#111111',
       '#222222',
     ]);
-    expect(readUnsent('p')).toEqual([]);
+    expect(kept()).toEqual([]);
     expect(await deliverWaiting(['p'])).toBe(false);
+  });
+
+  it('sends nothing more once the page is older than the server, says so, and loses nothing', async () => {
+    server.newer = true;
+    setBase('#111111');
+    await settle();
+    expect(state().saving).toBe('outdated');
+    const { requests } = server;
+    setBase('#222222');
+    await settle(60_000);
+    expect(server.requests).toBe(requests);
+    expect(state().saving).toBe('outdated');
+    expect(kept()).toHaveLength(2);
   });
 
   it('does nothing more once it is stopped', async () => {
@@ -202,6 +212,6 @@ describe('saving', () => {
     const { requests } = server;
     await settle(60_000);
     expect(server.requests).toBe(requests);
-    expect(readUnsent('p')).toHaveLength(1);
+    expect(kept()).toHaveLength(1);
   });
 });

@@ -1,18 +1,12 @@
-import { toast } from 'sonner';
-import { type LoggedCommand, loadEntries, loadProject, ServerError, sendCommands } from './api.ts';
+import type { ProjectNews } from '@mint-lamp/core/wire/projects';
+import { loadNews, loadProject, ServerError, sendCommands } from './api.ts';
 import { advanced, opened, savingChanged } from './project-slice.ts';
 import type { AppStore } from './store.ts';
+import { BATCH, tellDropped, tellSetAside } from './telling.ts';
 import { forgetUnsent, readUnsent } from './unsent.ts';
 
-/** Commands that are sent at once, at most. */
-export const BATCH = 200;
 const FIRST_WAIT_MS = 400;
 const LONGEST_WAIT_MS = 4000;
-
-/** A refused or malformed command is dropped with a message; nothing else waits for it. */
-export function tellDropped(reason: string): void {
-  toast.error(`An edit could not be saved: ${reason}`, { duration: 10_000 });
-}
 
 /**
  * Keeps the open project and the server in step until the returned function is called: sends unsent commands
@@ -31,9 +25,10 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     return open?.id === projectId ? open : null;
   };
 
-  const advance = (entries: readonly LoggedCommand[], refused: readonly string[] = []) => {
-    for (const id of [...entries.map((entry) => entry.id), ...refused]) forgetUnsent(projectId, id);
-    store.dispatch(advanced({ entries, refused }));
+  const advance = ({ revision, news }: ProjectNews, settled: readonly string[] = []) => {
+    const told = news.kind === 'entries' ? news.entries.map(({ id }) => id) : [];
+    for (const id of [...told, ...settled]) forgetUnsent(projectId, id);
+    store.dispatch(advanced({ revision, news, settled }));
   };
 
   const send = async () => {
@@ -43,40 +38,48 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     if (!batch.length) {
       if (behind) {
         behind = false;
-        const { entries } = await loadEntries(projectId, open.revision);
-        if (!stopped) advance(entries);
+        const news = await loadNews(projectId, open.revision);
+        if (!stopped) advance(news);
       }
       return;
     }
     const result = await sendCommands(projectId, open.revision, batch);
     behind = false;
     if (stopped) return;
-    const refused = result.outcomes.filter((outcome) => outcome.status === 'refused');
-    for (const { reason } of refused) tellDropped(reason ?? 'it no longer fits.');
-    // A command that the server knew before this browser's revision is in no entry, yet is done.
-    const known = result.outcomes.filter((outcome) => outcome.status === 'known').map(({ id }) => id);
-    advance(result.entries, [...refused.map(({ id }) => id), ...known]);
+    for (const outcome of result.outcomes) if (outcome.status === 'refused') tellDropped(outcome.reason);
+    // Every command that was answered is done with, whether the news names it, or it was known or refused.
+    advance(
+      result,
+      result.outcomes.map(({ id }) => id),
+    );
   };
 
   /** An answer that no waiting mends. */
   const handleRefusal = async (error: ServerError) => {
     const open = project();
     if (!open) return;
-    if (error.status === 404) store.dispatch(savingChanged('gone'));
+    if (error.outdated) store.dispatch(savingChanged('outdated'));
+    else if (error.status === 404) store.dispatch(savingChanged('gone'));
     else if (error.code === 'REVISION_AHEAD') {
       // The server's database was set back; its document counts, and what is unsent goes on top.
       const loaded = await loadProject(projectId);
-      store.dispatch(opened({ ...loaded, unsent: readUnsent(projectId), undo: [], redo: [] }));
+      const { commands: unsent, setAside } = await readUnsent(projectId);
+      tellSetAside(setAside);
+      store.dispatch(opened({ ...loaded, unsent, undo: [], redo: [] }));
     } else {
       const index = Number(/^body\.commands\.(\d+)/.exec(error.path)?.[1] ?? 0);
       const bad = open.unsent[index];
       tellDropped(error.message);
-      if (bad) advance([], [bad.id]);
+      const news = { kind: 'entries', entries: [] } as const;
+      if (bad) advance({ revision: open.revision, news }, [bad.id]);
     }
   };
 
+  /** Nothing more can be sent from this page. */
+  const isOver = () => project()?.saving === 'gone' || project()?.saving === 'outdated';
+
   const run = async () => {
-    if (busy || stopped) return;
+    if (busy || stopped || isOver()) return;
     busy = true;
     clearTimeout(timer);
     try {
@@ -87,7 +90,7 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
       if (stopped || !project()) return;
       if (error instanceof ServerError && !error.away) {
         await handleRefusal(error).catch(() => {});
-        if (project()?.saving !== 'gone') timer = setTimeout(run, FIRST_WAIT_MS);
+        if (!isOver()) timer = setTimeout(run, FIRST_WAIT_MS);
       } else {
         behind = true;
         store.dispatch(savingChanged('away'));

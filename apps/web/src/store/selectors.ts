@@ -1,8 +1,9 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { type Readout, readoutOf } from '@mint-lamp/core/system/readout';
-import { type ResolvedTheme, resolveSystem, type System } from '@mint-lamp/core/system/resolve';
+import type { Readout } from '@mint-lamp/core/system/readout/readout';
+import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
 import type { ProjectState } from './project-slice.ts';
 import { type AppState, useAppSelector } from './store.ts';
+import { readoutOfDocument, systemOf } from './systems.ts';
 
 /** The open project; the frame renders stations only when there is one. */
 export function selectProject(state: AppState): ProjectState {
@@ -11,20 +12,8 @@ export function selectProject(state: AppState): ProjectState {
 }
 
 export const selectDocument = (state: AppState): ProjectDocument => selectProject(state).shown;
-
-// One system is kept: the next is worked out from it, so that a drag computes only what it moves.
-let system: System | undefined;
-export function selectSystem(state: AppState): System {
-  system = resolveSystem(selectDocument(state), system);
-  return system;
-}
-
-let readout: { of: System; is: Readout } | undefined;
-export function selectReadout(state: AppState): Readout {
-  const of = selectSystem(state);
-  if (readout?.of !== of) readout = { of, is: readoutOf(of) };
-  return readout.is;
-}
+export const selectSystem = (state: AppState): System => systemOf(selectDocument(state));
+export const selectReadout = (state: AppState): Readout => readoutOfDocument(selectDocument(state));
 
 /** The theme that is switched on: the chosen one, or the first when that is gone. */
 export function selectTheme(state: AppState): ResolvedTheme {
@@ -39,3 +28,7 @@ export const useProjectDocument = () => useAppSelector(selectDocument);
 export const useSystem = () => useAppSelector(selectSystem);
 export const useReadout = () => useAppSelector(selectReadout);
 export const useTheme = () => useAppSelector(selectTheme);
+export const useProjectId = () => useAppSelector((state) => selectProject(state).id);
+/** One part of the document; a component that needs no more is not drawn again when another part changes. */
+export const useDocumentPart = <K extends keyof ProjectDocument>(part: K): ProjectDocument[K] =>
+  useAppSelector((state) => selectDocument(state)[part]);

@@ -1,8 +1,14 @@
 import type { Command } from '@mint-lamp/core/system/commands/command';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
+import type { SentCommand } from '@mint-lamp/core/wire/projects';
+import { lasting } from './storage.ts';
 
 /** A command on its way to the server. */
-export interface UnsentCommand {
-  readonly id: string;
+export type UnsentCommand = SentCommand;
+
+/** A command as it is kept. Before version 2 of the form it was kept bare. */
+interface Kept {
+  readonly form: number;
   readonly command: Command;
 }
 
@@ -13,6 +19,8 @@ export interface UnsentCommand {
  * sending the same one is harmless.
  */
 const PREFIX = 'mint-lamp/unsent/';
+/** What could not be read is moved here, so that nothing is lost for good. */
+const ASIDE = 'mint-lamp/set-aside/';
 
 let counter = 0;
 const keys = new Map<string, string>();
@@ -21,43 +29,62 @@ export function rememberUnsent(projectId: string, { id, command }: UnsentCommand
   counter += 1;
   const order = `${Date.now().toString(36).padStart(9, '0')}-${counter.toString(36).padStart(5, '0')}`;
   const key = `${PREFIX}${projectId}/${order}/${id}`;
-  try {
-    localStorage.setItem(key, JSON.stringify(command));
-    keys.set(id, key);
-    return true;
-  } catch {
-    return false;
-  }
+  const kept: Kept = { form: DOCUMENT_VERSION, command };
+  if (!lasting.write(key, JSON.stringify(kept))) return false;
+  keys.set(id, key);
+  return true;
 }
 
 export function forgetUnsent(projectId: string, id: string): void {
   const known = keys.get(id);
   keys.delete(id);
-  if (known) localStorage.removeItem(known);
-  else for (const key of unsentKeys(projectId)) if (key.endsWith(`/${id}`)) localStorage.removeItem(key);
+  if (known) lasting.remove(known);
+  else for (const key of unsentKeys(projectId)) if (key.endsWith(`/${id}`)) lasting.remove(key);
 }
 
 function unsentKeys(projectId: string): string[] {
   const prefix = `${PREFIX}${projectId}/`;
-  return Object.keys(localStorage)
+  return lasting
+    .keys()
     .filter((key) => key.startsWith(prefix))
     .sort();
 }
 
 /** Ids of the projects that something waits for. */
 export function projectsWaiting(): string[] {
-  const ids = Object.keys(localStorage)
+  const ids = lasting
+    .keys()
     .filter((key) => key.startsWith(PREFIX))
     .map((key) => key.slice(PREFIX.length).split('/')[0]!);
   return [...new Set(ids)];
 }
 
-export function readUnsent(projectId: string): UnsentCommand[] {
-  return unsentKeys(projectId).flatMap((key) => {
-    const text = localStorage.getItem(key);
-    if (!text) return [];
+export interface Unsent {
+  readonly commands: readonly UnsentCommand[];
+  /** What was found and could not be read, in words; it has been set aside. */
+  readonly setAside: readonly string[];
+}
+
+/** What waits for a project, brought up to today's form and checked; what cannot be is set aside and named. */
+export async function readUnsent(projectId: string): Promise<Unsent> {
+  const found = unsentKeys(projectId);
+  const commands: UnsentCommand[] = [];
+  const setAside: string[] = [];
+  if (!found.length) return { commands, setAside };
+  const { readKept } = await import('./kept-commands.ts');
+  for (const key of found) {
+    const text = lasting.read(key);
+    if (text === null) continue;
     const id = key.slice(key.lastIndexOf('/') + 1);
-    keys.set(id, key);
-    return [{ id, command: JSON.parse(text) as Command }];
-  });
+    const result = readKept(text);
+    if (result.ok) {
+      keys.set(id, key);
+      commands.push({ id, command: result.command });
+    } else {
+      lasting.write(ASIDE + key.slice(PREFIX.length), text);
+      lasting.remove(key);
+      setAside.push(result.name);
+    }
+  }
+  return { commands, setAside };
 }

@@ -2,11 +2,11 @@ import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dn
 import { CSS } from '@dnd-kit/utilities';
 import { describeColor } from '@mint-lamp/core/color/describe';
 import { readColor } from '@mint-lamp/core/color/parse';
-import type { Swatch } from '@mint-lamp/core/system/document';
+import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import type { DropPlace } from '../frame/color-dragging.tsx';
+import type { DropPlace } from '../dragging/color-dragging.tsx';
 import { edit } from '../store/editing.ts';
 import { selected } from '../store/interface-slice.ts';
 import { selectDocument } from '../store/selectors.ts';

@@ -9,8 +9,8 @@ interface LongListOptions {
   /** Height of a row in px, as far as is known before it is drawn. */
   estimate: number;
   keyOf: (index: number) => string;
-  /** Draw only what is near the window also of a short list, as one of many on a page. */
-  always?: boolean;
+  /** Draw only what is near the window also of lists shorter than {@link SHORT}, down to this length. */
+  short?: number;
   /** The row that is open, or −1: it is scrolled into the window when it becomes so. */
   open?: number;
 }
@@ -25,27 +25,37 @@ export function useLongList<T extends HTMLElement>({
   count,
   estimate,
   keyOf,
-  always = false,
+  short = SHORT,
   open = -1,
 }: LongListOptions) {
   const list = useRef<T>(null);
   const [margin, setMargin] = useState(0);
-  const whole = !always && count <= SHORT;
+  const whole = count <= short;
   const scroller = useCallback(() => list.current?.closest<HTMLElement>('[data-scroller]') ?? null, []);
+  // Where the list begins, measured when it comes up and when what scrolls with it changes its size; not at every
+  // drawing, since each measuring makes the browser lay the page out at once.
   useLayoutEffect(() => {
     const frame = scroller();
     if (whole || !frame || !list.current) return;
-    const top =
-      list.current.getBoundingClientRect().top - frame.getBoundingClientRect().top + frame.scrollTop;
-    setMargin((old) => (Math.abs(old - top) > 1 ? top : old));
-  });
+    const measure = () => {
+      if (!list.current) return;
+      const top =
+        list.current.getBoundingClientRect().top - frame.getBoundingClientRect().top + frame.scrollTop;
+      setMargin((old) => (Math.abs(old - top) > 1 ? top : old));
+    };
+    measure();
+    const observer = new ResizeObserver(measure);
+    observer.observe(frame);
+    if (frame.firstElementChild) observer.observe(frame.firstElementChild);
+    return () => observer.disconnect();
+  }, [scroller, whole]);
   const virtual = useVirtualizer({
     count,
     enabled: !whole,
     getScrollElement: scroller,
     estimateSize: () => estimate,
     getItemKey: keyOf,
-    overscan: 6,
+    overscan: 4,
     scrollMargin: margin,
     initialRect: { width: 1000, height: 800 },
   });

@@ -1,4 +1,4 @@
-import { starterRoles } from '@mint-lamp/core/system/suggestions';
+import { starterRoles } from '@mint-lamp/core/system/roles/starter-roles';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
 import { newId, useEditing } from '../../store/editing.ts';

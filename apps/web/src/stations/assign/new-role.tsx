@@ -1,20 +1,26 @@
+import { readRoleName, writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { useState } from 'react';
 import { newId, useEditing } from '../../store/editing.ts';
-import { useProjectDocument } from '../../store/selectors.ts';
+import { useDocumentPart } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
 import { Popover } from '../../ui/popover.tsx';
 
-/** Adds a role by its path; it begins with the links of the role that it is like, or with none. */
+/** Adds a role by its name, with its groups before it; it begins with the links of the role that it is like, or with none. */
 export function NewRole() {
-  const { roles } = useProjectDocument();
+  const roles = useDocumentPart('roles');
   const { edit } = useEditing();
   const [open, setOpen] = useState(false);
-  const [path, setPath] = useState('');
+  const [text, setText] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
   const [like, setLike] = useState('');
   const add = () => {
+    const result = readRoleName(text);
+    setFault(result.ok ? null : result.reason);
+    if (!result.ok) return;
+    const { group, name } = result;
     const links = roles.find((role) => role.id === like)?.links ?? {};
-    if (edit({ type: 'addRole', role: { id: newId(), path: path.trim(), links } })) {
-      setPath('');
+    if (edit({ type: 'addRole', role: { id: newId(), group, name, links } })) {
+      setText('');
       setOpen(false);
     }
   };
@@ -30,18 +36,24 @@ export function NewRole() {
         className="flex w-72 flex-col gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (path.trim()) add();
+          if (text.trim()) add();
         }}
       >
         <label>
-          <span className="mb-0.5 block text-sm text-quiet">Path, such as notice/delay/text</span>
+          <span className="mb-0.5 block text-sm text-quiet">Name, such as notice.delay.text</span>
           <input
-            value={path}
+            value={text}
+            aria-invalid={fault !== null}
             maxLength={80}
-            onChange={(event) => setPath(event.target.value)}
+            onChange={(event) => setText(event.target.value)}
             className="h-8 w-full rounded-md border border-control bg-raised px-2"
           />
         </label>
+        {fault && (
+          <p role="alert" className="text-sm text-fail">
+            {fault}
+          </p>
+        )}
         <label>
           <span className="mb-0.5 block text-sm text-quiet">Begin with the links of</span>
           <select
@@ -52,12 +64,12 @@ export function NewRole() {
             <option value="">no other role</option>
             {roles.map((role) => (
               <option key={role.id} value={role.id}>
-                {role.path}
+                {writeRoleName(role)}
               </option>
             ))}
           </select>
         </label>
-        <Button type="submit" look="primary" disabled={!path.trim()}>
+        <Button type="submit" look="primary" disabled={!text.trim()}>
           Add the role
         </Button>
       </form>

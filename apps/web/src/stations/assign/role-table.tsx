@@ -1,34 +1,32 @@
-import type { Role, Theme } from '@mint-lamp/core/system/document';
-import type { ResolvedRole } from '@mint-lamp/core/system/resolve';
+import { linkName } from '@mint-lamp/core/system/links/link-name';
+import type { Role } from '@mint-lamp/core/system/roles/role';
+import { readNames, writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import type { Theme } from '@mint-lamp/core/system/themes/theme';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
-import { memo, type Ref, useState } from 'react';
-import { useNavigate } from 'react-router';
-import { addressOf } from '../../addresses.ts';
-import { useColorDrop } from '../../frame/color-dragging.tsx';
-import { useThemeSwitch } from '../../frame/use-theme-switch.ts';
-import { linkName } from '../../links/link-name.ts';
-import { LinkPicker } from '../../links/link-picker.tsx';
+import { memo, type Ref, useMemo } from 'react';
+import { useThemeSwitch } from '../../kinds/themes/use-theme-switch.ts';
 import { useEditing } from '../../store/editing.ts';
-import { selectProject, useProjectDocument, useSystem, useTheme } from '../../store/selectors.ts';
-import { useAppSelector } from '../../store/store.ts';
-import { ColorChip } from '../../ui/color-chip.tsx';
+import { useDocumentPart, useSystem, useTheme } from '../../store/selectors.ts';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { useLongList } from '../../ui/long-list.ts';
 import { TextField } from '../../ui/text-field.tsx';
-
-const groupOf = (path: string) => path.split('/')[0]!;
+import { GroupHeading } from './group-heading.tsx';
+import { RoleCell } from './role-cell.tsx';
+import { roleRows } from './role-rows.ts';
 
 /** Roles × themes. The theme that is switched on is marked; a click on another's name switches it on. */
 export function RoleTable({ open }: { open: string | null }) {
-  const { roles, themes } = useProjectDocument();
+  const roles = useDocumentPart('roles');
+  const themes = useDocumentPart('themes');
+  const items = useMemo(() => roleRows(roles), [roles]);
   const { theme: current } = useTheme();
   const switchTheme = useThemeSwitch();
   const { list, rows, before, after, measure } = useLongList<HTMLTableSectionElement>({
-    count: roles.length,
+    count: items.length,
     estimate: 33,
-    keyOf: (index) => roles[index]!.id,
-    open: roles.findIndex(({ id }) => id === open),
+    keyOf: (index) => items[index]!.key,
+    open: items.findIndex(({ key }) => key === open),
   });
   const empty = (height: number) =>
     height > 0 && (
@@ -38,7 +36,7 @@ export function RoleTable({ open }: { open: string | null }) {
     );
   return (
     <div className="min-h-0 min-w-fit px-5 pb-5">
-      <table aria-rowcount={roles.length + 1} className="w-full border-separate border-spacing-0">
+      <table aria-rowcount={items.length + 1} className="w-full border-separate border-spacing-0">
         <caption className="sr-only">Roles and what they link to in each theme</caption>
         <thead>
           <tr>
@@ -77,17 +75,27 @@ export function RoleTable({ open }: { open: string | null }) {
         </thead>
         <tbody ref={list}>
           {empty(before)}
-          {rows.map((i) => (
-            <RoleRow
-              key={roles[i]!.id}
-              ref={measure}
-              index={i}
-              role={roles[i]!}
-              themes={themes}
-              lit={roles[i]!.id === open}
-              first={i === 0 || groupOf(roles[i]!.path) !== groupOf(roles[i - 1]!.path)}
-            />
-          ))}
+          {rows.map((i) => {
+            const item = items[i]!;
+            return item.kind === 'group' ? (
+              <GroupHeading
+                key={item.key}
+                ref={measure}
+                index={i}
+                group={item.group}
+                columns={themes.length + 2}
+              />
+            ) : (
+              <RoleRow
+                key={item.key}
+                ref={measure}
+                index={i}
+                role={item.role}
+                themes={themes}
+                lit={item.key === open}
+              />
+            );
+          })}
           {empty(after)}
         </tbody>
       </table>
@@ -101,26 +109,33 @@ interface RoleRowProps {
   role: Role;
   themes: readonly Theme[];
   lit: boolean;
-  /** The first of its group gets more air above. */
-  first: boolean;
 }
 
-const RoleRow = memo(function RoleRow({ ref, index, role, themes, lit, first }: RoleRowProps) {
+const RoleRow = memo(function RoleRow({ ref, index, role, themes, lit }: RoleRowProps) {
   const { edit } = useEditing();
   const system = useSystem();
   const { pairs } = system.document;
-  const cell = clsx('border-b border-hair', first && 'pt-2');
+  const name = writeRoleName(role);
+  const cell = 'border-b border-hair';
   const remove = () => {
     // Pairs of a role that is gone would only be broken.
     const orphans = pairs.filter((pair) => pair.foreground === role.id || pair.background === role.id);
     edit({
       type: 'batch',
-      label: `remove the role ${role.path}`,
+      label: `remove the role ${name}`,
       commands: [
         ...orphans.map((pair) => ({ type: 'removePair', pair: pair.id }) as const),
         { type: 'removeRole', role: role.id },
       ],
     });
+  };
+  /** One name stays in the group; a name with groups before it moves the role there. */
+  const rename = (text: string) => {
+    const result = readNames(text);
+    if (!result.ok) return result.reason;
+    const own = result.names[result.names.length - 1]!;
+    const group = result.names.length > 1 ? result.names.slice(0, -1) : role.group;
+    return edit({ type: 'renameRole', role: role.id, group, name: own }) ? null : 'Choose another name';
   };
   return (
     <tr
@@ -132,83 +147,32 @@ const RoleRow = memo(function RoleRow({ ref, index, role, themes, lit, first }: 
     >
       <th
         scope="row"
-        className={clsx(cell, 'sticky left-0 z-1 w-56 min-w-48 bg-inherit text-left font-normal')}
+        title="Write a name, or groups and a name with dots between them to move it"
+        className={clsx(cell, 'sticky left-0 z-1 w-56 min-w-48 bg-inherit pl-3 text-left font-normal')}
       >
         <TextField
-          label={`Path of ${role.path}`}
+          label={`Name of ${name}`}
           hideLabel
-          value={role.path}
+          value={role.name}
           inputClassName="border-transparent! bg-transparent! hover:border-control! focus:bg-raised!"
-          onCommit={(path) =>
-            edit({ type: 'renameRole', role: role.id, path }) ? null : 'Choose another path'
-          }
+          onCommit={rename}
         />
       </th>
       {themes.map((theme) => (
         <td key={theme.id} className={clsx(cell, 'min-w-36')}>
-          <RoleCell role={role} theme={theme} resolved={system.themes.get(theme.id)?.roles.get(role.id)} />
+          <RoleCell
+            role={role}
+            theme={theme}
+            resolved={system.themes.get(theme.id)?.roles.get(role.id)}
+            linked={linkName(system.document, role.links[theme.id] ?? null)}
+          />
         </td>
       ))}
       <td className={cell}>
-        <IconButton label={`Remove ${role.path}`} onClick={remove}>
+        <IconButton label={`Remove ${name}`} onClick={remove}>
           <Trash2 aria-hidden className="size-4 text-quiet" />
         </IconButton>
       </td>
     </tr>
   );
 });
-
-/** One role in one theme: its colour and link; a click opens the choice of another. */
-function RoleCell({
-  role,
-  theme,
-  resolved,
-}: {
-  role: Role;
-  theme: Theme;
-  resolved: ResolvedRole | undefined;
-}) {
-  const doc = useProjectDocument();
-  const id = useAppSelector((state) => selectProject(state).id);
-  const navigate = useNavigate();
-  const switchTheme = useThemeSwitch();
-  const { edit, preview } = useEditing();
-  const [opened, setOpened] = useState(false);
-  const drop = useColorDrop(`role ${role.id} ${theme.id}`, (color) =>
-    edit({ type: 'setLink', role: role.id, theme: theme.id, link: { to: 'color', color } }),
-  );
-  const link = role.links[theme.id] ?? null;
-  const button = (
-    <button
-      ref={drop.setNodeRef}
-      type="button"
-      aria-label={`${role.path} in ${theme.name}: ${linkName(doc, link)}`}
-      title={resolved?.problem ?? resolved?.color?.css}
-      onClick={() => {
-        setOpened(true);
-        switchTheme(theme.id);
-        navigate(addressOf(id, 'assign', role.id), { replace: true });
-      }}
-      className={clsx(
-        'flex w-full items-center gap-2 rounded-md px-2 py-1 text-left -outline-offset-2 hover:bg-pressed',
-        drop.isOver && 'outline-2 outline-ring',
-      )}
-    >
-      <ColorChip css={resolved?.color?.css ?? null} className="h-6 w-9" />
-      <span className={clsx('truncate', resolved?.color ? '' : 'text-fail')}>{linkName(doc, link)}</span>
-    </button>
-  );
-  // The picker is made when it is first wanted, so that a large table stays light.
-  if (!opened) return button;
-  return (
-    <LinkPicker
-      startOpen
-      link={link}
-      label={`Link of ${role.path} in ${theme.name}`}
-      trigger={button}
-      exceptRole={role.id}
-      onPick={(next) => edit({ type: 'setLink', role: role.id, theme: theme.id, link: next })}
-      onPreview={(next) => preview(next && { type: 'setLink', role: role.id, theme: theme.id, link: next })}
-    />
-  );
-}

@@ -1,4 +1,4 @@
-import type { Link } from '@mint-lamp/core/system/document';
+import type { Link } from '@mint-lamp/core/system/links/link';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { newId, useEditing } from '../../store/editing.ts';

@@ -1,4 +1,4 @@
-import { suggestedPairs } from '@mint-lamp/core/system/suggestions';
+import { suggestedPairs } from '@mint-lamp/core/system/pairs/suggested-pairs';
 import { useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
 import { newId, useEditing } from '../../store/editing.ts';
@@ -10,7 +10,7 @@ import { EmptyState } from '../../ui/notice.tsx';
 import { StationHeader } from '../station-header.tsx';
 import { NewPair } from './new-pair.tsx';
 import { PairBoard } from './pair-board.tsx';
-import { useOrder } from './use-order.ts';
+import { failingPairs, useOrder } from './use-order.ts';
 
 /** Each pair as real text on its real ground, in every theme side by side, worst first. */
 export default function Check() {
@@ -19,8 +19,10 @@ export default function Check() {
   const doc = useProjectDocument();
   const readout = useReadout();
   const { edit } = useEditing();
-  const suggestions = useMemo(() => suggestedPairs(doc, newId), [doc]);
-  const rows = useOrder(doc, readout);
+  const { roles, pairs } = doc;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: names and pairs decide, and nothing else of the document
+  const suggestions = useMemo(() => suggestedPairs(doc, newId), [roles, pairs]);
+  const order = useOrder(readout);
   const opened = doc.pairs.find((pair) => pair.id === open);
   const foreground = opened?.foreground;
   useEffect(() => {
@@ -32,7 +34,7 @@ export default function Check() {
       label: `add ${suggestions.length} suggested pairs`,
       commands: suggestions.map((pair) => ({ type: 'addPair', pair }) as const),
     });
-  const failing = rows.filter((row) => row.some((m) => !m.passes)).length;
+  const failing = useMemo(() => failingPairs(readout), [readout]);
   return (
     <div className="flex min-h-full flex-col">
       <StationHeader
@@ -51,7 +53,7 @@ export default function Check() {
         <NewPair />
       </StationHeader>
       {doc.pairs.length ? (
-        <PairBoard rows={rows} open={open ?? null} />
+        <PairBoard readout={readout} order={order} open={open ?? null} />
       ) : (
         <EmptyState title="No pair yet">
           {doc.roles.length > 1

@@ -1,9 +1,10 @@
 import type { Content, Level } from '@mint-lamp/core/contrast/targets';
+import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { newId, useEditing } from '../../store/editing.ts';
-import { selectProject, useProjectDocument } from '../../store/selectors.ts';
+import { selectProject, useDocumentPart } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
@@ -12,7 +13,7 @@ import { CONTENT_OPTIONS, LEVEL_OPTIONS, USUAL_SIZE } from './pair-settings.tsx'
 
 /** Makes a pair of two roles. */
 export function NewPair() {
-  const { roles } = useProjectDocument();
+  const roles = useDocumentPart('roles');
   const id = useAppSelector((state) => selectProject(state).id);
   const navigate = useNavigate();
   const { edit } = useEditing();
@@ -21,7 +22,7 @@ export function NewPair() {
   const [ground, setGround] = useState('');
   const [content, setContent] = useState<Content>('body');
   const [level, setLevel] = useState<Level>('AA');
-  const options = roles.map((role) => ({ value: role.id, label: role.path }));
+  const options = roles.map((role) => ({ value: role.id, label: writeRoleName(role) }));
   const choice = [{ value: '', label: 'choose …' }, ...options];
   const ready = text && ground && text !== ground;
   const add = () => {

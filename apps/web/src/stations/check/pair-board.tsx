@@ -1,16 +1,20 @@
-import type { Measurement } from '@mint-lamp/core/system/measure';
+import type { Readout } from '@mint-lamp/core/system/readout/readout';
 import { useLongList } from '../../ui/long-list.ts';
-import { PairRow } from './pair-row.tsx';
+import { useColumnsInView } from '../../ui/wide-table.ts';
+import { CELL_WIDTH, NAME_WIDTH, PairRow } from './pair-row.tsx';
+import { rowAt } from './use-order.ts';
 
 interface PairBoardProps {
-  /** Each row a pair, measured in every theme. */
-  rows: readonly (readonly Measurement[])[];
+  readout: Readout;
+  /** Places of the pairs in the document, in the order in which they are shown. */
+  order: readonly number[];
   open: string | null;
 }
 
-/** All pairs; of very many, those near the window. */
-export function PairBoard({ rows, open }: PairBoardProps) {
-  const idOf = (index: number) => rows[index]![0]!.pair.id;
+/** All pairs; of very many, those near the window, and of very many themes too. */
+export function PairBoard({ readout, order, open }: PairBoardProps) {
+  const { pairs, roles } = readout.system.document;
+  const idOf = (index: number) => pairs[order[index]!]!.id;
   const {
     list,
     rows: shown,
@@ -18,25 +22,32 @@ export function PairBoard({ rows, open }: PairBoardProps) {
     after,
     measure,
   } = useLongList<HTMLOListElement>({
-    count: rows.length,
+    count: order.length,
     estimate: 124,
     keyOf: idOf,
-    open: rows.findIndex(([first]) => first!.pair.id === open),
+    open: open === null ? -1 : order.findIndex((place) => pairs[place]!.id === open),
   });
+  const { inside, first, last } = useColumnsInView<HTMLDivElement>(readout.themes, CELL_WIDTH, NAME_WIDTH);
   return (
-    <ol ref={list} aria-label="Pairs, worst first" className="min-w-fit px-5 pb-5">
-      {before > 0 && <li aria-hidden style={{ height: before }} />}
-      {shown.map((index) => (
-        <PairRow
-          key={idOf(index)}
-          ref={measure}
-          index={index}
-          count={rows.length}
-          measurements={rows[index]!}
-          open={idOf(index) === open}
-        />
-      ))}
-      {after > 0 && <li aria-hidden style={{ height: after }} />}
-    </ol>
+    <div ref={inside}>
+      <ol ref={list} aria-label="Pairs, worst first" className="min-w-fit px-5 pb-5">
+        {before > 0 && <li aria-hidden style={{ height: before }} />}
+        {shown.map((index) => (
+          <PairRow
+            key={idOf(index)}
+            ref={measure}
+            index={index}
+            count={order.length}
+            measurements={rowAt(readout, order[index]!)}
+            system={readout.system}
+            roles={roles}
+            first={first}
+            last={last}
+            open={idOf(index) === open}
+          />
+        ))}
+        {after > 0 && <li aria-hidden style={{ height: after }} />}
+      </ol>
+    </div>
   );
 }

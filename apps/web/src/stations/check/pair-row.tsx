@@ -1,37 +1,62 @@
 import { formatRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import { describeTarget } from '@mint-lamp/core/contrast/targets';
-import type { Pair } from '@mint-lamp/core/system/document';
-import type { Measurement } from '@mint-lamp/core/system/measure';
-import { repairPair } from '@mint-lamp/core/system/repair-pair';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Pair } from '@mint-lamp/core/system/pairs/pair';
+import type { System } from '@mint-lamp/core/system/resolve/resolve';
+import type { Role } from '@mint-lamp/core/system/roles/role';
+import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
-import type { Ref } from 'react';
+import { memo, type Ref } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
-import { useThemeSwitch } from '../../frame/use-theme-switch.ts';
+import { useThemeSwitch } from '../../kinds/themes/use-theme-switch.ts';
 import { useEditing } from '../../store/editing.ts';
-import { selectProject, useProjectDocument, useSystem } from '../../store/selectors.ts';
-import { useAppSelector } from '../../store/store.ts';
+import { useProjectId } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { PairSettings } from './pair-settings.tsx';
+import { repairOf } from './repair-of.ts';
+
+/** Px of a theme's column with the gap after it, and of the column of names with its gap. */
+export const CELL_WIDTH = 240;
+export const NAME_WIDTH = 208;
 
 interface PairRowProps {
   measurements: readonly Measurement[];
+  system: System;
+  roles: readonly Role[];
+  /** The themes that are in the window. */
+  first: number;
+  last: number;
   open: boolean;
   index: number;
   count: number;
   ref: Ref<HTMLLIElement> | undefined;
 }
 
-export function PairRow({ measurements, open, index, count, ref }: PairRowProps) {
+/** Whether a row would be drawn the same: its measurements are as they were, and the system matters to failing ones only. */
+function sameRow(a: PairRowProps, b: PairRowProps): boolean {
+  const { measurements: old, system: oldSystem, ...restA } = a;
+  const { measurements: now, system, ...restB } = b;
+  return (
+    old.length === now.length &&
+    now.every(
+      (m, i) => m === old[i] && (m.passes || system.themes.get(m.theme) === oldSystem.themes.get(m.theme)),
+    ) &&
+    Object.keys(restA).every((key) => restA[key as keyof typeof restA] === restB[key as keyof typeof restB])
+  );
+}
+
+export const PairRow = memo(function PairRow(props: PairRowProps) {
+  const { measurements, system, roles, first, last, open, index, count, ref } = props;
   const { pair } = measurements[0]!;
-  const { roles } = useProjectDocument();
   const { edit } = useEditing();
-  const id = useAppSelector((state) => selectProject(state).id);
+  const id = useProjectId();
   const navigate = useNavigate();
-  const path = (role: string) => roles.find((r) => r.id === role)?.path ?? 'a role that is gone';
-  const name = `${path(pair.foreground)} on ${path(pair.background)}`;
+  const foreground = roleNameIn(roles, pair.foreground);
+  const background = roleNameIn(roles, pair.background);
+  const name = `${foreground} on ${background}`;
   return (
     <li
       ref={ref}
@@ -52,8 +77,8 @@ export function PairRow({ measurements, open, index, count, ref }: PairRowProps)
           onClick={() => navigate(open ? addressOf(id, 'check') : addressOf(id, 'check', pair.id))}
           className="block w-full rounded-md text-left"
         >
-          <span className="block truncate font-semibold">{path(pair.foreground)}</span>
-          <span className="block truncate text-quiet">on {path(pair.background)}</span>
+          <span className="block truncate font-semibold">{foreground}</span>
+          <span className="block truncate text-quiet">on {background}</span>
           <span className="block text-sm text-quiet">
             {describeTarget(pair.target)}, {pair.size} px
           </span>
@@ -71,24 +96,30 @@ export function PairRow({ measurements, open, index, count, ref }: PairRowProps)
         className="grid gap-3"
         style={{ gridTemplateColumns: `repeat(${measurements.length}, minmax(228px, 1fr))` }}
       >
-        {measurements.map((m) => (
-          <Cell key={m.theme} measurement={m} />
+        {measurements.slice(first, last + 1).map((m, i) => (
+          <div key={m.theme} className="min-w-0" style={{ gridColumn: first + i + 1 }}>
+            <Cell measurement={m} system={system} />
+          </div>
         ))}
       </div>
     </li>
   );
+}, sameRow);
+
+interface CellProps {
+  measurement: Measurement;
+  system: System;
 }
 
 /** A pair in one theme: the text itself, its ratio and what it needs; when it fails, the repair beside it. */
-function Cell({ measurement }: { measurement: Measurement }) {
+function Cell({ measurement, system }: CellProps) {
   const { pair, text, ground, ratio, required, passes } = measurement;
-  const system = useSystem();
   const switchTheme = useThemeSwitch();
   const { edit } = useEditing();
   const theme = system.themes.get(measurement.theme)!;
-  const repair = passes ? null : repairPair(system, theme, measurement);
+  const repair = passes ? null : repairOf(system, theme, measurement);
   return (
-    <div className="min-w-0">
+    <>
       <div className="overflow-hidden rounded-md border border-hair">
         <Sample pair={pair} text={text} ground={ground} />
         {repair?.kind === 'repair' && <Sample pair={pair} text={repair.text} ground={repair.ground} after />}
@@ -116,7 +147,7 @@ function Cell({ measurement }: { measurement: Measurement }) {
       )}
       {repair?.kind === 'repair' && repair.cost && <p className="mt-1 text-sm text-quiet">{repair.cost}</p>}
       {repair?.kind === 'none' && <p className="mt-1 text-sm text-quiet">{repair.reason}</p>}
-    </div>
+    </>
   );
 }
 

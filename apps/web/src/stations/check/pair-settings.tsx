@@ -1,5 +1,5 @@
 import { CONTENT_NAMES, type Content, isLargeText, type Level } from '@mint-lamp/core/contrast/targets';
-import type { Pair } from '@mint-lamp/core/system/document';
+import type { Pair } from '@mint-lamp/core/system/pairs/pair';
 import { useEditing } from '../../store/editing.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { NumberField } from '../../ui/number-field.tsx';

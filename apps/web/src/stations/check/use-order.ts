@@ -1,34 +1,44 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { Measurement } from '@mint-lamp/core/system/measure';
-import type { Readout } from '@mint-lamp/core/system/readout';
-import { useEffect, useState } from 'react';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Readout } from '@mint-lamp/core/system/readout/readout';
+import { useEffect, useMemo, useState } from 'react';
 
-const worth = (row: readonly Measurement[]) => Math.min(...row.map((m) => m.ratio / m.required));
+/** The measurements of the pair at a place in the document, theme by theme. */
+export const rowAt = (readout: Readout, place: number): Measurement[] =>
+  [...readout.measured.values()].map(({ measurements }) => measurements[place]!);
 
-/** Measurements by pair, each in the order of the themes. */
-function rowsOf(readout: Readout): Map<string, Measurement[]> {
-  const rows = new Map<string, Measurement[]>();
-  for (const m of readout.measurements) {
-    const row = rows.get(m.pair.id);
-    if (row) row.push(m);
-    else rows.set(m.pair.id, [m]);
-  }
-  return rows;
+/** How near each pair comes to what it needs in the theme where it is worst. */
+function worths(readout: Readout): number[] {
+  const lists = [...readout.measured.values()].map(({ measurements }) => measurements);
+  return readout.system.document.pairs.map((_, i) => {
+    let least = Number.POSITIVE_INFINITY;
+    for (const list of lists) least = Math.min(least, list[i]!.ratio / list[i]!.required);
+    return least;
+  });
+}
+
+/** How many pairs fail in some theme. */
+export function failingPairs(readout: Readout): number {
+  const lists = [...readout.measured.values()].map(({ measurements }) => measurements);
+  return readout.system.document.pairs.filter((_, i) => lists.some((list) => !list[i]!.passes)).length;
 }
 
 /**
- * The pairs' rows, worst first. The order is taken when the board opens and when pairs come or go, and stays
- * while colours change: a row that is being repaired does not jump away from the eye.
+ * The places of the pairs in the document, worst first. The order is taken when the board opens and when pairs come
+ * or go, and stays while colours change: a row that is being repaired does not jump away from the eye.
  */
-export function useOrder(doc: ProjectDocument, readout: Readout): Measurement[][] {
-  const rows = rowsOf(readout);
-  const ids = doc.pairs.map((pair) => pair.id);
-  const sorted = () => [...ids].sort((a, b) => worth(rows.get(a)!) - worth(rows.get(b)!));
+export function useOrder(readout: Readout): readonly number[] {
+  const { pairs } = readout.system.document;
+  const places = useMemo(() => new Map(pairs.map(({ id }, i) => [id, i])), [pairs]);
+  const sorted = () => {
+    const worth = worths(readout);
+    const order = pairs.map((_, i) => i).sort((a, b) => worth[a]! - worth[b]!);
+    return order.map((i) => pairs[i]!.id);
+  };
   const [order, setOrder] = useState(sorted);
-  const same = order.length === ids.length && order.every((id) => rows.has(id));
+  const same = order.length === pairs.length && order.every((id) => places.has(id));
   const now = same ? order : sorted();
   useEffect(() => {
     if (!same) setOrder(now);
   });
-  return now.map((id) => rows.get(id)!);
+  return useMemo(() => now.map((id) => places.get(id)!), [now, places]);
 }

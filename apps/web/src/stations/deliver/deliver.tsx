@@ -1,21 +1,17 @@
-import { writeHex } from '@mint-lamp/core/color/write';
-import { cssNames, gradientCss, writeCss } from '@mint-lamp/core/exchange/css';
-import { writeHexList } from '@mint-lamp/core/exchange/hex-list';
-import { slug } from '@mint-lamp/core/system/document';
-import { colorOf } from '@mint-lamp/core/system/painted';
+import { slug } from '@mint-lamp/core/system/names';
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { useProjectDocument, useReadout, useSystem, useTheme } from '../../store/selectors.ts';
+import { useJob } from '../../jobs/use-job.ts';
+import type { FileForm } from '../../jobs/work/write-file.ts';
+import { useProjectDocument, useReadout } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { ColorChip } from '../../ui/color-chip.tsx';
 import { CopyButton } from '../../ui/copy-button.tsx';
-import { useLongList } from '../../ui/long-list.ts';
-import { EmptyState } from '../../ui/notice.tsx';
+import { EmptyState, Failure } from '../../ui/notice.tsx';
 import { StationHeader } from '../station-header.tsx';
 import { save } from './save-file.ts';
+import { Values } from './values.tsx';
 
-type Form = 'css' | 'hex';
 const FORMS = [
   { value: 'css', label: 'CSS custom properties' },
   { value: 'hex', label: 'List of hex values' },
@@ -29,13 +25,18 @@ const beginningOf = (text: string) =>
 /** The system as files, exactly as seen, and every value to copy with one click. */
 export default function Deliver() {
   const doc = useProjectDocument();
-  const system = useSystem();
   const readout = useReadout();
-  const [form, setForm] = useState<Form>('css');
-  const text = useMemo(() => (form === 'css' ? writeCss(system) : writeHexList(system)), [form, system]);
+  const [form, setForm] = useState<FileForm>('css');
+  // Written off the page's thread; what was written before stays until the next is there.
+  const job = useJob(
+    'writeFile',
+    useMemo(() => ({ document: doc, form }), [doc, form]),
+  );
+  const text = job.result ?? '';
+  const ready = !job.busy && !job.fault;
   const stem = slug(doc.name) || 'colours';
   const file = form === 'css' ? `${stem}.css` : `${stem}-hex.txt`;
-  const failing = readout.measurements.length - readout.passingOverall;
+  const failing = readout.pairs * readout.themes - readout.passingOverall;
   if (!doc.families.length && !doc.roles.length && !doc.gradients.length)
     return (
       <>
@@ -48,7 +49,11 @@ export default function Deliver() {
     <div className="flex h-[calc(100dvh-146px)] min-h-96 flex-col">
       <StationHeader title="Deliver" lead="What a page paints with this file is what you see here.">
         <Choice label="As" value={form} options={FORMS} onChange={setForm} className="w-52" />
-        <Button look="primary" onClick={() => save(file, text, form === 'css' ? 'text/css' : 'text/plain')}>
+        <Button
+          look="primary"
+          disabled={!ready}
+          onClick={() => save(file, text, form === 'css' ? 'text/css' : 'text/plain')}
+        >
           <Download aria-hidden className="size-4" /> Download {file}
         </Button>
       </StationHeader>
@@ -70,11 +75,19 @@ export default function Deliver() {
         <section aria-label={file} className="flex min-h-0 min-w-0 flex-col">
           <div className="flex items-center justify-between pb-1">
             <h2 className="font-title font-semibold">{file}</h2>
-            <CopyButton text={text} label="Copy the whole file">
-              Copy all
-            </CopyButton>
+            {ready ? (
+              <CopyButton text={text} label="Copy the whole file">
+                Copy all
+              </CopyButton>
+            ) : (
+              <span role="status" className="text-sm text-quiet">
+                {job.fault ? '' : 'Writing …'}
+              </span>
+            )}
           </div>
+          {job.fault && <Failure fault={job.fault} onAgain={job.again} />}
           <pre
+            aria-busy={job.busy}
             // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
             tabIndex={0}
             className="min-h-0 flex-1 overflow-auto rounded-md border border-hair bg-raised p-3 font-mono text-xs"
@@ -90,102 +103,5 @@ export default function Deliver() {
         </section>
       </div>
     </div>
-  );
-}
-
-interface Value {
-  readonly key: string;
-  readonly name: string;
-  readonly css: string;
-  readonly hex: string;
-  readonly property: string;
-}
-
-/** Roles of the present theme, gradients and shades: the hex code and the custom property, each to copy. */
-function Values() {
-  const system = useSystem();
-  const theme = useTheme();
-  const names = useMemo(() => cssNames(system.document), [system]);
-  const roles = system.document.roles.flatMap((role): Value[] => {
-    const color = theme.roles.get(role.id)?.color;
-    if (!color) return [];
-    return [
-      {
-        key: role.id,
-        name: role.path,
-        css: color.css,
-        hex: writeHex(colorOf(color)),
-        property: names.role(role.id),
-      },
-    ];
-  });
-  const gradients = [...theme.gradients.values()].flatMap((resolved): Value[] => {
-    const css = gradientCss(resolved);
-    const { id, name } = resolved.gradient;
-    return css ? [{ key: id, name, css, hex: css, property: names.gradient(id) }] : [];
-  });
-  const families = [...system.families.values()].map(({ family, shades }) => ({
-    title: family.name,
-    values: shades.map(
-      (shade): Value => ({
-        key: shade.label,
-        name: shade.label,
-        css: shade.css,
-        hex: shade.css,
-        property: names.shade(family.id, shade.label),
-      }),
-    ),
-  }));
-  const many = roles.length + gradients.length + families.length * 11 > 400;
-  return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
-    <section aria-label="Values" tabIndex={0} data-scroller className="min-h-0 overflow-auto pr-2">
-      <ValueList title={`Roles in ${theme.theme.name}`} values={roles} many={many} />
-      <ValueList title="Gradients" values={gradients} many={many} />
-      {families.map(({ title, values }) => (
-        <ValueList key={title} title={title} values={values} many={many} />
-      ))}
-    </section>
-  );
-}
-
-interface ValueListProps {
-  title: string;
-  values: readonly Value[];
-  /** There are so many values on the page that only those near the window are drawn. */
-  many: boolean;
-}
-
-function ValueList({ title, values, many }: ValueListProps) {
-  const { list, rows, before, after } = useLongList<HTMLUListElement>({
-    count: values.length,
-    estimate: 33,
-    keyOf: (index) => values[index]!.key,
-    always: many,
-  });
-  if (!values.length) return null;
-  return (
-    <section aria-label={title} className="mb-4">
-      <h2 className="border-b border-hair pb-1 font-title font-semibold">{title}</h2>
-      <ul ref={list}>
-        {before > 0 && <li aria-hidden style={{ height: before }} />}
-        {rows
-          .map((index) => values[index]!)
-          .map((value) => (
-            <li
-              key={value.key}
-              className="grid h-[33px] grid-cols-[28px_1fr_150px_1.1fr] items-center gap-2 border-b border-hair"
-            >
-              <ColorChip css={value.css} className="size-6" />
-              <span className="truncate">{value.name}</span>
-              <CopyButton text={value.hex} className="min-w-0" />
-              <CopyButton text={`var(${value.property})`} className="min-w-0">
-                {value.property}
-              </CopyButton>
-            </li>
-          ))}
-        {after > 0 && <li aria-hidden style={{ height: after }} />}
-      </ul>
-    </section>
   );
 }

@@ -1,6 +1,7 @@
 import { gradientCss } from '@mint-lamp/core/exchange/css';
-import type { RectangularSpace } from '@mint-lamp/core/gradient/interpolate';
-import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
+import type { MixingSpace } from '@mint-lamp/core/gradient/interpolate';
+import { angleOf } from '@mint-lamp/core/system/gradients/gradient';
+import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { Trash2 } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { useNavigate } from 'react-router';
@@ -20,11 +21,15 @@ import { StopList } from './stop-list.tsx';
 
 const Profile = lazy(() => import('./profile.tsx'));
 
-const SPACES: readonly { value: RectangularSpace; label: string }[] = [
+const SPACES: readonly { value: MixingSpace; label: string }[] = [
   { value: 'oklab', label: 'OKLab, even to the eye' },
   { value: 'lab', label: 'Lab' },
   { value: 'srgb', label: 'sRGB, as old browsers' },
   { value: 'srgb-linear', label: 'Linear light' },
+  { value: 'oklch', label: 'OKLCH, round the hues' },
+  { value: 'lch', label: 'LCH, round the hues' },
+  { value: 'hsl', label: 'HSL, round the hues' },
+  { value: 'hwb', label: 'HWB, round the hues' },
 ];
 
 interface FadeBenchProps {
@@ -39,8 +44,13 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
   const id = useAppSelector((state) => selectProject(state).id);
   const navigate = useNavigate();
   const css = gradientCss(resolved);
-  const angle = (value: number) =>
-    ({ type: 'setGradient', gradient: gradient.id, change: { angle: value } }) as const;
+  const degrees = angleOf(gradient);
+  const turn = (value: number) =>
+    ({
+      type: 'setGradient',
+      gradient: gradient.id,
+      change: { direction: { by: 'angle', degrees: value } },
+    }) as const;
   return (
     <section aria-label={gradient.name} className="flex flex-col gap-3 px-5 pb-5">
       <GradientPreview resolved={resolved} openStop={openStop} />
@@ -58,32 +68,34 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
               edit({ type: 'renameGradient', gradient: gradient.id, name }) ? null : 'Choose another name'
             }
           />
-          <div>
-            <span className="text-sm text-quiet">Angle (°)</span>
-            <div className="flex items-center gap-2">
-              <Track
-                label="Angle"
-                value={gradient.angle}
-                min={0}
-                max={360}
-                step={1}
-                background="var(--surface-sunken)"
-                valueText={`${gradient.angle} degrees`}
-                onPreview={(v) => preview(angle(v))}
-                onCommit={(v) => edit(angle(v))}
-              />
-              <NumberField
-                label="Angle"
-                hideLabel
-                value={gradient.angle}
-                min={0}
-                max={360}
-                decimals={1}
-                onCommit={(v) => edit(angle(v))}
-                className="w-17 shrink-0"
-              />
+          {degrees !== null && (
+            <div>
+              <span className="text-sm text-quiet">Angle (°)</span>
+              <div className="flex items-center gap-2">
+                <Track
+                  label="Angle"
+                  value={degrees}
+                  min={0}
+                  max={360}
+                  step={1}
+                  background="var(--surface-sunken)"
+                  valueText={`${degrees} degrees`}
+                  onPreview={(v) => preview(turn(v))}
+                  onCommit={(v) => edit(turn(v))}
+                />
+                <NumberField
+                  label="Angle"
+                  hideLabel
+                  value={degrees}
+                  min={0}
+                  max={360}
+                  decimals={1}
+                  onCommit={(v) => edit(turn(v))}
+                  className="w-17 shrink-0"
+                />
+              </div>
             </div>
-          </div>
+          )}
           <Choice
             label="Mixed in"
             value={gradient.space}

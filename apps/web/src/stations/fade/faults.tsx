@@ -1,5 +1,5 @@
 import { type Band, gradientFaults } from '@mint-lamp/core/gradient/analyse';
-import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
+import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { TriangleAlert } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useMemo } from 'react';
 import { Button } from '../../ui/button.tsx';

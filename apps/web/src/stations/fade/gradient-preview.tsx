@@ -6,7 +6,9 @@ import {
   type Point,
   pointInBox,
 } from '@mint-lamp/core/gradient/line';
-import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
+import { percentOf } from '@mint-lamp/core/gradient/model';
+import { angleOf, movedTo, type Stop } from '@mint-lamp/core/system/gradients/gradient';
+import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import clsx from 'clsx';
 import {
   type KeyboardEvent,
@@ -37,7 +39,8 @@ interface GradientPreviewProps {
 
 /** The gradient on a banner, with a handle for each stop on the gradient line itself. A click adds a stop. */
 export function GradientPreview({ resolved, openStop }: GradientPreviewProps) {
-  const { gradient, colors } = resolved;
+  const { gradient, stops, colors } = resolved;
+  const degrees = angleOf(gradient);
   const box = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   const addStop = useAddStop(resolved);
@@ -48,8 +51,8 @@ export function GradientPreview({ resolved, openStop }: GradientPreviewProps) {
     observer.observe(box.current!);
     return () => observer.disconnect();
   }, []);
-  const line = gradientLine(gradient.angle, size.width, size.height);
-  const place = (percent: number) => pointInBox(gradient.angle, size, percent, INSET);
+  const line = gradientLine(degrees ?? 90, size.width, size.height);
+  const place = (percent: number) => pointInBox(degrees ?? 90, size, percent, INSET);
   const path = WAY.map((percent) => Object.values(place(percent)).join(',')).join(' ');
 
   const addAt = (event: MouseEvent) => {
@@ -66,32 +69,40 @@ export function GradientPreview({ resolved, openStop }: GradientPreviewProps) {
         className="relative h-48 rounded-[5px]"
         style={{ background: gradientCss(resolved) ?? undefined }}
       >
-        {/* biome-ignore lint/a11y/useKeyWithClickEvents: the list of stops adds one by keyboard */}
-        {/* biome-ignore lint/a11y/noStaticElementInteractions: as above */}
-        <div
-          className="absolute inset-0 cursor-copy"
-          data-testid="gradient-area"
-          onClick={addAt}
-          title="Click to add a stop here"
-        />
-        <svg aria-hidden className="pointer-events-none absolute inset-0 size-full">
-          <polyline points={path} fill="none" stroke="#ffffff" strokeOpacity={0.7} strokeWidth={3} />
-          <polyline points={path} fill="none" stroke="#000000" strokeWidth={1} />
-        </svg>
-        {size.width > 0 &&
-          gradient.stops.map((stop, i) => (
-            <StopHandle
-              key={stop.id}
-              gradient={gradient.id}
-              stop={stop.id}
-              position={stop.position}
-              index={i}
-              css={colors[i]?.css ?? null}
-              line={line}
-              point={place(stop.position)}
-              on={stop.id === openStop}
+        {/* Only of a straight line at an angle is it known which place lies under the pointer. */}
+        {degrees !== null && (
+          <>
+            {/* biome-ignore lint/a11y/useKeyWithClickEvents: the list of stops adds one by keyboard */}
+            {/* biome-ignore lint/a11y/noStaticElementInteractions: as above */}
+            <div
+              className="absolute inset-0 cursor-copy"
+              data-testid="gradient-area"
+              onClick={addAt}
+              title="Click to add a stop here"
             />
-          ))}
+            <svg aria-hidden className="pointer-events-none absolute inset-0 size-full">
+              <polyline points={path} fill="none" stroke="#ffffff" strokeOpacity={0.7} strokeWidth={3} />
+              <polyline points={path} fill="none" stroke="#000000" strokeWidth={1} />
+            </svg>
+            {size.width > 0 &&
+              stops.map((stop, i) => {
+                const position = percentOf(stop.places[0], line.length);
+                return (
+                  <StopHandle
+                    key={stop.id}
+                    gradient={gradient.id}
+                    stop={stop}
+                    position={position}
+                    index={i}
+                    css={colors[i]?.css ?? null}
+                    line={line}
+                    point={place(position)}
+                    on={stop.id === openStop}
+                  />
+                );
+              })}
+          </>
+        )}
       </div>
     </div>
   );
@@ -99,7 +110,7 @@ export function GradientPreview({ resolved, openStop }: GradientPreviewProps) {
 
 interface StopHandleProps {
   gradient: string;
-  stop: string;
+  stop: Stop;
   position: number;
   index: number;
   css: string | null;
@@ -113,8 +124,9 @@ function StopHandle({ gradient, stop, position, index, css, line, point, on }: S
   const navigate = useNavigate();
   const { edit, preview } = useEditing();
   const grip = useRef<{ line: GradientLine; box: DOMRect; last: number; moved: boolean } | null>(null);
-  const move = (to: number) => ({ type: 'moveStop', gradient, stop, position: to }) as const;
-  const select = () => navigate(addressOf(id, 'fade', gradient, stop), { replace: true });
+  const move = (to: number) =>
+    ({ type: 'moveStop', gradient, stop: stop.id, places: movedTo(stop, to) }) as const;
+  const select = () => navigate(addressOf(id, 'fade', gradient, stop.id), { replace: true });
 
   const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -145,7 +157,7 @@ function StopHandle({ gradient, stop, position, index, css, line, point, on }: S
       edit(move(round(clamp(position + direction * (event.shiftKey ? 5 : 1)))));
     } else if (event.key === 'Delete' || event.key === 'Backspace') {
       event.preventDefault();
-      edit({ type: 'removeStop', gradient, stop });
+      edit({ type: 'removeStop', gradient, stop: stop.id });
     }
   };
   return (

@@ -1,4 +1,7 @@
-import { type Gradient, type Link, type ProjectDocument, slug } from '@mint-lamp/core/system/document';
+import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { type Gradient, stopAt } from '@mint-lamp/core/system/gradients/gradient';
+import type { Link } from '@mint-lamp/core/system/links/link';
+import { slug } from '@mint-lamp/core/system/names';
 import { newId } from '../../store/editing.ts';
 
 /** A gradient to begin with: three stops along the first family, or plain greys without one. */
@@ -12,13 +15,15 @@ export function newGradient(doc: ProjectDocument): Gradient {
     family
       ? { to: 'shade', family: family.id, shade: labels[Math.round(along * (labels.length - 1))]! }
       : { to: 'color', color: ['#303030', '#808080', '#e0e0e0'][Math.round((1 - along) * 2)]! };
-  const stop = (position: number, along: number) => ({ id: newId(), position, link: at(along) });
+  const stop = (percent: number, along: number) => stopAt(newId(), percent, at(along));
   return {
     id: newId(),
     name: `Fade ${n}`,
     kind: 'linear',
-    angle: 90,
+    direction: { by: 'angle', degrees: 90 },
+    repeating: false,
     space: 'oklab',
+    hueWay: 'shorter',
     stops: [stop(0, 0.9), stop(50, 0.6), stop(100, 0.2)],
   };
 }

@@ -1,5 +1,6 @@
 import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
-import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
+import { percentOf } from '@mint-lamp/core/gradient/model';
+import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { useMemo } from 'react';
 import {
   CartesianGrid,
@@ -14,12 +15,13 @@ import {
 import { sampler } from './sampled.ts';
 
 const STEPS = 60;
+/** Px of the line that places in px are shown on. */
+const LINE = 600;
 /** Chroma is drawn so that 0.4, beyond any sRGB colour, is the full height. */
 const CHROMA_TOP = 0.4;
 
 /** Lightness and chroma along the gradient, in OKLCH: a sag in chroma between stops is a grey dip. */
 export default function Profile({ resolved }: { resolved: ResolvedGradient }) {
-  const { gradient } = resolved;
   const data = useMemo(() => {
     const colorAt = sampler(resolved);
     if (!colorAt) return [];
@@ -55,10 +57,10 @@ export default function Profile({ resolved }: { resolved: ResolvedGradient }) {
               tick={{ fontSize: 12, fill: 'var(--text-quiet)' }}
               stroke="var(--line-control)"
             />
-            {gradient.stops.map((stop) => (
+            {resolved.stops.map((stop) => (
               <ReferenceLine
                 key={stop.id}
-                x={stop.position}
+                x={percentOf(stop.places[0], LINE)}
                 stroke="var(--line-control)"
                 strokeDasharray="2 3"
               />

@@ -1,10 +1,13 @@
-import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
+import { percentOf } from '@mint-lamp/core/gradient/model';
+import { movedTo } from '@mint-lamp/core/system/gradients/gradient';
+import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
+import type { Link } from '@mint-lamp/core/system/links/link';
+import { linkName } from '@mint-lamp/core/system/links/link-name';
 import clsx from 'clsx';
 import { Plus, Trash2 } from 'lucide-react';
-import { Link } from 'react-router';
+import { Link as RouterLink } from 'react-router';
 import { addressOf } from '../../addresses.ts';
-import { useColorDrop } from '../../frame/color-dragging.tsx';
-import { linkName } from '../../links/link-name.ts';
+import { useColorDrop } from '../../dragging/color-dragging.tsx';
 import { LinkPicker } from '../../links/link-picker.tsx';
 import { useEditing } from '../../store/editing.ts';
 import { selectProject, useProjectDocument } from '../../store/selectors.ts';
@@ -15,17 +18,20 @@ import { IconButton } from '../../ui/icon-button.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { useAddStop } from './use-add-stop.ts';
 
+/** Px of the line that places in px are compared on. */
+const LINE = 600;
+const FARTHEST_PX = 10_000;
+
 /** The stops in a list: place, link, and a button that removes; everything that the handles do, by keyboard. */
 export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; openStop: string | null }) {
-  const { gradient } = resolved;
+  const { stops } = resolved;
   const addStop = useAddStop(resolved);
   const addInWidestGap = () => {
-    const { stops } = gradient;
+    const places = stops.map((stop) => percentOf(stop.places[0], LINE));
     let at = 0;
-    for (let i = 1; i < stops.length - 1; i++)
-      if (stops[i + 1]!.position - stops[i]!.position > stops[at + 1]!.position - stops[at]!.position) at = i;
-    const position = Math.round(((stops[at]!.position + stops[at + 1]!.position) / 2) * 10) / 10;
-    addStop(position);
+    for (let i = 1; i < places.length - 1; i++)
+      if (places[i + 1]! - places[i]! > places[at + 1]! - places[at]!) at = i;
+    addStop(Math.round(((places[at]! + places[at + 1]!) / 2) * 10) / 10);
   };
   return (
     <section aria-label="Stops">
@@ -36,7 +42,7 @@ export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; o
         </Button>
       </div>
       <ol className="divide-y divide-hair border-y border-hair">
-        {gradient.stops.map((stop, i) => (
+        {stops.map((stop, i) => (
           <StopRow key={stop.id} resolved={resolved} index={i} on={stop.id === openStop} />
         ))}
       </ol>
@@ -45,15 +51,15 @@ export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; o
 }
 
 function StopRow({ resolved, index, on }: { resolved: ResolvedGradient; index: number; on: boolean }) {
-  const { gradient, colors } = resolved;
-  const stop = gradient.stops[index]!;
+  const { gradient, stops, colors } = resolved;
+  const stop = stops[index]!;
+  const { value, unit } = stop.places[0];
   const doc = useProjectDocument();
   const id = useAppSelector((state) => selectProject(state).id);
   const { edit, preview } = useEditing();
   const name = `Stop ${index + 1}`;
   const css = colors[index]?.css ?? null;
-  const relink = (link: typeof stop.link) =>
-    ({ type: 'linkStop', gradient: gradient.id, stop: stop.id, link }) as const;
+  const relink = (link: Link) => ({ type: 'linkStop', gradient: gradient.id, stop: stop.id, link }) as const;
   const drop = useColorDrop(`stop ${stop.id}`, (color) => edit(relink({ to: 'color', color })));
   return (
     <li
@@ -64,27 +70,29 @@ function StopRow({ resolved, index, on }: { resolved: ResolvedGradient; index: n
         drop.isOver && 'outline-2 outline-ring',
       )}
     >
-      <Link
+      <RouterLink
         to={addressOf(id, 'fade', gradient.id, stop.id)}
         replace
         aria-label={`${name}, ${css ?? 'no colour'}`}
         className="rounded-md"
       >
         <ColorChip css={css} className="block h-7 w-12" />
-      </Link>
+      </RouterLink>
       <NumberField
         label={`Place of ${name}`}
         hideLabel
-        value={stop.position}
-        min={0}
-        max={100}
+        value={value}
+        min={unit === '%' ? 0 : -FARTHEST_PX}
+        max={unit === '%' ? 100 : FARTHEST_PX}
         decimals={1}
-        unit="%"
-        onCommit={(position) => edit({ type: 'moveStop', gradient: gradient.id, stop: stop.id, position })}
+        unit={unit}
+        onCommit={(to) =>
+          edit({ type: 'moveStop', gradient: gradient.id, stop: stop.id, places: movedTo(stop, to) })
+        }
         className="w-22 shrink-0"
       />
       <LinkPicker
-        link={stop.link}
+        link={stop.color}
         label={`Link of ${name}`}
         onPick={(link) => edit(relink(link))}
         onPreview={(link) => preview(link && relink(link))}
@@ -93,14 +101,14 @@ function StopRow({ resolved, index, on }: { resolved: ResolvedGradient; index: n
             type="button"
             className="min-w-0 flex-1 truncate rounded-md px-2 py-1 text-left hover:bg-pressed"
           >
-            {linkName(doc, stop.link)}
+            {linkName(doc, stop.color)}
           </button>
         }
       />
       <IconButton
         label={`Remove ${name}`}
-        hint={gradient.stops.length <= 2 ? 'A gradient needs at least two stops' : `Remove ${name}`}
-        disabled={gradient.stops.length <= 2}
+        hint={stops.length <= 2 ? 'A gradient needs at least two stops' : `Remove ${name}`}
+        disabled={stops.length <= 2}
         onClick={() => edit({ type: 'removeStop', gradient: gradient.id, stop: stop.id })}
       >
         <Trash2 aria-hidden className="size-4" />

@@ -1,7 +1,8 @@
 import { fromRgb8 } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { ResolvedGradient } from '@mint-lamp/core/system/resolve-gradients';
+import { stopAt } from '@mint-lamp/core/system/gradients/gradient';
+import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { newId, useEditing } from '../../store/editing.ts';
@@ -19,7 +20,7 @@ export function useAddStop(resolved: ResolvedGradient) {
     const now = other ?? sampler(resolved)?.(position);
     if (!now) return;
     const color = canonical(fromRgb8(Math.round(now.r), Math.round(now.g), Math.round(now.b), now.alpha));
-    const stop = { id: newId(), position, link: { to: 'color', color } as const };
+    const stop = stopAt(newId(), position, { to: 'color', color });
     if (edit({ type: 'addStop', gradient, stop }))
       navigate(addressOf(id, 'fade', gradient, stop.id), { replace: true });
   };

@@ -1,33 +1,33 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
-import { mergeTwins } from '@mint-lamp/core/color/find';
+import { type FindResult, mergeTwins } from '@mint-lamp/core/color/find';
 import { readColor } from '@mint-lamp/core/color/parse';
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
+import { useJob } from '../../jobs/use-job.ts';
 import { newId, useEditing } from '../../store/editing.ts';
 import { selectProject, useProjectDocument } from '../../store/selectors.ts';
+import { ofTab } from '../../store/storage.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
-import { EmptyState } from '../../ui/notice.tsx';
+import { EmptyState, Failure } from '../../ui/notice.tsx';
 import { StationHeader } from '../station-header.tsx';
 import { FoundTile } from './found-tile.tsx';
 import { NearCodes } from './near-codes.tsx';
 import { PasteArea } from './paste-area.tsx';
-import { useFoundColors } from './use-found-colors.ts';
 
 const EXAMPLE = `Hi! Our funnel is painted #E2552B and the water on the posters is rgb(11 95 107).
 Notices: delayed hsl(42 79% 49%), cancelled #B8234A. The letterhead says #0B5F6 …
 Oh, and linen for the background.`;
 
+const NOTHING: FindResult = { found: [], near: [] };
+
 /** What is typed stays while the tab is open, also when another station is visited. */
 function useDraft(projectId: string) {
   const key = `mint-lamp/gather/${projectId}`;
-  const [text, setText] = useState(() => sessionStorage.getItem(key) ?? '');
+  const [text, setText] = useState(() => ofTab.read(key) ?? '');
   useEffect(() => {
-    try {
-      sessionStorage.setItem(key, text);
-    } catch {
-      // A text too large for the storage stays on the screen.
-    }
+    // A text too large for the storage stays on the screen.
+    ofTab.write(key, text);
   }, [key, text]);
   return [text, setText] as const;
 }
@@ -40,7 +40,9 @@ export default function Gather() {
   const [text, setText] = useDraft(id);
   const [merge, setMerge] = useState(false);
   const [dropped, setDropped] = useState<ReadonlySet<string>>(new Set());
-  const { result, searching } = useFoundColors(text);
+  const job = useJob('findColors', text.trim() ? text : null);
+  const result = (text.trim() && job.result) || NOTHING;
+  const searching = job.busy;
   const shown = useMemo(
     () =>
       merge ? mergeTwins(result.found) : result.found.map((item) => ({ ...item, twins: [] as string[] })),
@@ -86,10 +88,11 @@ export default function Gather() {
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(240px,2fr)_3fr] gap-5 px-5 pb-5">
         <PasteArea text={text} onText={setText} />
         <section aria-label="Found colours" aria-busy={searching} className="min-w-0">
+          {job.fault && <Failure fault={job.fault} onAgain={job.again} />}
           <p role="status" className="mb-2 text-quiet">
             {summary(searching, text, result.found.length, shown.length, result.near.length)}
           </p>
-          {text.trim() ? (
+          {text.trim() && !job.fault ? (
             <>
               <ul className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
                 {shown.map((item) => (

@@ -1,6 +1,6 @@
 import { contrastRatio, formatRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
-import { paint } from '@mint-lamp/core/system/painted';
-import type { ResolvedFamily } from '@mint-lamp/core/system/resolve';
+import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
+import { paint } from '@mint-lamp/core/system/resolve/painted';
 import clsx from 'clsx';
 import { Link, useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';

@@ -1,7 +1,8 @@
 import { useEffect } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { addressOf } from '../../addresses.ts';
-import { useColorDrop } from '../../frame/color-dragging.tsx';
+import { useColorDrop } from '../../dragging/color-dragging.tsx';
+import { useNewFamily } from '../../kinds/families/use-new-family.ts';
 import { selected } from '../../store/interface-slice.ts';
 import { selectProject, useProjectDocument, useSystem } from '../../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
@@ -13,7 +14,6 @@ import { Popover } from '../../ui/popover.tsx';
 import { StationHeader } from '../station-header.tsx';
 import { FamilyDetail } from './family-detail.tsx';
 import { Rails } from './rails.tsx';
-import { useNewFamily } from './use-new-family.ts';
 import { useRailGround } from './use-rail-ground.ts';
 
 /** Families as rails on the light axis, and the recipe of the one that is open. */
@@ -44,7 +44,7 @@ export default function Grow() {
       </StationHeader>
       {families.size ? (
         <>
-          <Rails ground={ground.color} groundName={ground.name} />
+          <Rails ground={ground.color} groundName={ground.name} open={open?.family.id ?? null} />
           {open ? (
             <FamilyDetail key={open.family.id} resolved={open} ground={ground.color} />
           ) : (

@@ -2,16 +2,16 @@ import { readColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
 import { atLightness, lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
 import { luminance } from '@mint-lamp/core/contrast/ratio';
-import type { ResolvedFamily, ResolvedShade } from '@mint-lamp/core/system/resolve';
+import type { ResolvedFamily, ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
 import clsx from 'clsx';
 import { type KeyboardEvent, memo, type PointerEvent, useRef } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
-import { useColorDrop } from '../../frame/color-dragging.tsx';
+import { useColorDrop } from '../../dragging/color-dragging.tsx';
 import { useEditing } from '../../store/editing.ts';
 import { selectProject } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
-import type { LitStretch } from './rails.tsx';
+import type { LitStretch } from './lit-stretch.ts';
 
 const lightnessOf = (shade: ResolvedShade) => lightnessOfLuminance(luminance(shade));
 const isLit = (l: number, { to, from }: LitStretch) =>
@@ -23,15 +23,19 @@ const LARGE_STEP = 5;
 export const Rail = memo(function Rail({
   resolved,
   stretch,
+  index,
 }: {
   resolved: ResolvedFamily;
   stretch: LitStretch;
+  index: number;
 }) {
   const { family, shades } = resolved;
   const id = useAppSelector((state) => selectProject(state).id);
-  const selection = useAppSelector((state) => state.interface.selection);
+  const selection = useAppSelector(({ interface: { selection: is } }) =>
+    is && 'family' in is && is.family === family.id ? is : null,
+  );
   const { edit } = useEditing();
-  const own = selection !== null && 'family' in selection && selection.family === family.id;
+  const own = selection !== null;
   const base = shades.find((shade) => shade.isBase);
   const isOn = (shade: ResolvedShade) =>
     own &&
@@ -44,7 +48,8 @@ export const Rail = memo(function Rail({
   return (
     <li
       ref={drop.setNodeRef}
-      className={clsx('grid grid-cols-[112px_1fr] pr-5', drop.isOver && 'bg-pressed')}
+      data-index={index}
+      className={clsx('grid h-[53px] grid-cols-[112px_1fr] pr-5', drop.isOver && 'bg-pressed')}
     >
       <Link
         to={addressOf(id, 'grow', family.id)}

@@ -3,19 +3,27 @@ import { luminance, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import clsx from 'clsx';
 import { useMemo, useState } from 'react';
 import { useSystem } from '../../store/selectors.ts';
+import { useLongList } from '../../ui/long-list.ts';
+import type { LitStretch } from './lit-stretch.ts';
 import { Rail } from './rail.tsx';
 
 const RATIOS = [3, 4.5, 7] as const;
 const TICKS = [0, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100];
 
-/** What stretch of the axis passes a mark: below `to`, and above `from`. */
-export interface LitStretch {
-  readonly to: number | null;
-  readonly from: number | null;
+/** Px of one rail with its line. */
+const RAIL_HEIGHT = 53;
+/** Of more families than these, only the rails near the window are drawn. */
+const FEW_RAILS = 16;
+
+interface RailsProps {
+  ground: Rgba;
+  groundName: string;
+  /** Id of the open family. */
+  open: string | null;
 }
 
 /** All families on one light axis, with the places where contrast with the ground is reached. */
-export function Rails({ ground, groundName }: { ground: Rgba; groundName: string }) {
+export function Rails({ ground, groundName, open }: RailsProps) {
   const { families } = useSystem();
   const [ratio, setRatio] = useState<number>(4.5);
   const y = luminance(ground);
@@ -25,6 +33,19 @@ export function Rails({ ground, groundName }: { ground: Rgba; groundName: string
   const { darker, lighter } = lit;
   // The same object while the marks stand still, so that only the rails that changed are drawn again.
   const stretch = useMemo((): LitStretch => ({ to: darker, from: lighter }), [darker, lighter]);
+  const list = [...families.values()];
+  const {
+    list: listRef,
+    rows,
+    before,
+    after,
+  } = useLongList<HTMLUListElement>({
+    count: list.length,
+    estimate: RAIL_HEIGHT,
+    keyOf: (index) => list[index]!.family.id,
+    short: FEW_RAILS,
+    open: list.findIndex(({ family }) => family.id === open),
+  });
   return (
     <section aria-label="Rails" className="px-5">
       <div className="grid grid-cols-[112px_1fr] pr-5">
@@ -65,10 +86,12 @@ export function Rails({ ground, groundName }: { ground: Rgba; groundName: string
             style={{ left: `${groundLightness}%` }}
           />
         </div>
-        <ul className="relative divide-y divide-hair">
-          {[...families.values()].map((resolved) => (
-            <Rail key={resolved.family.id} resolved={resolved} stretch={stretch} />
+        <ul ref={listRef} className="relative divide-y divide-hair">
+          {before > 0 && <li aria-hidden style={{ height: before }} />}
+          {rows.map((index) => (
+            <Rail key={list[index]!.family.id} index={index} resolved={list[index]!} stretch={stretch} />
           ))}
+          {after > 0 && <li aria-hidden style={{ height: after }} />}
         </ul>
       </div>
       <p className="pt-1 text-sm text-quiet">

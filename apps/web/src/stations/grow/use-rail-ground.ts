@@ -1,7 +1,9 @@
 import { composite, type Rgba } from '@mint-lamp/core/contrast/ratio';
-import { groundOf } from '@mint-lamp/core/system/measure';
+import { groundOf } from '@mint-lamp/core/system/pairs/measure';
+import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { useCallback, useMemo, useState } from 'react';
 import { useSystem, useTheme } from '../../store/selectors.ts';
+import { ofTab } from '../../store/storage.ts';
 
 const WHITE: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
 const BLACK: Rgba = { r: 0, g: 0, b: 0, alpha: 1 };
@@ -10,7 +12,7 @@ const BLACK: Rgba = { r: 0, g: 0, b: 0, alpha: 1 };
 export function useRailGround() {
   const system = useSystem();
   const theme = useTheme();
-  const [key, setKey] = useState(() => sessionStorage.getItem('mint-lamp/rail-ground') ?? '');
+  const [key, setKey] = useState(() => ofTab.read('mint-lamp/rail-ground') ?? '');
   const { roles, ground } = system.document;
   const chosen = key || (ground ? `role ${ground}` : 'white');
   const role = theme.roles.get(chosen.replace(/^role /, ''));
@@ -23,13 +25,17 @@ export function useRailGround() {
     () => [
       { value: 'white', label: 'White' },
       { value: 'black', label: 'Black' },
-      ...roles.map((r) => ({ value: `role ${r.id}`, label: r.path, group: `Roles in ${themeName}` })),
+      ...roles.map((r) => ({
+        value: `role ${r.id}`,
+        label: writeRoleName(r),
+        group: `Roles in ${themeName}`,
+      })),
     ],
     [roles, themeName],
   );
   const choose = useCallback((next: string) => {
     setKey(next);
-    sessionStorage.setItem('mint-lamp/rail-ground', next);
+    ofTab.write('mint-lamp/rail-ground', next);
   }, []);
   return { value, color, options, choose, name: options.find((o) => o.value === value)?.label ?? 'White' };
 }

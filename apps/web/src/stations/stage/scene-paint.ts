@@ -1,6 +1,7 @@
 import { gradientCss } from '@mint-lamp/core/exchange/css';
-import { slug } from '@mint-lamp/core/system/document';
-import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
+import { slug } from '@mint-lamp/core/system/names';
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
+import { roleSlug } from '@mint-lamp/core/system/roles/role-name';
 
 /** What paints one part of a scene. */
 export interface PartPaint {
@@ -10,27 +11,27 @@ export interface PartPaint {
 }
 
 export interface ScenePaint {
-  /** The colour of the first of these role paths that the project has. */
-  readonly role: (...paths: readonly string[]) => PartPaint;
+  /** The colour of the first of these roles, written with their groups, that the project has. */
+  readonly role: (...names: readonly string[]) => PartPaint;
   /** A gradient by its name. */
   readonly gradient: (name: string) => string | undefined;
   /** Ids of the roles at work, in the order in which they were asked for. */
   readonly used: ReadonlySet<string>;
-  /** Paths that were asked for first and that the project has not. */
+  /** Roles that were asked for first and that the project has not. */
   readonly missing: ReadonlySet<string>;
 }
 
 /** Paints a scene by the roles of a theme, and keeps account of which are at work. */
 export function scenePaint(theme: ResolvedTheme): ScenePaint {
-  const byPath = new Map([...theme.roles.values()].map((resolved) => [slug(resolved.role.path), resolved]));
+  const byName = new Map([...theme.roles.values()].map((resolved) => [roleSlug(resolved.role), resolved]));
   const used = new Set<string>();
   const missing = new Set<string>();
   return {
     used,
     missing,
-    role: (...paths) => {
-      const found = paths.map((path) => byPath.get(slug(path))).find((resolved) => resolved?.color);
-      if (!byPath.has(slug(paths[0]!))) missing.add(paths[0]!);
+    role: (...names) => {
+      const found = names.map((name) => byName.get(slug(name))).find((resolved) => resolved?.color);
+      if (!byName.has(slug(names[0]!))) missing.add(names[0]!);
       if (found) used.add(found.role.id);
       return { css: found?.color?.css, role: found?.role.id };
     },

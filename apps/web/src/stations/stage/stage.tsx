@@ -1,3 +1,4 @@
+import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import clsx from 'clsx';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
@@ -71,7 +72,7 @@ export default function Stage() {
                     )}
                   >
                     <ColorChip css={resolved.color?.css ?? null} className="size-4" />
-                    <span className="truncate">{resolved.role.path}</span>
+                    <span className="truncate">{writeRoleName(resolved.role)}</span>
                   </button>
                 </li>
               );

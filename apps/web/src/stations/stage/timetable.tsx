@@ -37,23 +37,23 @@ function Part({ ground, text, border, style, className, children }: PartProps) {
 
 /** The timetable page of a ferry line, painted by roles only. */
 export function Timetable({ paint }: { paint: ScenePaint }) {
-  const page = paint.role('page/ground');
-  const raised = paint.role('page/raised', 'page/ground');
-  const main = paint.role('text/main');
-  const quiet = paint.role('text/quiet', 'text/main');
-  const link = paint.role('text/link', 'action/fill', 'text/main');
-  const soft = paint.role('line/soft', 'text/quiet', 'text/main');
-  const strong = paint.role('line/strong', 'line/soft', 'text/main');
-  const fill = paint.role('action/fill', 'text/main');
-  const onFill = paint.role('action/text', 'page/ground');
-  const accent = paint.role('accent/fill', 'action/fill', 'text/main');
-  const onAccent = paint.role('accent/text', 'action/text', 'page/ground');
-  const hero = paint.role('hero/text', 'page/ground');
-  const veil = paint.role('hero/veil');
-  const board = paint.role('board/ground', 'text/main');
-  const boardText = paint.role('board/text', 'page/ground');
-  const boardQuiet = paint.role('board/quiet', 'page/ground');
-  const ring = paint.role('focus/ring', 'action/fill', 'text/main');
+  const page = paint.role('page.ground');
+  const raised = paint.role('page.raised', 'page.ground');
+  const main = paint.role('text.main');
+  const quiet = paint.role('text.quiet', 'text.main');
+  const link = paint.role('text.link', 'action.fill', 'text.main');
+  const soft = paint.role('line.soft', 'text.quiet', 'text.main');
+  const strong = paint.role('line.strong', 'line.soft', 'text.main');
+  const fill = paint.role('action.fill', 'text.main');
+  const onFill = paint.role('action.text', 'page.ground');
+  const accent = paint.role('accent.fill', 'action.fill', 'text.main');
+  const onAccent = paint.role('accent.text', 'action.text', 'page.ground');
+  const hero = paint.role('hero.text', 'page.ground');
+  const veil = paint.role('hero.veil');
+  const board = paint.role('board.ground', 'text.main');
+  const boardText = paint.role('board.text', 'page.ground');
+  const boardQuiet = paint.role('board.quiet', 'page.ground');
+  const ring = paint.role('focus.ring', 'action.fill', 'text.main');
   const firstLight = paint.gradient('First light');
   return (
     <Part ground={page} className="min-h-full text-[15px]">
@@ -97,8 +97,8 @@ export function Timetable({ paint }: { paint: ScenePaint }) {
                 {route}
               </Part>
               <Part
-                ground={paint.role(`notice/${kind}/ground`, 'page/ground')}
-                text={paint.role(`notice/${kind}/text`, 'text/main')}
+                ground={paint.role(`notice.${kind}.ground`, 'page.ground')}
+                text={paint.role(`notice.${kind}.text`, 'text.main')}
                 className="rounded-md px-2 py-0.5 text-[14px] font-semibold"
               >
                 {state}

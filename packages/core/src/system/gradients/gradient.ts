@@ -24,3 +24,18 @@ export const stopAt = (id: string, percent: number, color: Link): Stop => ({
   color,
   places: [{ value: percent, unit: '%' }],
 });
+
+/** The angle of a straight gradient, degrees as in CSS; null where it has none: to a corner, radial, conic. */
+export const angleOf = (gradient: Gradient): number | null =>
+  gradient.kind === 'linear' && gradient.direction.by === 'angle' ? gradient.direction.degrees : null;
+
+/** The places of a stop when its first one is moved: a flat stretch keeps its width, within 0–100 % where that is its unit. */
+export function movedTo({ places }: Stop, value: number): Stop['places'] {
+  const [first, second] = places;
+  const moved: Place = { value, unit: first.unit };
+  if (!second) return [moved];
+  if (second.unit !== first.unit) return [moved, second];
+  const end = value + second.value - first.value;
+  const held = second.unit === '%' ? Math.min(100, end) : end;
+  return [moved, { value: Math.max(value, held), unit: second.unit }];
+}

@@ -73,6 +73,7 @@ function pairsByRole(pairs: readonly Pair[]): ReadonlyMap<string, readonly numbe
   return places;
 }
 
+const NOWHERE: ReadonlyMap<string, readonly number[]> = new Map();
 const countPassing = (list: readonly Measurement[]) => list.reduce((n, m) => n + (m.passes ? 1 : 0), 0);
 
 /** Measures a theme of a system; given what it came to before, only the pairs that a change has touched. */
@@ -86,11 +87,17 @@ export function measureTheme(system: System, theme: ResolvedTheme, before?: Meas
   const recolored = recoloredRoles(before.theme.roles, theme.roles);
   if (pairs === before.pairs && !recolored.length)
     return before.theme === theme ? before : { ...before, theme };
-  const measurements = pairs === before.pairs ? [...before.measurements] : moved(pairs, before);
-  const places = pairsByRole(pairs);
+  const samePairs = pairs === before.pairs;
+  const measurements = samePairs ? [...before.measurements] : moved(pairs, before);
+  let { passing } = before;
+  const places = recolored.length ? pairsByRole(pairs) : NOWHERE;
   for (const role of recolored)
-    for (const place of places.get(role) ?? [])
-      measurements[place] = measurePair(theme, pairs[place]!, beneath);
+    for (const place of places.get(role) ?? []) {
+      const now = measurePair(theme, pairs[place]!, beneath);
+      passing += Number(now.passes) - Number(measurements[place]?.passes ?? false);
+      measurements[place] = now;
+    }
+  if (samePairs) return { theme, pairs, beneath, measurements, passing };
   for (let i = 0; i < pairs.length; i++) measurements[i] ??= measurePair(theme, pairs[i]!, beneath);
   return { theme, pairs, beneath, measurements, passing: countPassing(measurements) };
 }

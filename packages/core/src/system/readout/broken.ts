@@ -1,7 +1,7 @@
-import { type LostStops, lostStops } from '../gradients/theme-gradients.ts';
+import type { Gradient } from '../gradients/gradient.ts';
+import { type LostStops, lostEverywhere, lostIn } from '../gradients/lost-stops.ts';
 import type { Pair } from '../pairs/pair.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
-import type { ResolvedRole } from '../roles/resolved-role.ts';
 
 export interface BrokenLink {
   readonly kind: 'role' | 'stop' | 'pair';
@@ -14,42 +14,59 @@ export interface BrokenLink {
 /** What is broken in one theme, and what that was found from. */
 export interface BrokenInTheme {
   readonly theme: ResolvedTheme;
-  readonly pairs: readonly Pair[];
-  readonly shape: object;
+  readonly everywhere: BrokenEverywhere;
   readonly broken: readonly BrokenLink[];
 }
 
-function brokenRoles(theme: string, roles: Iterable<ResolvedRole>): BrokenLink[] {
-  const out: BrokenLink[] = [];
-  for (const { role, problem } of roles) if (problem) out.push({ kind: 'role', id: role.id, theme, problem });
-  return out;
+/** What is broken whatever the theme, since it points to something that is not there. */
+export interface BrokenEverywhere {
+  readonly gradients: readonly Gradient[];
+  readonly pairs: readonly Pair[];
+  readonly shape: object;
+  readonly index: ReadonlyMap<string, number>;
+  readonly lost: LostStops;
+  readonly lonely: readonly Pair[];
 }
 
-const brokenStops = (theme: string, lost: LostStops): BrokenLink[] =>
-  [...lost].map(([id, n]) => ({ kind: 'stop', id, theme, problem: `${n} of its stops have no colour.` }));
+/** What is broken in every theme, taken over where what it depends on is the same. */
+export function brokenEverywhere(system: System, before?: BrokenEverywhere): BrokenEverywhere {
+  const { gradients, pairs } = system.document;
+  const { shape, families } = system;
+  const index: ReadonlyMap<string, number> = system.themes.values().next().value?.roles.index ?? new Map();
+  const sameRoles = before?.index === index;
+  if (
+    before &&
+    sameRoles &&
+    before.gradients === gradients &&
+    before.pairs === pairs &&
+    before.shape === shape
+  )
+    return before;
+  const lost = lostEverywhere(gradients, { families, shape, roles: index });
+  const lonely =
+    sameRoles && before.pairs === pairs
+      ? before.lonely
+      : pairs.filter(({ foreground, background }) => !index.has(foreground) || !index.has(background));
+  return { gradients, pairs, shape, index, lost, lonely };
+}
 
-/** The broken links of a theme, those of what has not changed taken over. */
-export function brokenIn(system: System, theme: ResolvedTheme, before?: BrokenInTheme): BrokenInTheme {
-  const { pairs, gradients } = system.document;
-  const { shape } = system;
-  if (before?.theme === theme && before.pairs === pairs && before.shape === shape) return before;
+const LONELY = 'One of its roles does not exist any more.';
+
+/** The broken links of a theme, taken over where nothing of it has changed. */
+export function brokenIn(
+  theme: ResolvedTheme,
+  everywhere: BrokenEverywhere,
+  before?: BrokenInTheme,
+): BrokenInTheme {
+  if (before?.theme === theme && before.everywhere === everywhere) return before;
   const { id } = theme.theme;
-  const roles = brokenRoles(id, theme.roles.values());
-  const lost = lostStops(
-    gradients,
-    system.families,
-    shape,
-    theme.roles,
-    roles.map((link) => link.id),
-  );
-  const lonely = pairs.filter(
-    ({ foreground, background }) => !theme.roles.index.has(foreground) || !theme.roles.index.has(background),
-  );
-  const problem = 'One of its roles does not exist any more.';
-  const broken = [
-    ...roles,
-    ...brokenStops(id, lost),
-    ...lonely.map((pair): BrokenLink => ({ kind: 'pair', id: pair.id, theme: id, problem })),
-  ];
-  return { theme, pairs, shape, broken };
+  const broken: BrokenLink[] = [];
+  for (const { role, problem } of theme.roles.values())
+    if (problem) broken.push({ kind: 'role', id: role.id, theme: id, problem });
+  const colorless = broken.map((link) => link.id);
+  for (const [gradient, n] of lostIn(everywhere.gradients, everywhere.lost, theme.roles, colorless))
+    broken.push({ kind: 'stop', id: gradient, theme: id, problem: `${n} of its stops have no colour.` });
+  for (const pair of everywhere.lonely)
+    broken.push({ kind: 'pair', id: pair.id, theme: id, problem: LONELY });
+  return { theme, everywhere, broken };
 }

@@ -2,7 +2,13 @@ import type { ResolvedFamily } from '../families/resolved-family.ts';
 import { type MeasuredTheme, type Measurement, measureTheme } from '../pairs/measure.ts';
 import type { System } from '../resolve/resolve.ts';
 import { type AlikeRoles, alikeRoles } from './alike.ts';
-import { type BrokenInTheme, type BrokenLink, brokenIn } from './broken.ts';
+import {
+  type BrokenEverywhere,
+  type BrokenInTheme,
+  type BrokenLink,
+  brokenEverywhere,
+  brokenIn,
+} from './broken.ts';
 
 export interface ShadeAddress {
   readonly family: string;
@@ -20,8 +26,9 @@ export interface Readout {
   readonly outside: readonly ShadeAddress[];
   readonly handSet: readonly ShadeAddress[];
   readonly broken: readonly BrokenLink[];
-  /** What `broken` was put together from, by theme id. */
+  /** What `broken` was put together from: by theme id, and what is the same in all. */
   readonly brokenByTheme: ReadonlyMap<string, BrokenInTheme>;
+  readonly everywhere: BrokenEverywhere;
 }
 
 /** Counts what passes, fails and needs a look in a whole system; given an earlier readout, only what has changed since. */
@@ -29,12 +36,13 @@ export function readoutOf(system: System, previous?: Readout): Readout {
   if (previous?.system === system) return previous;
   const measured = new Map<string, MeasuredTheme>();
   const brokenByTheme = new Map<string, BrokenInTheme>();
+  const everywhere = brokenEverywhere(system, previous?.everywhere);
   let passingOverall = 0;
   for (const [id, theme] of system.themes) {
     const now = measureTheme(system, theme, previous?.measured.get(id));
     measured.set(id, now);
     passingOverall += now.passing;
-    brokenByTheme.set(id, brokenIn(system, theme, previous?.brokenByTheme.get(id)));
+    brokenByTheme.set(id, brokenIn(theme, everywhere, previous?.brokenByTheme.get(id)));
   }
   const families = [...system.families.values()].map(lookOf);
   return {
@@ -47,6 +55,7 @@ export function readoutOf(system: System, previous?: Readout): Readout {
     handSet: families.flatMap(({ handSet }) => handSet),
     broken: [...brokenByTheme.values()].flatMap(({ broken }) => broken),
     brokenByTheme,
+    everywhere,
   };
 }
 

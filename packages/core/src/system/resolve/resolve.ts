@@ -4,7 +4,7 @@ import type { ResolvedGradient } from '../gradients/resolved-gradient.ts';
 import { ThemeGradients } from '../gradients/theme-gradients.ts';
 import { type ResolvedRole, recoloredRoles, resolveRoles } from '../roles/resolved-role.ts';
 import type { Theme } from '../themes/theme.ts';
-import type { ById } from './by-id.ts';
+import { type ById, indexById } from './by-id.ts';
 
 export class ResolvedTheme {
   readonly theme: Theme;
@@ -45,10 +45,14 @@ export function resolveSystem(document: ProjectDocument, previous?: System): Sys
       ? previous.families
       : new Map(document.families.map((family) => [family.id, resolveFamily(family)]));
   if (!previous) {
+    const index = indexById(document.roles);
     const themes = new Map<string, ResolvedTheme>();
-    for (const theme of document.themes) themes.set(theme.id, newTheme(document, theme, families));
+    for (const theme of document.themes) themes.set(theme.id, newTheme(document, theme, families, index));
     return { document, families, themes, shape: {} };
   }
+  const anyTheme: ResolvedTheme | undefined = previous.themes.values().next().value;
+  // One table of places for all themes, and the same one for as long as no role comes, goes or moves.
+  const index = anyTheme?.roles.sameIds(document.roles) ? anyTheme.roles.index : indexById(document.roles);
   const changed = changedFamilies(previous.families, families);
   const themes = new Map<string, ResolvedTheme>();
   for (const theme of document.themes) {
@@ -56,31 +60,39 @@ export function resolveSystem(document: ProjectDocument, previous?: System): Sys
     themes.set(
       theme.id,
       before
-        ? themeAfter(before, document, previous.document, theme, families, changed)
-        : newTheme(document, theme, families),
+        ? themeAfter(before, { document, old: previous.document, families, changed, index }, theme)
+        : newTheme(document, theme, families, index),
     );
   }
   const shape = sameShades(previous.families, families) ? previous.shape : {};
   return { document, families, themes, shape };
 }
 
-function newTheme(document: ProjectDocument, theme: Theme, families: FamilyMap): ResolvedTheme {
-  const roles = resolveRoles(document.roles, theme.id, families);
+type Index = ReadonlyMap<string, number>;
+
+function newTheme(document: ProjectDocument, theme: Theme, families: FamilyMap, index: Index): ResolvedTheme {
+  const roles = resolveRoles(document.roles, theme.id, families, index);
   return new ResolvedTheme(theme, roles, new ThemeGradients(document.gradients, families, roles));
 }
 
-function themeAfter(
-  before: ResolvedTheme,
-  document: ProjectDocument,
-  old: ProjectDocument,
-  theme: Theme,
-  families: FamilyMap,
-  changed: ReadonlySet<string>,
-): ResolvedTheme {
+/** What a theme is worked out again from. */
+interface Change {
+  readonly document: ProjectDocument;
+  readonly old: ProjectDocument;
+  readonly families: FamilyMap;
+  readonly changed: ReadonlySet<string>;
+  readonly index: Index;
+}
+
+function themeAfter(before: ResolvedTheme, change: Change, theme: Theme): ResolvedTheme {
+  const { document, old, families, changed, index } = change;
   const roles =
     document.roles === old.roles && !changed.size
       ? before.roles
-      : resolveRoles(document.roles, theme.id, families, { roles: before.roles, changedFamilies: changed });
+      : resolveRoles(document.roles, theme.id, families, index, {
+          roles: before.roles,
+          changedFamilies: changed,
+        });
   const sameGradients = document.gradients === old.gradients;
   if (roles === before.roles && theme === before.theme && sameGradients && !changed.size) return before;
   const recolored = { families: changed, roles: recoloredRoles(before.roles, roles) };

@@ -1,6 +1,6 @@
 import type { Families } from '../families/resolved-family.ts';
 import type { Link } from '../links/link.ts';
-import { ById, indexById } from '../resolve/by-id.ts';
+import { ById } from '../resolve/by-id.ts';
 import { follow, LOOP, NO_ROLE, type Target, UNSET } from '../resolve/follow.ts';
 import type { Painted } from '../resolve/painted.ts';
 import type { Role } from './role.ts';
@@ -38,16 +38,16 @@ function steady(now: Target, before: Target | undefined): Target {
 }
 
 /**
- * All roles in one theme. Given an earlier state, roles whose link and whose link's target are as they were stay
+ * All roles in one theme; `index` has their places by id. Given an earlier state, roles whose link and whose link's target are as they were stay
  * the same objects.
  */
 export function resolveRoles(
   list: readonly Role[],
   theme: string,
   families: Families,
+  index: ReadonlyMap<string, number>,
   before?: RolesBefore,
 ): ById<ResolvedRole> {
-  const index = before?.roles.sameIds(list) ? before.roles.index : indexById(list);
   const out = new Array<ResolvedRole>(list.length);
   const open = new Uint8Array(list.length);
   let changed = !before || before.roles.index !== index;

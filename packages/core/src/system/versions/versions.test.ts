@@ -10,6 +10,7 @@ import { DOCUMENT_VERSION, type ProjectDocument } from '../document.ts';
 import { documentSchema } from '../document-schema.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
 import { roleNameIn } from '../roles/role-name.ts';
+import { readLater } from './later.ts';
 import { bringCommand, bringDocument } from './versions.ts';
 
 const fixture = (name: string) => readFileSync(new URL(`fixtures/${name}`, import.meta.url), 'utf8');
@@ -79,4 +80,31 @@ describe('bringing along', () => {
     expect(bringCommand({ type: 'removeTheme', theme: 'x' }, 9)).toEqual({ ok: false, why: 'later' });
     expect(bringCommand({ type: 'constructor' }, 1)).toMatchObject({ ok: true });
   });
+});
+
+describe('a document of a later version', () => {
+  it('is read as far as its things are of today’s form', () => {
+    const later = {
+      ...SKERRY_LINE,
+      version: DOCUMENT_VERSION + 1,
+      moods: ['calm'],
+      roles: [
+        { ...SKERRY_LINE.roles[0], mood: 'calm' },
+        { id: 'spiral', kind: 'unheard of' },
+      ],
+    };
+    const { moods: _, ...rest } = later;
+    expect(readLater(later)).toEqual({
+      ...rest,
+      version: DOCUMENT_VERSION,
+      roles: [SKERRY_LINE.roles[0]],
+    });
+  });
+
+  test.each([[null], [7], [{ version: 9 }], [{ ...SKERRY_LINE, themes: [] }], [{ ...SKERRY_LINE, name: 5 }]])(
+    'that says too little is not shown, %#',
+    (stored) => {
+      expect(readLater(stored)).toBeNull();
+    },
+  );
 });

@@ -1,7 +1,7 @@
 import type { Growth } from '@mint-lamp/core/family/grow';
 import { USUAL_GROWTH } from '@mint-lamp/core/family/growth';
 import { emptyDocument } from '@mint-lamp/core/system/document';
-import { documentSchema } from '@mint-lamp/core/system/schema';
+import { documentSchema } from '@mint-lamp/core/system/document-schema';
 import { describe, expect, it, test } from 'vitest';
 import { evenRatios, GROWTH_KINDS, growthOfKind, kindOf } from './growth-kinds.ts';
 

@@ -2,7 +2,7 @@ import { parseColor } from '@mint-lamp/core/color/parse';
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { Growth } from '@mint-lamp/core/family/grow';
 import type { ContrastRecipe, OpacityRecipe } from '@mint-lamp/core/family/recipes';
-import { paint } from '@mint-lamp/core/system/painted';
+import { paint } from '@mint-lamp/core/system/resolve/painted';
 import { memo } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { Button } from '../../../ui/button.tsx';

@@ -1,17 +1,21 @@
 import { lazy } from 'react';
 
+/** The frame of an open project is fetched when a project is opened: the list of projects does without. */
+export const Frame = lazy(() => import('./frame/frame.tsx'));
+export const FrontDoor = lazy(() => import('./frame/front-door.tsx'));
+
 /**
  * Each station is fetched when it is opened; and, when the page has been quiet for a while, ahead, so that it
  * can still be opened while the server is away.
  */
 const LOADERS = {
-  gather: () => import('./gather/gather.tsx'),
-  grow: () => import('./grow/grow.tsx'),
-  assign: () => import('./assign/assign.tsx'),
-  check: () => import('./check/check.tsx'),
-  fade: () => import('./fade/fade.tsx'),
-  stage: () => import('./stage/stage.tsx'),
-  deliver: () => import('./deliver/deliver.tsx'),
+  gather: () => import('./stations/gather/gather.tsx'),
+  grow: () => import('./stations/grow/grow.tsx'),
+  assign: () => import('./stations/assign/assign.tsx'),
+  check: () => import('./stations/check/check.tsx'),
+  fade: () => import('./stations/fade/fade.tsx'),
+  stage: () => import('./stations/stage/stage.tsx'),
+  deliver: () => import('./stations/deliver/deliver.tsx'),
 };
 
 export const Gather = lazy(LOADERS.gather);

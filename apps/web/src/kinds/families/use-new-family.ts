@@ -1,7 +1,7 @@
 import { readColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
 import { USUAL_GROWTH } from '@mint-lamp/core/family/growth';
-import { slug } from '@mint-lamp/core/system/document';
+import { slug } from '@mint-lamp/core/system/names';
 import { useCallback } from 'react';
 import { newId, useEditing } from '../../store/editing.ts';
 import { useProjectDocument } from '../../store/selectors.ts';

@@ -1,8 +1,8 @@
 import { useCallback } from 'react';
 import { useStore } from 'react-redux';
-import { themeChosen } from '../store/interface-slice.ts';
-import { selectDocument, selectProject, selectTheme } from '../store/selectors.ts';
-import type { AppStore } from '../store/store.ts';
+import { themeChosen } from '../../store/interface-slice.ts';
+import { selectDocument, selectProject, selectTheme } from '../../store/selectors.ts';
+import type { AppStore } from '../../store/store.ts';
 import { rememberTheme } from './theme-memory.ts';
 
 /** Switches the project's theme everywhere in the app: to one with an id, or to the next. */

@@ -1,0 +1,10 @@
+/** Every job by name; each is loaded into a worker when it is first run there. */
+export const JOBS = {
+  findColors: () => import('./work/find-colors.ts'),
+  writeFile: () => import('./work/write-file.ts'),
+};
+
+export type JobName = keyof typeof JOBS;
+type Work<N extends JobName> = Awaited<ReturnType<(typeof JOBS)[N]>>['default'];
+export type InputOf<N extends JobName> = Parameters<Work<N>>[0];
+export type OutputOf<N extends JobName> = Awaited<ReturnType<Work<N>>>;

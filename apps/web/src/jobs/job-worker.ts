@@ -1,0 +1,40 @@
+import { expose } from 'comlink';
+import { type Job, JobCalledOff, type JobContext } from './job.ts';
+import { JOBS, type JobName } from './job-list.ts';
+
+/** The script of every worker of the pool. */
+
+let calledOff = false;
+
+const nextTurn = () => new Promise<void>((resolve) => setTimeout(resolve));
+
+async function load(name: JobName): Promise<Job<unknown, unknown>> {
+  try {
+    return (await JOBS[name]()).default as Job<unknown, unknown>;
+  } catch {
+    // A part that could not be fetched stays missing in this worker; the pool takes another.
+    throw Object.assign(new Error(`The part for ${name} could not be loaded.`), { name: 'LoadFailure' });
+  }
+}
+
+const api = {
+  ready: () => true,
+  async run(name: JobName, input: unknown, onProgress: (share: number) => void): Promise<unknown> {
+    calledOff = false;
+    const context: JobContext = {
+      progress: onProgress,
+      async breathe() {
+        await nextTurn();
+        if (calledOff) throw new JobCalledOff();
+      },
+    };
+    const work = await load(name);
+    return work(input, context);
+  },
+  callOff() {
+    calledOff = true;
+  },
+};
+export type JobWorkerApi = typeof api;
+
+expose(api);

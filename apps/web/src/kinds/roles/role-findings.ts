@@ -1,0 +1,12 @@
+import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import type { FindingGroup, FindingTools } from '../finding.ts';
+
+export const roleFindings = ({ system, theme, go }: FindingTools): FindingGroup => ({
+  title: 'Roles',
+  findings: system.document.roles.map((role) => ({
+    key: role.id,
+    name: writeRoleName(role),
+    css: () => theme.roles.get(role.id)?.color?.css ?? null,
+    act: go('assign', role.id),
+  })),
+});

@@ -1,0 +1,45 @@
+import { useNavigate } from 'react-router';
+import { addressOf } from '../../addresses.ts';
+import { useEditing } from '../../store/editing.ts';
+import { useDocumentPart, useProjectId } from '../../store/selectors.ts';
+import { Button } from '../../ui/button.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { useNewFamily } from '../families/use-new-family.ts';
+import type { SelectionOf } from '../lit-color.ts';
+
+/** What can be done with a selected tray colour besides colouring it. */
+export function SwatchActions({ selection }: { selection: SelectionOf<'swatch'> }) {
+  const id = useProjectId();
+  const tray = useDocumentPart('tray');
+  const { edit } = useEditing();
+  const navigate = useNavigate();
+  const newFamily = useNewFamily();
+  const swatch = tray.find((item) => item.id === selection.swatch);
+  if (!swatch) return null;
+  return (
+    <section aria-label="Tray colour" className="flex flex-col gap-2 border-t border-hair pt-2">
+      <TextField
+        label="Name"
+        value={swatch.name}
+        onCommit={(name) => {
+          if (!name) return 'Give it a name';
+          return edit({ type: 'renameSwatch', swatch: swatch.id, name }) ? null : 'Choose a shorter name';
+        }}
+      />
+      <div className="flex flex-wrap gap-1.5">
+        <Button
+          look="primary"
+          onClick={() => {
+            const family = newFamily(swatch.color, swatch.name);
+            if (family) navigate(addressOf(id, 'grow', family));
+          }}
+        >
+          Grow a family
+        </Button>
+        <Button look="danger" onClick={() => edit({ type: 'removeSwatch', swatch: swatch.id })}>
+          Take out
+        </Button>
+      </div>
+    </section>
+  );
+}

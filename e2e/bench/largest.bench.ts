@@ -1,0 +1,138 @@
+import { chromium, type Page } from '@playwright/test';
+import { reportShare } from '../../packages/core/bench/report.ts';
+import config from '../playwright.config.ts';
+import { startStack } from '../support/stack.ts';
+import { makeLargestProject } from './largest-project.ts';
+import { costs, percentile } from './page-costs.ts';
+
+// The interface at the largest sizes that are to hold, loaded through the API.
+const stack = await startStack();
+const browser = await chromium.launch(config.use!.launchOptions!);
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+// The TypeScript runner marks functions with this helper, which the page does not have.
+await page.addInitScript('globalThis.__name = (f) => f');
+
+/** What shows that a station has drawn what it is about. */
+const CONTENT: Record<string, string> = {
+  gather: 'main textarea',
+  grow: 'main [role=slider]',
+  assign: 'main [data-role-cell], main tbody td button',
+  check: 'main ol li',
+  fade: 'main [role=slider]',
+  stage: '[data-testid=scene] > div',
+  deliver: 'main pre',
+};
+
+/** Milliseconds from the end of the document's answer until a station is drawn. */
+async function openingTime(page: Page, id: string, station: string): Promise<number> {
+  await page.goto(`${stack.address}/p/${id}/${station}`);
+  await page.locator(CONTENT[station]!).first().waitFor();
+  return page.evaluate(
+    async ({ id, selector }) => {
+      const there = () => {
+        const found = document.querySelector(selector);
+        return found && (found.tagName !== 'PRE' || (found.textContent?.length ?? 0) > 1000);
+      };
+      while (!there()) await new Promise((done) => setTimeout(done, 5));
+      const marks = (window as unknown as { drawnAt?: number }).drawnAt;
+      const loaded = performance
+        .getEntriesByType('resource')
+        .filter((entry) => entry.name.endsWith(`/api/projects/${id}`)) as PerformanceResourceTiming[];
+      return (marks ?? performance.now()) - loaded[loaded.length - 1]!.responseEnd;
+    },
+    { id, selector: CONTENT[station]! },
+  );
+}
+
+async function measure() {
+  const id = await makeLargestProject(stack);
+  // Notes when the awaited thing is first drawn, without asking from outside.
+  await page.addInitScript((contents) => {
+    const station = location.pathname.split('/')[3] ?? '';
+    const selector = (contents as Record<string, string>)[station];
+    if (!selector) return;
+    const look = () => {
+      const found = document.querySelector(selector);
+      if (found && (found.tagName !== 'PRE' || (found.textContent?.length ?? 0) > 1000))
+        requestAnimationFrame(() => {
+          (window as unknown as { drawnAt: number }).drawnAt = performance.now();
+        });
+      else requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+  }, CONTENT);
+  for (const station of Object.keys(CONTENT)) {
+    const times: number[] = [];
+    for (let i = 0; i < 4; i++) times.push(await openingTime(page, id, station));
+    reportShare(`${station} opens after the document is there`, percentile(times.slice(1), 0.5), 1000, 'ms');
+  }
+
+  for (const family of [0, 5]) {
+    await page.goto(`${stack.address}/p/${id}/grow/f${family}`);
+    const handle = page.getByRole('slider', { name: new RegExp(`^Base of Family ${family},`) });
+    const box = (await handle.boundingBox())!;
+    await page.mouse.move(box.x + 12, box.y + 12);
+    await page.mouse.down();
+    const moves = await costs(page, (i) => page.mouse.move(box.x + 100 * Math.sin(i / 7), box.y + 12), 160);
+    await page.keyboard.press('Escape');
+    await page.mouse.up();
+    for (const [name, values, limit] of [
+      ['script', moves.script, 8],
+      ['everything', moves.all, 16],
+    ] as const)
+      for (const [which, at] of [
+        ['median', 0.5],
+        ['95th percentile', 0.95],
+      ] as const)
+        reportShare(
+          `dragging the base of Family ${family}, ${name} per move, ${which}`,
+          percentile(values, at),
+          limit,
+          'ms',
+        );
+  }
+
+  await page.goto(`${stack.address}/p/${id}/check`);
+  await page.locator(CONTENT.check!).first().waitFor();
+  await page.waitForTimeout(1500);
+  const frames = await page.evaluate(async () => {
+    const main = document.querySelector('main')!;
+    const out: number[] = [];
+    let last = performance.now();
+    for (let y = 0; y <= 1500; y += 50) {
+      main.scrollTop = y;
+      await new Promise((done) => requestAnimationFrame(done));
+      const now = performance.now();
+      out.push(now - last);
+      last = now;
+    }
+    return out;
+  });
+  reportShare('scrolling Check by 1,500 px, longest frame', Math.max(...frames), 33.4, 'ms');
+
+  await page.goto(`${stack.address}/p/${id}/stage`);
+  await page.locator(CONTENT.stage!).first().waitFor();
+  await page.waitForTimeout(6000);
+  const finder: number[] = [];
+  for (let i = 0; i < 4; i++) {
+    finder.push(
+      await page.evaluate(async () => {
+        const start = performance.now();
+        dispatchEvent(new KeyboardEvent('keydown', { key: 'k', ctrlKey: true }));
+        while (!document.querySelector('[cmdk-item]')) await new Promise((done) => setTimeout(done, 1));
+        await new Promise((done) => requestAnimationFrame(done));
+        return performance.now() - start;
+      }),
+    );
+    await page.keyboard.press('Escape');
+    await page.locator('[cmdk-item]').first().waitFor({ state: 'detached' });
+  }
+  reportShare('the finder opens', percentile(finder, 0.5), 100, 'ms');
+}
+
+// The server and database must go, whatever happens: they would outlive this process.
+await measure().finally(async () => {
+  await browser.close();
+  await stack.close();
+});
+process.exit(0);

@@ -1,0 +1,52 @@
+import type { Page } from '@playwright/test';
+
+/** The value below which a share (0–1) of the values lies. */
+export const percentile = (values: readonly number[], share: number): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length * share)]!;
+
+export interface Costs {
+  /** Milliseconds of script for each move. */
+  readonly script: number[];
+  /** Milliseconds of everything that the page's thread does: script, style, layout, paint. */
+  readonly all: number[];
+}
+
+/** What each of some pointer moves costs the page's thread, as Chromium accounts for it. */
+export async function costs(page: Page, move: (i: number) => Promise<void>, count: number): Promise<Costs> {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Performance.enable');
+  const read = async () => {
+    const { metrics } = await session.send('Performance.getMetrics');
+    const of = (name: string) => metrics.find((metric) => metric.name === name)!.value * 1000;
+    return { script: of('ScriptDuration'), all: of('TaskDuration') };
+  };
+  const painted = () =>
+    page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+  const one = async (what: () => Promise<unknown>) => {
+    const before = await read();
+    await what();
+    await painted();
+    const after = await read();
+    return { script: after.script - before.script, all: after.all - before.all };
+  };
+  // What the measuring itself costs is measured and taken off.
+  const idle = [];
+  for (let i = 0; i < 20; i++) idle.push(await one(async () => {}));
+  const own = {
+    script: percentile(
+      idle.map(({ script }) => script),
+      0.5,
+    ),
+    all: percentile(
+      idle.map(({ all }) => all),
+      0.5,
+    ),
+  };
+  const out: Costs = { script: [], all: [] };
+  for (let i = 0; i < count; i++) {
+    const { script, all } = await one(() => move(i));
+    out.script.push(script - own.script);
+    out.all.push(all - own.all);
+  }
+  return out;
+}

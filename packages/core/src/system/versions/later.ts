@@ -1,0 +1,42 @@
+import type Joi from 'joi';
+import { DOCUMENT_VERSION, type ProjectDocument } from '../document.ts';
+import { documentSchema } from '../document-schema.ts';
+import { familySchema } from '../families/family-schema.ts';
+import { gradientSchema } from '../gradients/gradient-schema.ts';
+import { pairSchema } from '../pairs/pair-schema.ts';
+import { roleSchema } from '../roles/role-schema.ts';
+import { themeSchema } from '../themes/theme-schema.ts';
+import { swatchSchema } from '../tray/swatch-schema.ts';
+import type { Form } from './form.ts';
+
+const LISTS: Readonly<Record<string, Joi.Schema>> = {
+  themes: themeSchema,
+  families: familySchema,
+  roles: roleSchema,
+  pairs: pairSchema,
+  gradients: gradientSchema,
+  tray: swatchSchema,
+};
+
+/** What of a thing is known here; undefined when it is of no form that is. */
+const known = (schema: Joi.Schema, value: unknown): unknown => {
+  const result = schema.validate(value, { stripUnknown: true, convert: false });
+  return result.error ? undefined : result.value;
+};
+
+/**
+ * What can be read of a document of a later version, to look at: the things whose form is as it is now. Null when
+ * that is not enough to show, as without a theme.
+ */
+export function readLater(stored: unknown): ProjectDocument | null {
+  if (typeof stored !== 'object' || stored === null) return null;
+  const later = stored as Form;
+  const lists = Object.entries(LISTS).map(([name, schema]) => {
+    const items = Array.isArray(later[name]) ? later[name] : [];
+    return [name, items.flatMap((item) => known(schema, item) ?? [])] as const;
+  });
+  const ground = typeof later.ground === 'string' ? later.ground : null;
+  const document = { version: DOCUMENT_VERSION, name: later.name, ground, ...Object.fromEntries(lists) };
+  const result = documentSchema.validate(document);
+  return result.error || !result.value.themes.length ? null : (result.value as ProjectDocument);
+}
