@@ -51,7 +51,7 @@ function OpenFrame({ onOpen }: FrameProps) {
           data-scroller
           aria-label="Station"
           tabIndex={-1}
-          className="min-h-0 overflow-auto outline-none"
+          className="min-h-0 overflow-auto outline-none contain-strict"
           style={surround ? { background: '#777777', padding: 24 } : undefined}
         >
           <div className={surround ? 'min-h-full rounded-md bg-ground' : 'min-h-full'}>

@@ -69,11 +69,18 @@ const HATCH = 'repeating-linear-gradient(135deg, #8f8f8f 0 2px, #5a5a5a 2px 4px)
 function trackBackground(model: Model, values: readonly number[], channel: number): string {
   const { min, max } = model.channels[channel]!;
   const stops: string[] = [];
+  let before: string | null = null;
   for (let i = 0; i <= SAMPLES; i++) {
     const at = values.map((v, j) => (j === channel ? min + ((max - min) * i) / SAMPLES : v));
     const c = model.write(at);
-    const css = inGamut(c) ? writeColor(toSrgb(c), 'srgb') : 'transparent';
-    stops.push(`${css} ${((i - 0.5) / SAMPLES) * 100}%`, `${css} ${((i + 0.5) / SAMPLES) * 100}%`);
+    const css = inGamut(c) ? writeColor(toSrgb(c), 'srgb') : null;
+    // Between a colour inside and one outside lies the edge, somewhere in the middle.
+    const edge = `${((i - 0.5) / SAMPLES) * 100}%`;
+    if (i > 0 && css && !before) stops.push(`transparent ${edge}`, `${css} ${edge}`);
+    if (!css && before) stops.push(`${before} ${edge}`, `transparent ${edge}`);
+    if (css) stops.push(`${css} ${(i / SAMPLES) * 100}%`);
+    else if (i === 0 || i === SAMPLES) stops.push(`transparent ${(i / SAMPLES) * 100}%`);
+    before = css;
   }
   return `linear-gradient(to right, ${stops.join(', ')}), ${HATCH}`;
 }

@@ -25,7 +25,7 @@ export function Lamp() {
       id="lamp"
       aria-label="Lamp"
       tabIndex={-1}
-      className="min-h-0 overflow-x-hidden overflow-y-auto border-l border-hair bg-raised outline-none"
+      className="min-h-0 contain-strict overflow-x-hidden overflow-y-auto border-l border-hair bg-raised outline-none"
     >
       {lit ? <LitLamp key={lit.key} lit={lit} /> : <RestingLamp />}
     </aside>

@@ -1,8 +1,8 @@
 import type { SpaceId } from '@mint-lamp/core/color/spaces';
 import { plainCmyk, writeColor, writeHex } from '@mint-lamp/core/color/write';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
-import { memo, useRef } from 'react';
-import { useAppSelector } from '../store/store.ts';
+import { memo } from 'react';
+import { useSettled } from '../store/use-settled.ts';
 import { CopyButton } from '../ui/copy-button.tsx';
 
 const SHOWN: readonly SpaceId[] = ['srgb', 'hsl', 'hwb', 'oklch', 'oklab', 'lch', 'lab', 'display-p3'];
@@ -12,10 +12,7 @@ const SHOWN: readonly SpaceId[] = ['srgb', 'hsl', 'hwb', 'oklch', 'oklab', 'lch'
  * list waits for its end and leaves the frame to what moves.
  */
 export function Notations({ painted }: { painted: Painted }) {
-  const moving = useAppSelector((state) => state.project?.shown !== state.project?.document);
-  const settled = useRef(painted);
-  if (!moving) settled.current = painted;
-  return <NotationList painted={settled.current} />;
+  return <NotationList painted={useSettled(painted)} />;
 }
 
 const NotationList = memo(function NotationList({ painted }: { painted: Painted }) {

@@ -1,20 +1,24 @@
 import { contrastRatio, formatRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
+import type { ResolvedFamily, ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
 import { paint } from '@mint-lamp/core/system/resolve/painted';
 import clsx from 'clsx';
-import { Link, useNavigate } from 'react-router';
+import { memo } from 'react';
+import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useEditing } from '../../store/editing.ts';
 import { selectProject } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
+import { useSettled } from '../../store/use-settled.ts';
 import { Button } from '../../ui/button.tsx';
 import { CopyButton } from '../../ui/copy-button.tsx';
+import { PlainLink } from '../../ui/plain-link.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { GrowthPanel } from './growth/growth-panel.tsx';
 
 /** The open family: its shades side by side, its name, and the recipe that it grows by. */
 export function FamilyDetail({ resolved, ground }: { resolved: ResolvedFamily; ground: Rgba }) {
   const { family, shades } = resolved;
+  const codes = useSettled(resolved.byLabel);
   const id = useAppSelector((state) => selectProject(state).id);
   const { edit } = useEditing();
   const navigate = useNavigate();
@@ -47,23 +51,15 @@ export function FamilyDetail({ resolved, ground }: { resolved: ResolvedFamily; g
         </div>
         <ol className="flex">
           {[...shades].reverse().map((shade) => (
-            <li key={shade.label} className="min-w-0 flex-1">
-              <Link
-                to={addressOf(id, 'grow', family.id, shade.label)}
-                aria-label={`${family.name} ${shade.label}`}
-                className="block h-16 -outline-offset-4"
-                style={{ background: shade.css }}
-              />
-              <p className={clsx('pt-1 text-center text-sm', shade.isBase && 'font-semibold')}>
-                {shade.label}
-              </p>
-              <div className="flex justify-center">
-                <CopyButton text={shade.css} bare className="justify-center px-0.5! text-[11px]!" />
-              </div>
-              <p className="h-4 text-center text-xs text-quiet">
-                {shade.isBase ? 'base' : shade.handSet ? 'hand-set' : ratioOf(shade)}
-              </p>
-            </li>
+            <ShadeTile
+              key={shade.label}
+              name={`${family.name} ${shade.label}`}
+              to={addressOf(id, 'grow', family.id, shade.label)}
+              onGo={navigate}
+              shade={shade}
+              code={codes.get(shade.label)?.css ?? shade.css}
+              note={shade.isBase ? 'base' : shade.handSet ? 'hand-set' : ratioOf(shade)}
+            />
           ))}
         </ol>
       </div>
@@ -71,3 +67,32 @@ export function FamilyDetail({ resolved, ground }: { resolved: ResolvedFamily; g
     </section>
   );
 }
+
+interface ShadeTileProps {
+  name: string;
+  to: string;
+  onGo: (to: string) => void;
+  shade: ResolvedShade;
+  /** What is copied: while a base is dragged, what it was before. */
+  code: string;
+  note: string;
+}
+
+const ShadeTile = memo(function ShadeTile({ name, to, onGo, shade, code, note }: ShadeTileProps) {
+  return (
+    <li className="min-w-0 flex-1">
+      <PlainLink
+        to={to}
+        onGo={onGo}
+        aria-label={name}
+        className="block h-16 -outline-offset-4"
+        style={{ background: shade.css }}
+      />
+      <p className={clsx('pt-1 text-center text-sm', shade.isBase && 'font-semibold')}>{shade.label}</p>
+      <div className="flex justify-center">
+        <CopyButton text={code} bare className="justify-center px-0.5! text-[11px]!" />
+      </div>
+      <p className="h-4 text-center text-xs text-quiet">{note}</p>
+    </li>
+  );
+});

@@ -11,6 +11,7 @@ import { useColorDrop } from '../../dragging/color-dragging.tsx';
 import { useEditing } from '../../store/editing.ts';
 import { selectProject } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
+import { PlainLink } from '../../ui/plain-link.tsx';
 import type { LitStretch } from './lit-stretch.ts';
 
 const lightnessOf = (shade: ResolvedShade) => lightnessOfLuminance(luminance(shade));
@@ -35,6 +36,7 @@ export const Rail = memo(function Rail({
     is && 'family' in is && is.family === family.id ? is : null,
   );
   const { edit } = useEditing();
+  const navigate = useNavigate();
   const own = selection !== null;
   const base = shades.find((shade) => shade.isBase);
   const isOn = (shade: ResolvedShade) =>
@@ -61,13 +63,14 @@ export const Rail = memo(function Rail({
       >
         <span className="truncate">{family.name}</span>
       </Link>
-      <div className="relative h-[52px]" data-axis>
+      <div className="relative h-[52px] contain-layout contain-style" data-axis>
         <LitLine stretch={stretch} />
         {shades.map((shade) =>
           shade.isBase ? null : (
             <ShadePoint
               key={shade.label}
               to={addressOf(id, 'grow', family.id, shade.label)}
+              onGo={navigate}
               name={family.name}
               shade={shade}
               lit={isLit(lightnessOf(shade), stretch)}
@@ -104,6 +107,7 @@ function LitLine({ stretch: { to, from } }: { stretch: LitStretch }) {
 
 interface ShadePointProps {
   to: string;
+  onGo: (to: string) => void;
   name: string;
   shade: ResolvedShade;
   lit: boolean;
@@ -111,19 +115,23 @@ interface ShadePointProps {
 }
 
 /** A shade at its place. Drawn again only when it changes itself, not whenever the marks move. */
-const ShadePoint = memo(function ShadePoint({ to, name, shade, lit, on }: ShadePointProps) {
+const ShadePoint = memo(function ShadePoint({ to, onGo, name, shade, lit, on }: ShadePointProps) {
   const place = lightnessOf(shade);
   return (
-    <Link
+    <PlainLink
       to={to}
+      onGo={onGo}
       aria-label={`${name} ${shade.label}, ${shade.css}${shade.handSet ? ', hand-set' : ''}`}
-      title={`${name} ${shade.label}  ${shade.css}  L* ${place.toFixed(1)}`}
+      // Written when it is about to be read, and not at each step of a drag.
+      onPointerEnter={({ currentTarget }) => {
+        currentTarget.title = `${name} ${shade.label}  ${shade.css}  L* ${place.toFixed(1)}`;
+      }}
       className="absolute top-[3px] flex -translate-x-1/2 flex-col items-center gap-0.5 rounded-md"
       style={{ left: `${place}%` }}
     >
       <ShadeDot shade={shade} lit={lit} on={on} />
       <ShadeLabel shade={shade} lit={lit} />
-    </Link>
+    </PlainLink>
   );
 });
 
