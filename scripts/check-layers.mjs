@@ -49,7 +49,67 @@ const RULES = [
       return other !== undefined && other !== own;
     },
   },
+  {
+    says: 'kinds of things in the core know each other, but not how they are put together',
+    in: /^packages\/core\/src\/system\/(project|themes|families|roles|pairs|gradients|tray|links)\//,
+    not: /\.test\.ts$|(starter-roles|repair-pair)\.ts$/,
+    forbids: (target) => /system\/(commands\/(command|apply|describe|command-schema)|document-schema|versions\/)/.test(target),
+  },
 ];
+
+/**
+ * The layers of the web app, from the bottom up: a folder imports from those above it in this list and from its
+ * own, never from those below. What lies in src/ itself is named with its file.
+ */
+const WEB_LAYERS = [
+  ['addresses.ts', 'shortcuts.ts', 'look'],
+  ['ui'],
+  ['store'],
+  ['jobs', 'dragging'],
+  ['links'],
+  ['kinds'],
+  ['lamp', 'tray', 'readout', 'finder', 'projects'],
+  ['frame'],
+  ['stations'],
+  ['load-parts.ts'],
+  ['routes.tsx'],
+  ['main.tsx'],
+];
+const WEB = 'apps/web/src/';
+const layerOf = (file) => {
+  const part = file.slice(WEB.length).split('/')[0];
+  return { part, level: WEB_LAYERS.findIndex((layer) => layer.includes(part)) };
+};
+
+/** What is wrong with an import inside the web app; null when it points down or stays in its folder. */
+function upward(file, target) {
+  if (!file.startsWith(WEB) || !target.startsWith(WEB)) return null;
+  const [own, other] = [layerOf(file), layerOf(target)];
+  if (own.level === -1) return `${file}: "${own.part}" is in no layer; see scripts/check-layers.mjs`;
+  if (own.part === other.part || other.level < own.level) return null;
+  return `${file} imports ${target}: the arrow runs back up, from ${own.part} to ${other.part}`;
+}
+
+/** Circles among files that import each other, types included; each once, as the files along it. */
+function circlesIn(imports) {
+  const state = new Map();
+  const path = [];
+  const circles = [];
+  const visit = (file) => {
+    if (state.get(file) === 'done') return;
+    if (state.get(file) === 'open') {
+      circles.push([...path.slice(path.indexOf(file)), file]);
+      return;
+    }
+    state.set(file, 'open');
+    path.push(file);
+    for (const target of imports.get(file) ?? []) visit(target);
+    path.pop();
+    state.set(file, 'done');
+  };
+  for (const file of imports.keys()) visit(file);
+  return circles;
+}
 
 // Globals that the core must not touch, since it also runs in workers and on the server.
 const GLOBALS =
@@ -67,14 +127,26 @@ function* sources(folder) {
 const IMPORT =
   /^\s*(?:import|export)\s[^;]*?from\s*['"]([^'"]+)['"]|import\(\s*['"]([^'"]+)['"]\s*\)|^import\s*['"]([^'"]+)['"]/gm;
 
+const CORE = '@mint-lamp/core/';
+const targetOf = (name, path) => {
+  if (name.startsWith('.')) return relative(ROOT, resolve(dirname(path), name));
+  return name.startsWith(CORE) ? `packages/core/src/${name.slice(CORE.length)}.ts` : name;
+};
+
 const breaches = [];
+const imports = new Map();
 for (const folder of ['packages', 'apps', 'e2e'])
   for (const path of sources(join(ROOT, folder))) {
     const file = relative(ROOT, path);
     const text = readFileSync(path, 'utf8');
     for (const match of text.matchAll(IMPORT)) {
       const name = match[1] ?? match[2] ?? match[3];
-      const target = name.startsWith('.') ? relative(ROOT, resolve(dirname(path), name)) : name;
+      const target = targetOf(name, path);
+      if (name.startsWith('.') || name.startsWith(CORE)) {
+        imports.set(file, [...(imports.get(file) ?? []), target]);
+        const up = upward(file, target);
+        if (up) breaches.push(up);
+      }
       for (const rule of RULES)
         if (rule.in.test(file) && !rule.not?.test(file) && rule.forbids(target, match[0].trim(), file))
           breaches.push(`${file} imports ${name}: ${rule.says}`);
@@ -85,6 +157,8 @@ for (const folder of ['packages', 'apps', 'e2e'])
       if (used) breaches.push(`${file} uses ${used[0]}: the core knows no DOM, Node, React or network`);
     }
   }
+
+for (const circle of circlesIn(imports)) breaches.push(`a circle of imports: ${circle.join(' → ')}`);
 
 if (breaches.length) {
   console.error(breaches.join('\n'));

@@ -1,6 +1,6 @@
 import { convert } from './convert.ts';
 import { type HueWay, mixIn } from './mix.ts';
-import type { ParseResult } from './parse.ts';
+import type { ParseResult } from './parse-result.ts';
 import { type Channel, type Color, color, SPACES, type SpaceId } from './spaces.ts';
 import { splitOutside } from './split.ts';
 
@@ -10,8 +10,15 @@ type Scheme = 'light' | 'dark';
 
 const no = (reason: string): ParseResult => ({ ok: false, reason });
 
-const MIX_SPACES: Record<string, SpaceId> = { xyz: 'xyz-d65' };
-for (const id of Object.keys(SPACES) as SpaceId[]) if (id !== 'hsv') MIX_SPACES[id] = id;
+/** The spaces that CSS knows, by every name that it has for them. */
+const CSS_SPACES = new Map<string, SpaceId>();
+/** The spaces that have a function of their own, by its names. */
+const OWN_FUNCTIONS = new Map<string, SpaceId>();
+for (const { id, css } of Object.values(SPACES)) {
+  if (css.as !== 'none') CSS_SPACES.set(id, id);
+  if (css.as === 'color') for (const alias of css.aliases ?? []) CSS_SPACES.set(alias, id);
+  if (css.as === 'function') for (const name of [css.name, css.alias]) if (name) OWN_FUNCTIONS.set(name, id);
+}
 const HEAD = /^in\s+([\w-]+)(?:\s+(shorter|longer|increasing|decreasing)\s+hue)?$/i;
 const PERCENT = /^([\d.]+)%$/;
 
@@ -19,7 +26,7 @@ const PERCENT = /^([\d.]+)%$/;
 function readMix(args: string, read: Read): ParseResult {
   const parts = splitOutside(args, ',');
   const head = HEAD.exec(parts[0] ?? '');
-  const space = head && MIX_SPACES[head[1]!.toLowerCase()];
+  const space = head && CSS_SPACES.get(head[1]!.toLowerCase());
   if (!space) return no('color-mix() begins with "in" and a colour space, such as "in oklab".');
   if (parts.length !== 3) return no(`color-mix() takes two colours; this has ${parts.length - 1}.`);
   const shares: (number | null)[] = [];
@@ -49,18 +56,6 @@ function readMix(args: string, read: Read): ParseResult {
   const alpha = (mixed.alpha ?? 0) * Math.min(1, (p + q) / 100);
   return { ok: true, color: { ...mixed, alpha } };
 }
-
-const RELATIVE: Record<string, SpaceId> = {
-  rgb: 'srgb',
-  rgba: 'srgb',
-  hsl: 'hsl',
-  hsla: 'hsl',
-  hwb: 'hwb',
-  lab: 'lab',
-  lch: 'lch',
-  oklab: 'oklab',
-  oklch: 'oklch',
-};
 
 /** A number, percentage, channel keyword, `none`, or calc() of those: the value in the space's own units. */
 function evaluate(text: string, names: ReadonlyMap<string, number>, percentOf: number): Channel | undefined {
@@ -121,7 +116,7 @@ function readRelative(name: string, args: string, read: Read): ParseResult {
   const words = splitOutside(main!, ' ');
   const origin = read(words[1] ?? '');
   if (!origin.ok) return no(`The colour after "from" is not understood: ${origin.reason}`);
-  const own = name === 'color' ? MIX_SPACES[words[2] ?? ''] : RELATIVE[name];
+  const own = name === 'color' ? CSS_SPACES.get(words[2] ?? '') : OWN_FUNCTIONS.get(name);
   if (!own) return no(`"${words[2] ?? ''}" is no space that color() knows.`);
   const values = words.slice(name === 'color' ? 3 : 2);
   if (values.length !== 3) return no(`${name}(from …) needs three values; this has ${values.length}.`);
@@ -162,7 +157,7 @@ export function readComputed(text: string, read: Read, scheme: Scheme): ParseRes
     if (parts.length !== 2) return no(`light-dark() takes two colours; this has ${parts.length}.`);
     return read(parts[scheme === 'light' ? 0 : 1]!);
   }
-  if (/^from\s/.test(args.trim()) && (name === 'color' || RELATIVE[name]))
+  if (/^from\s/.test(args.trim()) && (name === 'color' || OWN_FUNCTIONS.has(name)))
     return readRelative(name, args.trim(), read);
   return null;
 }

@@ -17,7 +17,7 @@ import {
   modeXyz65,
   useMode,
 } from 'culori/fn';
-import { ADAPTED } from './adapted.ts';
+import type { Triple } from './kernel.ts';
 import { type Channel, type Color, SPACES, type SpaceId } from './spaces.ts';
 
 // The colour library is registered once, here; nothing outside color/ sees its objects.
@@ -42,13 +42,15 @@ for (const mode of [
 
 export type LibraryColor = { mode: string; alpha?: number } & Record<string, number | string | undefined>;
 
-const BY_MODE = new Map(Object.values(SPACES).map((space) => [space.mode, space.id]));
+const BY_MODE = new Map(Object.values(SPACES).map((space) => [space.library.mode, space.id]));
 const converters = new Map<SpaceId, (c: LibraryColor) => LibraryColor>();
 
 function converterTo(space: SpaceId) {
   let convertTo = converters.get(space);
   if (!convertTo) {
-    convertTo = converter(SPACES[space].mode as 'rgb') as unknown as (c: LibraryColor) => LibraryColor;
+    convertTo = converter(SPACES[space].library.mode as 'rgb') as unknown as (
+      c: LibraryColor,
+    ) => LibraryColor;
     converters.set(space, convertTo);
   }
   return convertTo;
@@ -56,7 +58,7 @@ function converterTo(space: SpaceId) {
 
 /** Our colour as the library's; `none` becomes undefined. */
 export function toLibrary(c: Color): LibraryColor {
-  const { mode, keys, scale } = SPACES[c.space];
+  const { mode, keys, scale } = SPACES[c.space].library;
   const out: LibraryColor = { mode };
   for (let i = 0; i < 3; i++) {
     const value = c.coords[i];
@@ -70,7 +72,7 @@ export function toLibrary(c: Color): LibraryColor {
 export function fromLibrary(c: LibraryColor): Color {
   const id = BY_MODE.get(c.mode);
   if (!id) throw new TypeError(`The colour library returned an unknown mode: ${c.mode}`);
-  const { keys, scale } = SPACES[id];
+  const { keys, scale } = SPACES[id].library;
   const read = (i: 0 | 1 | 2): Channel => {
     const value = c[keys[i]] as number | undefined;
     return value === undefined || Number.isNaN(value) ? null : value * scale[i];
@@ -78,13 +80,10 @@ export function fromLibrary(c: LibraryColor): Color {
   return { space: id, coords: [read(0), read(1), read(2)], alpha: c.alpha ?? 1 };
 }
 
-const HUE_AT: Partial<Record<SpaceId, number>> = { hsl: 0, hwb: 0, hsv: 0, lch: 2, oklch: 2 };
-const ACHROMATIC: Partial<Record<SpaceId, [number, number]>> = { lch: [1, 0.0015], oklch: [1, 0.000004] };
-
 /** Converts a colour without missing channels, by the library or, where that is coarser, by our own way. */
 function throughXyz(c: Color, space: SpaceId): Color {
-  const from = ADAPTED[c.space];
-  const to = ADAPTED[space];
+  const from = SPACES[c.space].own;
+  const to = SPACES[space].own;
   if (!from && !to) return fromLibrary(converterTo(space)(toLibrary(c)));
   const xyz = from ? from.toXyz(numbers(c)) : numbers(fromLibrary(converterTo('xyz-d65')(toLibrary(c))));
   if (to) return { space, coords: to.fromXyz(xyz), alpha: c.alpha };
@@ -102,14 +101,17 @@ export function convert(c: Color, space: SpaceId): Color {
   if (c.space === space) return c;
   const out = throughXyz({ space: c.space, coords: numbers(c), alpha: c.alpha ?? 0 }, space);
   const coords: [Channel, Channel, Channel] = [...out.coords];
-  const hue = HUE_AT[space];
-  for (let i = 0; i < 3; i++) if (coords[i] === null && i !== hue) coords[i] = 0;
-  const powerless = ACHROMATIC[space];
-  if (hue !== undefined && powerless && (coords[powerless[0]] ?? 0) < powerless[1]) coords[hue] = null;
+  const { hue } = SPACES[space];
+  for (let i = 0; i < 3; i++) if (coords[i] === null && i !== hue?.at) coords[i] = 0;
+  if (hue && !hue.missingByItself && hue.isPowerless(plain(coords))) coords[hue.at] = null;
   return { space, coords, alpha: c.alpha };
 }
 
 /** The three coordinates as plain numbers; missing channels are 0. */
-export function numbers(c: Color): [number, number, number] {
-  return [c.coords[0] ?? 0, c.coords[1] ?? 0, c.coords[2] ?? 0];
-}
+export const numbers = (c: Color): Triple => plain(c.coords);
+
+const plain = (coords: readonly [Channel, Channel, Channel]): Triple => [
+  coords[0] ?? 0,
+  coords[1] ?? 0,
+  coords[2] ?? 0,
+];

@@ -1,11 +1,8 @@
-import { convert } from './convert.ts';
-import { type Channel, type Color, color, type SpaceId } from './spaces.ts';
+import { convert, numbers } from './convert.ts';
+import { type Channel, type Color, color, SPACES, type SpaceId } from './spaces.ts';
 
 /** The four ways round the hue circle (CSS Color 4 §12.4). */
 export type HueWay = 'shorter' | 'longer' | 'increasing' | 'decreasing';
-
-/** Where the hue stands among the channels of the polar spaces. */
-export const HUE_INDEX: Partial<Record<SpaceId, 0 | 2>> = { oklch: 2, lch: 2, hsl: 0, hwb: 0 };
 
 /**
  * Adjusts the second of two hues (degrees) so that plain interpolation goes the given way (CSS Color 4 §12.4).
@@ -29,9 +26,8 @@ export function forMixing(c: Color, space: SpaceId): Color {
   const coords: [Channel, Channel, Channel] = [...converted.coords];
   // What is missing in the colour as written stays missing where the channel means the same.
   if (c.space === space) return c;
-  if (space === 'hsl' && Math.abs(coords[1] ?? 0) < 1e-4) coords[0] = null;
-  if (space === 'hwb' && (coords[1] ?? 0) + (coords[2] ?? 0) >= 100 - 1e-4) coords[0] = null;
-  if (HUE_INDEX[space] === 2 && (coords[1] ?? 0) < (space === 'oklch' ? 4e-6 : 0.0015)) coords[2] = null;
+  const { hue } = SPACES[space];
+  if (hue?.isPowerless(numbers(converted))) coords[hue.at] = null;
   return { space, coords, alpha: converted.alpha };
 }
 
@@ -42,7 +38,7 @@ export function forMixing(c: Color, space: SpaceId): Color {
 export function mixIn(a: Color, b: Color, t: number, space: SpaceId, way: HueWay = 'shorter'): Color {
   const from = forMixing(a, space);
   const to = forMixing(b, space);
-  const hue = HUE_INDEX[space];
+  const hue = SPACES[space].hue?.at;
   const alphaFrom = from.alpha ?? to.alpha ?? 0;
   const alphaTo = to.alpha ?? from.alpha ?? 0;
   const alpha = alphaFrom + (alphaTo - alphaFrom) * t;

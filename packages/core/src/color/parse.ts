@@ -1,12 +1,11 @@
 import { colorsNamed, parse as parseWithLibrary } from 'culori/fn';
 import { readComputed } from './computed.ts';
 import { fromLibrary, type LibraryColor } from './convert.ts';
+import type { ParseResult } from './parse-result.ts';
 import { type Color, color } from './spaces.ts';
 
 /** The CSS named colours, in lower case. */
 export const NAMED_COLORS: readonly string[] = Object.keys(colorsNamed);
-
-export type ParseResult = { ok: true; color: Color } | { ok: false; reason: string };
 
 const HEX = /^#?([0-9a-f]+)$/i;
 const FUNCTION = /^(rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\(([^()]*)\)$/i;

@@ -42,7 +42,7 @@ const alphaSuffix = (alpha: Channel) => (alpha === 1 ? '' : ` / ${alpha === null
  */
 export function writeColor(c: Color, space: SpaceId = c.space): string {
   const converted = convert(c, space);
-  const { channels } = SPACES[space];
+  const { channels, css } = SPACES[space];
   const part = (i: 0 | 1 | 2) => {
     const value = converted.coords[i];
     if (value === null) return 'none';
@@ -50,9 +50,8 @@ export function writeColor(c: Color, space: SpaceId = c.space): string {
     return trim(value, channels[i].decimals) + (channels[i].unit === '%' ? '%' : '');
   };
   const body = `${part(0)} ${part(1)} ${part(2)}${alphaSuffix(converted.alpha)}`;
-  if (space === 'srgb') return `rgb(${body})`;
-  const ownFunction = ['hsl', 'hwb', 'hsv', 'lab', 'lch', 'oklab', 'oklch'].includes(space);
-  return ownFunction ? `${space}(${body})` : `color(${space} ${body})`;
+  if (css.as === 'color') return `color(${space} ${body})`;
+  return `${css.as === 'function' ? css.name : space}(${body})`;
 }
 
 /**
@@ -67,7 +66,7 @@ export function canonical(c: Color): string {
     if (exact && Math.abs(alpha255 - Math.round(alpha255)) < 1e-6) return writeHex(c);
     if (exact) return writeColor(c, 'srgb');
   }
-  return writeColor(c, c.space === 'hsv' ? 'srgb' : c.space);
+  return writeColor(c, SPACES[c.space].css.as === 'none' ? 'srgb' : c.space);
 }
 
 /** Uncalibrated CMYK in percent, by the plain formula from 8-bit sRGB. For orientation only, not for print. */

@@ -3,7 +3,7 @@ import type { HueWay } from '../color/mix.ts';
 import { parseColor } from '../color/parse.ts';
 import { splitOutside } from '../color/split.ts';
 import type { Rgba } from '../contrast/ratio.ts';
-import type { MixingSpace } from './interpolate.ts';
+import { MIXING_SPACES, type MixingSpace } from './interpolate.ts';
 import type { ColorStop, Direction, Hint, Place } from './model.ts';
 
 /** Says what is wrong with a text; caught where a whole gradient is read. */
@@ -90,7 +90,7 @@ export function readStops(parts: readonly string[], conic: boolean): (ColorStop 
   return stops;
 }
 
-const SPACES = new Set(['srgb', 'srgb-linear', 'oklab', 'lab', 'oklch', 'lch', 'hsl', 'hwb']);
+const SPACES: ReadonlySet<string> = new Set(MIXING_SPACES);
 const WAYS = new Set(['shorter', 'longer', 'increasing', 'decreasing']);
 
 /** Takes `in oklch longer hue` out of a list of words. */

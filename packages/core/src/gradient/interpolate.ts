@@ -1,12 +1,20 @@
 import { convert } from '../color/convert.ts';
 import { type HueWay, mixIn } from '../color/mix.ts';
-import { type Color, color } from '../color/spaces.ts';
+import { type Color, color, type SpaceId } from '../color/spaces.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 
-/** Spaces for mixing without a hue to turn. */
-export type RectangularSpace = 'srgb' | 'srgb-linear' | 'oklab' | 'lab';
 /** Every space that CSS Images 4 lets a gradient be mixed in and that we support. */
-export type MixingSpace = RectangularSpace | 'oklch' | 'lch' | 'hsl' | 'hwb';
+export const MIXING_SPACES = [
+  'srgb',
+  'srgb-linear',
+  'oklab',
+  'lab',
+  'oklch',
+  'lch',
+  'hsl',
+  'hwb',
+] as const satisfies readonly SpaceId[];
+export type MixingSpace = (typeof MIXING_SPACES)[number];
 
 const colorOf = (c: Rgba): Color => color('srgb', [c.r / 255, c.g / 255, c.b / 255], c.alpha);
 

@@ -1,4 +1,4 @@
-import { HUE_INDEX } from '../color/mix.ts';
+import { SPACES } from '../color/spaces.ts';
 import { hexOfRgb8 } from '../color/write.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 import type { ColorStop, CssGradient, Hint, Place } from './model.ts';
@@ -49,8 +49,7 @@ export function writeGradientWith<C>(
   gradient: CssGradient<ColorStop<C>>,
   colorText: (color: C) => string,
 ): string {
-  const way =
-    HUE_INDEX[gradient.space] !== undefined && gradient.hueWay !== 'shorter' ? [gradient.hueWay, 'hue'] : [];
+  const way = SPACES[gradient.space].hue && gradient.hueWay !== 'shorter' ? [gradient.hueWay, 'hue'] : [];
   const head = [...headOf(gradient), 'in', gradient.space, ...way].join(' ');
   const stops = gradient.stops.map((item) => itemText(item, colorText)).join(', ');
   return `${gradient.repeating ? 'repeating-' : ''}${gradient.kind}-gradient(${head}, ${stops})`;

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import type { HueWay } from '../../color/mix.ts';
-import type { MixingSpace } from '../../gradient/interpolate.ts';
+import { MIXING_SPACES } from '../../gradient/interpolate.ts';
 import type { Direction, Hint, Place } from '../../gradient/model.ts';
 import { linkSchema } from '../links/link-schema.ts';
 import { type CommandSchemas, objectOf, optional, unionOf } from '../schema/keys.ts';
@@ -30,9 +30,7 @@ const direction = unionOf<Direction, 'by'>('by', {
   angle: { degrees },
   corner: { x: Joi.valid('left', 'right', null), y: Joi.valid('top', 'bottom', null) },
 });
-const space = Joi.valid(
-  ...(['srgb', 'srgb-linear', 'oklab', 'lab', 'oklch', 'lch', 'hsl', 'hwb'] satisfies readonly MixingSpace[]),
-);
+const space = Joi.valid(...MIXING_SPACES);
 const hueWay = Joi.valid(...(['shorter', 'longer', 'increasing', 'decreasing'] satisfies readonly HueWay[]));
 const repeating = Joi.boolean();
 const shape = Joi.valid('circle', 'ellipse');
