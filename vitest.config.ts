@@ -2,6 +2,8 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // As many as the machines that run these have cores.
+    maxWorkers: 2,
     projects: [
       {
         test: {

@@ -53,7 +53,8 @@ const RULES = [
     says: 'kinds of things in the core know each other, but not how they are put together',
     in: /^packages\/core\/src\/system\/(project|themes|families|roles|pairs|gradients|tray|links)\//,
     not: /\.test\.ts$|(starter-roles|repair-pair)\.ts$/,
-    forbids: (target) => /system\/(commands\/(command|apply|describe|command-schema)|document-schema|versions\/)/.test(target),
+    forbids: (target) =>
+      /system\/(commands\/(command|apply|describe|command-schema)|document-schema|versions\/)/.test(target),
   },
 ];
 

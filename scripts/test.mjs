@@ -5,7 +5,9 @@ import { ensurePackages } from './setup/packages.mjs';
 import { ensurePostgres } from './setup/postgres.mjs';
 import { main, ROOT } from './setup/run.mjs';
 
-// npm test: sets up what is missing, then types, lint and layers, then unit and API tests, then the interface.
+// npm test [-- --long]: sets up what is missing, then types, lint and layers, then unit and API tests, then the
+// interface. Very long sweeps take a drawn sample of their cases, and all of them with --long.
+const isLong = process.argv.includes('--long');
 
 const STEPS = [
   { name: 'types, lint and layers', command: ['npm', 'run', '--silent', 'check'] },
@@ -38,7 +40,7 @@ await main(async () => {
       encoding: 'utf8',
       maxBuffer: 256 * 1024 * 1024,
       stdio: ['ignore', 'pipe', 'inherit'],
-      env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: '0' },
+      env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: '0', ...(isLong ? { LONG_TESTS: '1' } : {}) },
     });
     process.stdout.write(result.stdout);
     const [, failed = '0', passed = '0'] = counts?.exec(result.stdout.replace(TERMINAL_COLORS, '')) ?? [];

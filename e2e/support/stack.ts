@@ -1,5 +1,6 @@
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
 import { once } from 'node:events';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { type Cluster, freePort, startCluster, temporaryFolder } from '../../scripts/setup/postgres.mjs';
 
@@ -13,6 +14,8 @@ export interface Stack {
   /** SIGKILL: no time to finish anything. */
   killServer(): Promise<void>;
   killDatabase(): Promise<void>;
+  /** A second process on the same database, at an address of its own. */
+  anotherServer(): Promise<Server>;
   close(): Promise<void>;
 }
 
@@ -24,44 +27,73 @@ async function until(what: () => Promise<boolean>, name: string): Promise<void> 
   throw new Error(`${name} did not happen within 30 seconds.`);
 }
 
-export async function startStack(): Promise<Stack> {
-  const cluster = await startCluster(temporaryFolder());
+/** One server process, which can be killed and started again at its address. */
+interface Server {
+  readonly address: string;
+  start(): Promise<void>;
+  /** SIGKILL: no time to finish anything. */
+  kill(): Promise<void>;
+}
+
+async function serverOn(cluster: Cluster): Promise<Server> {
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
   let server: ChildProcess | undefined;
+  return {
+    address,
+    async start() {
+      server = spawn('node', [SERVER], {
+        env: {
+          ...process.env,
+          DATABASE_URL: cluster.url,
+          PORT: String(port),
+          LOG_LEVEL: 'error',
+          DEMO_DATA: '1',
+        },
+        stdio: ['ignore', 'inherit', 'inherit'],
+      });
+      await until(
+        () =>
+          fetch(`${address}/api/health`).then(
+            (r) => r.ok,
+            () => false,
+          ),
+        'The start of the server',
+      );
+    },
+    async kill() {
+      if (!server || server.exitCode !== null || server.signalCode !== null) return;
+      const gone = once(server, 'exit');
+      server.kill('SIGKILL');
+      await gone;
+    },
+  };
+}
 
-  const startServer = async () => {
-    server = spawn('node', [SERVER], {
-      env: {
-        ...process.env,
-        DATABASE_URL: cluster.url,
-        PORT: String(port),
-        LOG_LEVEL: 'error',
-        DEMO_DATA: '1',
-      },
-      stdio: ['ignore', 'inherit', 'inherit'],
-    });
-    await until(
-      () =>
-        fetch(`${address}/api/health`).then(
-          (r) => r.ok,
-          () => false,
-        ),
-      'The start of the server',
-    );
-  };
-  const killServer = async () => {
-    if (!server || server.exitCode !== null || server.signalCode !== null) return;
-    const gone = once(server, 'exit');
-    server.kill('SIGKILL');
-    await gone;
-  };
-  await startServer();
+/** Runs SQL in the stack's database. */
+export function runSql(cluster: Cluster, sql: string): void {
+  execFileSync(join(cluster.bin, 'psql'), ['-q', '-v', 'ON_ERROR_STOP=1', cluster.url], { input: sql });
+}
+
+/** `stored` is SQL that fills the database before the server first starts, as one of an earlier version. */
+export async function startStack(stored?: string): Promise<Stack> {
+  const cluster = await startCluster(temporaryFolder());
+  if (stored) runSql(cluster, stored);
+  const first = await serverOn(cluster);
+  const others: Server[] = [];
+  const { address } = first;
+  await first.start();
   return {
     address,
     cluster,
-    startServer,
-    killServer,
+    startServer: first.start,
+    killServer: first.kill,
+    async anotherServer() {
+      const other = await serverOn(cluster);
+      await other.start();
+      others.push(other);
+      return other;
+    },
     async killDatabase() {
       const pid = cluster.pid();
       process.kill(pid, 'SIGKILL');
@@ -76,7 +108,7 @@ export async function startStack(): Promise<Stack> {
       );
     },
     async close() {
-      await killServer();
+      for (const server of [first, ...others]) await server.kill();
       cluster.stop();
       cluster.remove();
     },

@@ -1,3 +1,4 @@
+import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 import type { Page } from '@playwright/test';
 import { expect, expectSaved, onServer, SKERRY, test } from '../support/test.ts';
 
@@ -39,6 +40,58 @@ test('two tabs on one project both end with both edits, live', async ({
   await page.keyboard.press('Control+z');
   await expect.poll(() => trayOnServer(stack, project)).not.toContain('#333333');
   expect(await trayOnServer(stack, project)).toContain('#222222');
+});
+
+test('two tabs at two servers on one database both end with both edits, live, also when one server is killed', async ({
+  page,
+  other,
+  open,
+  stack,
+  project,
+}) => {
+  const second = await stack.anotherServer();
+  await open('grow');
+  await other.goto(`${second.address}/p/${project}/grow`);
+  await expect(other.locator('main h1')).toBeVisible();
+  await addColor(page, '#111111');
+  await addColor(other, '#222222');
+  for (const tab of [page, other]) await expect.poll(() => swatches(tab)).toHaveLength(6);
+  await second.kill();
+  await addColor(other, '#333333');
+  await expect(other.locator('[data-saving]')).toHaveText('1 edit kept here');
+  await addColor(page, '#444444');
+  await expectSaved(page);
+  await second.start();
+  for (const tab of [page, other]) {
+    await expectSaved(tab);
+    await expect.poll(() => swatches(tab)).toHaveLength(8);
+  }
+  expect(await swatches(page)).toEqual(await swatches(other));
+  expect((await trayOnServer(stack, project)).slice(4)).toEqual(['#111111', '#222222', '#444444', '#333333']);
+  await second.kill();
+});
+
+test('a page that is older than the server is told to load anew, and loses nothing', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('grow');
+  await expectSaved(page);
+  await page.route('**/commands', (route) =>
+    route.continue({ headers: { ...route.request().headers(), [FORM_HEADER]: '1' } }),
+  );
+  await addColor(page, '#abcdef');
+  await expect(page.locator('[data-saving]')).toContainText('1 edit kept here');
+  await addColor(page, '#fedcba');
+  await expect(page.locator('[data-saving]')).toContainText('2 edits kept here');
+  expect(await trayOnServer(stack, project)).toHaveLength(4);
+  await page.unroute('**/commands');
+  await page.getByRole('button', { name: 'Load anew' }).click();
+  await expectSaved(page);
+  await expect.poll(() => swatches(page)).toHaveLength(6);
+  expect((await trayOnServer(stack, project)).slice(4)).toEqual(['#abcdef', '#fedcba']);
 });
 
 test('an edit that no longer fits is told, and the others go through', async ({

@@ -1,11 +1,12 @@
-import { Suspense, useEffect } from 'react';
+import { Suspense, useEffect, useState } from 'react';
+import { Provider } from 'react-redux';
 import { Outlet, useParams } from 'react-router';
 import { ColorDragging } from '../dragging/color-dragging.tsx';
 import { Finder, loadFinder } from '../finder/finder-dialog.tsx';
 import { Lamp } from '../lamp/lamp.tsx';
 import { ReadoutLine } from '../readout/readout-line.tsx';
 import { selectDocument } from '../store/selectors.ts';
-import { useAppSelector } from '../store/store.ts';
+import { createStore, useAppSelector } from '../store/store.ts';
 import { Tray } from '../tray/tray.tsx';
 import { OpeningPage, useOpenProject } from './open-project.tsx';
 import { ReadOnlyLine } from './read-only-line.tsx';
@@ -18,8 +19,18 @@ interface FrameProps {
   onOpen: (others: readonly (() => Promise<unknown>)[]) => () => void;
 }
 
+/** The frame with its store, which the list of projects does without. */
+export default function ProjectFrame(props: FrameProps) {
+  const [store] = useState(createStore);
+  return (
+    <Provider store={store}>
+      <Frame {...props} />
+    </Provider>
+  );
+}
+
 /** The one window: top bar, readout, station, lamp and tray around the project at the address. */
-export default function Frame({ onOpen }: FrameProps) {
+function Frame({ onOpen }: FrameProps) {
   const { projectId } = useParams();
   const problem = useOpenProject(projectId!);
   const open = useAppSelector((state) => state.project?.id === projectId);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
+import { runs } from '../../test/runs.ts';
 import { numbers } from './convert.ts';
 import { describeColor } from './describe.ts';
 import { inGamut, maxChroma, rgb8ToOklch, toRgb8, toSrgb } from './gamut.ts';
@@ -35,7 +36,7 @@ describe('gamut', () => {
           expect(Math.abs(c2 - c)).toBeLessThan(1e-4);
         }
       }),
-      { numRuns: 3000 },
+      { numRuns: runs(3000) },
     );
   });
 

@@ -112,8 +112,15 @@ export function toSrgb(c: Color): Color {
   return color('srgb', linear.map((v) => clip(delinearize(v))) as Triple, c.alpha);
 }
 
+const byte = (v: number) => Math.round(Math.min(1, Math.max(0, v)) * 255);
+
 /** 8-bit sRGB channels (0–255, integers) of a colour, gamut-mapped as {@link toSrgb} does. */
 export function toRgb8(c: Color): Triple {
+  if (c.space === 'srgb') {
+    // Most colours are inside sRGB already, and need no more than rounding.
+    const rgb = numbers(c);
+    if (inside(rgb)) return [byte(rgb[0]), byte(rgb[1]), byte(rgb[2])];
+  }
   return numbers(toSrgb(c)).map((v) => Math.round(v * 255)) as Triple;
 }
 

@@ -1,6 +1,7 @@
 import Reference from 'colorjs.io';
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
+import { runs } from '../../test/runs.ts';
 import { convert, numbers } from './convert.ts';
 import { parseColor, readColor } from './parse.ts';
 import type { Color } from './spaces.ts';
@@ -84,7 +85,7 @@ describe('reading CSS colours', () => {
             expect(v === null || Number.isFinite(v)).toBe(true);
         else expect(result.reason.length).toBeGreaterThan(5);
       }),
-      { numRuns: 20_000 },
+      { numRuns: runs(20_000) },
     );
   });
 });
@@ -101,7 +102,7 @@ describe('writing colours', () => {
         const hex = hexOf(channels);
         expect(writeHex(readColor(writeColor(readColor(hex), space)))).toBe(hex);
       }),
-      { numRuns: 3000 },
+      { numRuns: runs(3000) },
     );
   });
 
@@ -145,7 +146,7 @@ describe('converting', () => {
             expect(Math.abs(v - ours[i]!)).toBeLessThan(1e-6 * (space === 'oklch' && i === 2 ? 1000 : 1));
         });
       }),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     );
   });
 });

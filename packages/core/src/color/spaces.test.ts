@@ -1,6 +1,7 @@
 import Reference from 'colorjs.io';
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
+import { isLong, runs } from '../../test/runs.ts';
 import { convert, numbers } from './convert.ts';
 import { deltaE2000Lab, deltaEOk, findTwins } from './difference.ts';
 import { gamutOutline, hexToOklch, inGamut, maxChroma, toSrgb } from './gamut.ts';
@@ -8,7 +9,7 @@ import { parseColor, readColor } from './parse.ts';
 import { color, SPACES, type SpaceId } from './spaces.ts';
 import { writeColor, writeHex } from './write.ts';
 
-const RUNS = 10_000;
+const RUNS = runs(10_000);
 const REFERENCE: Record<string, string> = {
   'display-p3': 'p3',
   'a98-rgb': 'a98rgb',
@@ -57,9 +58,9 @@ describe('spaces', () => {
     );
   });
 
-  it('writes and reads all 16.7 million 8-bit colours without loss', () => {
+  it('writes and reads 8-bit colours without loss: all 16.7 million, or one in 61', () => {
     const wrong: string[] = [];
-    for (let v = 0; v < 1 << 24; v++) {
+    for (let v = 0; v < 1 << 24; v += isLong ? 1 : 61) {
       const hex = `#${v.toString(16).padStart(6, '0')}`;
       const read = parseColor(hex);
       if (!read.ok || writeHex(read.color) !== hex) wrong.push(hex);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
+import { runs } from '../../test/runs.ts';
 import { rgb8ToOklch } from '../color/gamut.ts';
 import { fromRgb8, readColor } from '../color/parse.ts';
 import { growShades, type LightnessGrowth, USUAL_GROWTH } from './growth.ts';
@@ -31,7 +32,7 @@ describe('growth', () => {
           expect(l).toBeLessThan(lightness[i]!);
         });
       }),
-      { numRuns: 3000 },
+      { numRuns: runs(3000) },
     );
   });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../test/runs.ts';
 import { rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { fromRgb8, readColor } from '../color/parse.ts';
 import { contrastRatio, luminance } from '../contrast/ratio.ts';
@@ -59,7 +60,7 @@ describe('recipes', () => {
           expect((v - l[i]!) * way).toBeGreaterThan(-0.008);
         });
       }),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     );
   });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
+import { runs } from '../../test/runs.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 import { gradientFaults, shifted } from './analyse.ts';
 import { bakeGradient, fitGradient } from './fit.ts';
@@ -23,7 +24,7 @@ describe('reading and writing CSS gradients', () => {
       fc.property(anyGradient, (gradient) => {
         expect(read(writeGradient(gradient))).toEqual(gradient);
       }),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     );
   });
 
@@ -121,7 +122,7 @@ describe('reading and writing CSS gradients', () => {
         if (result.ok) colorAtPlace(placeStops(result.gradient), 50);
         else expect(result.reason.length).toBeGreaterThan(5);
       }),
-      { numRuns: 5000 },
+      { numRuns: runs(5000) },
     );
   });
 });

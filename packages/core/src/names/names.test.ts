@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { runs } from '../../test/runs.ts';
 import { describeColor } from '../color/describe.ts';
 import { fromRgb8 } from '../color/parse.ts';
 import { indexNames, type NameIndex, shippedNames } from './names.ts';
@@ -64,7 +65,7 @@ describe('descriptions', () => {
         const different = [...a!].filter((word) => !c!.has(word)).length;
         expect(different).toBeLessThanOrEqual(2);
       }),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     );
   });
 });
