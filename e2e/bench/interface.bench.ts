@@ -1,44 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { chromium, type Page } from '@playwright/test';
+import { chromium } from '@playwright/test';
 import { reportShare } from '../../packages/core/bench/report.ts';
 import config from '../playwright.config.ts';
 import { startStack } from '../support/stack.ts';
 import { SKERRY } from '../support/test.ts';
+import { costs, percentile } from './page-costs.ts';
 
 const require = createRequire(import.meta.url);
 const FRAME_MS = 16;
-
-const percentile = (values: number[], p: number) =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length * p)]!;
-
-/** Script time that each pointer move costs, in milliseconds, as Chromium accounts for it. */
-async function scriptTimes(page: Page, move: (i: number) => Promise<void>, count: number): Promise<number[]> {
-  const session = await page.context().newCDPSession(page);
-  await session.send('Performance.enable');
-  const scriptMs = async () => {
-    const { metrics } = await session.send('Performance.getMetrics');
-    return metrics.find((metric) => metric.name === 'ScriptDuration')!.value * 1000;
-  };
-  const painted = () =>
-    page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
-  // What the measuring itself costs is measured and taken off.
-  const idle: number[] = [];
-  for (let i = 0; i < 20; i++) {
-    const before = await scriptMs();
-    await painted();
-    idle.push((await scriptMs()) - before);
-  }
-  const own = percentile(idle, 0.5);
-  const out: number[] = [];
-  for (let i = 0; i < count; i++) {
-    const before = await scriptMs();
-    await move(i);
-    await painted();
-    out.push((await scriptMs()) - before - own);
-  }
-  return out;
-}
 
 const stack = await startStack();
 const browser = await chromium.launch(config.use!.launchOptions!);
@@ -57,14 +27,14 @@ async function measure() {
     const box = (await handle.boundingBox())!;
     await page.mouse.move(box.x + 12, box.y + 12);
     await page.mouse.down();
-    const times = await scriptTimes(
+    const { script: times } = await costs(
       page,
       (i) => page.mouse.move(box.x + 100 * Math.sin(i / 7), box.y + 12),
       200,
     );
     await page.keyboard.press('Escape');
     await page.mouse.up();
-    const rest = await scriptTimes(page, (i) => page.mouse.move(300 + i, 20), 40);
+    const { script: rest } = await costs(page, (i) => page.mouse.move(300 + i, 20), 40);
     console.log(`(a pointer move that changes nothing: ${percentile(rest, 0.5).toFixed(2)} ms)`);
     reportShare(
       `dragging the base of ${base}, script time per move, median`,

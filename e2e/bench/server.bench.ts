@@ -21,20 +21,16 @@ async function measure() {
     }
     return out.slice(5);
   }
-  const { id: empty } = await post(stack, '/projects', { name: 'Empty' });
-  const growth = (await onServer(stack, SKERRY)).document.families[0].growth;
-  await post(stack, `/projects/${empty}/commands`, {
-    revision: 0,
-    commands: [
-      {
-        id: randomUUID(),
-        command: {
-          type: 'addFamily',
-          family: { id: 'f0', name: 'Only', base: '#123456', growth, handSet: {} },
-        },
-      },
-    ],
-  });
+  const { growth } = (await onServer(stack, SKERRY)).document.families[0];
+  /** A project with one family and nothing else, at revision 1. */
+  const withOneFamily = async (name: string): Promise<string> => {
+    const { id } = await post(stack, '/projects', { name });
+    const family = { id: 'f0', name: 'Only', base: '#123456', growth, handSet: {} };
+    const commands = [{ id: randomUUID(), command: { type: 'addFamily', family } }];
+    await post(stack, `/projects/${id}/commands`, { revision: 0, commands });
+    return id;
+  };
+  const empty = await withOneFamily('Empty');
   const largest = await makeLargestProject(stack);
   const small = middle(await editTimes(empty, 'f0', 65));
   const large = middle(await editTimes(largest, 'f0', 65));
@@ -69,26 +65,14 @@ async function measure() {
   console.log(`(${perSecond.toFixed(0)} edits a second)`);
 
   // A project with 10,000 edits behind it, and a sender that has seen none of them.
-  const { id: long, revision: first } = await post(stack, '/projects', { name: 'Long' });
-  await post(stack, `/projects/${long}/commands`, {
-    revision: 0,
-    commands: [
-      {
-        id: randomUUID(),
-        command: {
-          type: 'addFamily',
-          family: { id: 'f0', name: 'Only', base: '#123456', growth, handSet: {} },
-        },
-      },
-    ],
-  });
+  const long = await withOneFamily('Long');
   for (let i = 0; i < 20; i++)
     await post(stack, `/projects/${long}/commands`, {
       revision: i * 500 + 1,
       commands: Array.from({ length: 500 }, () => edit('f0')),
     });
   const behind = JSON.stringify(
-    await post(stack, `/projects/${long}/commands`, { revision: first, commands: [edit('f0')] }),
+    await post(stack, `/projects/${long}/commands`, { revision: 0, commands: [edit('f0')] }),
   ).length;
   const whole = JSON.stringify(await onServer(stack, long)).length;
   reportShare(

@@ -28,7 +28,7 @@ export function FamilyDetail({ resolved, ground }: { resolved: ResolvedFamily; g
   return (
     <section
       aria-label={family.name}
-      className="mt-3 grid grid-cols-[1fr_300px] gap-5 border-t border-hair bg-raised px-5 py-4"
+      className="mt-3 grid grid-cols-[1fr_300px] gap-5 border-t border-hair bg-raised px-5 py-4 [contain-intrinsic-size:auto_340px] [content-visibility:auto]"
     >
       <div className="min-w-0">
         <div className="mb-3 flex items-end gap-3">
