@@ -73,7 +73,10 @@ async function measure() {
     const box = (await handle.boundingBox())!;
     await page.mouse.move(box.x + 12, box.y + 12);
     await page.mouse.down();
-    const moves = await costs(page, (i) => page.mouse.move(box.x + 100 * Math.sin(i / 7), box.y + 12), 160);
+    const move = (i: number) => page.mouse.move(box.x + 100 * Math.sin(i / 7), box.y + 12);
+    // Some moves first, so that the figures are not those of code that the browser has not compiled yet.
+    await costs(page, move, 40);
+    const moves = await costs(page, move, 160);
     await page.keyboard.press('Escape');
     await page.mouse.up();
     for (const [name, values, limit] of [

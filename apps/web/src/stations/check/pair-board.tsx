@@ -28,9 +28,15 @@ export function PairBoard({ readout, order, open }: PairBoardProps) {
     open: open === null ? -1 : order.findIndex((place) => pairs[place]!.id === open),
   });
   const { inside, first, last } = useColumnsInView<HTMLDivElement>(readout.themes, CELL_WIDTH, NAME_WIDTH);
+  const whole = last - first + 1 === readout.themes;
   return (
     <div ref={inside}>
-      <ol ref={list} aria-label="Pairs, worst first" className="min-w-fit px-5 pb-5">
+      <ol
+        ref={list}
+        aria-label="Pairs, worst first"
+        className={whole ? 'min-w-fit px-5 pb-5' : 'px-5 pb-5'}
+        style={whole ? undefined : { width: NAME_WIDTH + readout.themes * CELL_WIDTH + 20 }}
+      >
         {before > 0 && <li aria-hidden style={{ height: before }} />}
         {shown.map((index) => (
           <PairRow

@@ -50,6 +50,7 @@ function sameRow(a: PairRowProps, b: PairRowProps): boolean {
 
 export const PairRow = memo(function PairRow(props: PairRowProps) {
   const { measurements, system, roles, first, last, open, index, count, ref } = props;
+  const whole = last - first + 1 === measurements.length;
   const { pair } = measurements[0]!;
   const { edit } = useEditing();
   const id = useProjectId();
@@ -94,7 +95,10 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
       </div>
       <div
         className="grid gap-3"
-        style={{ gridTemplateColumns: `repeat(${measurements.length}, minmax(228px, 1fr))` }}
+        // Many columns have a fixed width: as wide as their content, each row would be laid out to learn its width.
+        style={{
+          gridTemplateColumns: `repeat(${measurements.length}, ${whole ? 'minmax(228px, 1fr)' : '228px'})`,
+        }}
       >
         {measurements.slice(first, last + 1).map((m, i) => (
           <div key={m.theme} className="min-w-0" style={{ gridColumn: first + i + 1 }}>
