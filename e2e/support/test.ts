@@ -14,6 +14,8 @@ interface Fixtures {
   project: string;
   /** Opens a station of the test's project and waits until it is there. */
   open: (station: string, page?: Page) => Promise<void>;
+  /** Goes on to another station in the page that is open, as a link does, without loading the page anew. */
+  goOn: (station: string) => Promise<void>;
   /** A second tab of the same browser. */
   other: Page;
 }
@@ -41,6 +43,15 @@ export const test = base.extend<Fixtures, { stack: Stack }>({
     use(async (station, other = page) => {
       await other.goto(`/p/${project}/${station}`);
       await expect(other.locator('main h1')).toBeVisible();
+    }),
+  goOn: async ({ page, project }, use) =>
+    use(async (station) => {
+      await page.evaluate((address) => {
+        history.pushState(null, '', address);
+        dispatchEvent(new PopStateEvent('popstate'));
+      }, `/p/${project}/${station}`);
+      const name = station.split('/')[0]!;
+      await expect(page.getByRole('heading', { level: 1, name: new RegExp(name, 'i') })).toBeVisible();
     }),
 });
 
