@@ -67,6 +67,18 @@ async function measure() {
     reportShare(`${station} opens after the document is there`, percentile(times.slice(1), 0.5), 1000, 'ms');
   }
 
+  // What one change of all colours costs at every station: the next theme is switched on.
+  for (const station of Object.keys(CONTENT)) {
+    await page.goto(`${stack.address}/p/${id}/${station}`);
+    await page.locator(CONTENT[station]!).first().waitFor();
+    await page.getByRole('main').focus();
+    const next = () => page.keyboard.press('n');
+    await costs(page, next, 4);
+    const { script, all } = await costs(page, next, 12);
+    reportShare(`${station}: another theme, script, median`, percentile(script, 0.5), 50, 'ms');
+    reportShare(`${station}: another theme, everything, median`, percentile(all, 0.5), 100, 'ms');
+  }
+
   for (const family of [0, 5]) {
     await page.goto(`${stack.address}/p/${id}/grow/f${family}`);
     const handle = page.getByRole('slider', { name: new RegExp(`^Base of Family ${family},`) });

@@ -13,7 +13,7 @@ type Thunk<T> = (dispatch: AppDispatch, getState: () => AppState) => T;
 function perform(command: Command, as: 'edit' | 'undo' | 'redo', label: string): Thunk<string | null> {
   return (dispatch, getState) => {
     const project = selectProject(getState());
-    if (project.readOnly) return project.readOnly;
+    if (project.readOnly) return 'This project can only be looked at here; the line above says why.';
     const result = applyCommand(project.document, command);
     if (!result.ok) return result.reason;
     const id = crypto.randomUUID();

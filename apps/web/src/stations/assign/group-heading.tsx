@@ -23,7 +23,7 @@ export function GroupHeading({ ref, index, group, columns }: GroupHeadingProps) 
             hideLabel
             value={written}
             className="sticky left-0 w-56"
-            inputClassName="h-7! border-transparent! bg-transparent! px-1! font-title font-semibold hover:border-control! focus:bg-raised!"
+            inputClassName="h-7! border-transparent! bg-transparent! px-1! font-title font-semibold -outline-offset-2! hover:border-control! focus:bg-raised!"
             onCommit={(text) => {
               const result = readNames(text);
               if (!result.ok) return result.reason;
