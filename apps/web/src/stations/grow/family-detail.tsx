@@ -88,11 +88,26 @@ const ShadeTile = memo(function ShadeTile({ name, to, onGo, shade, code, note }:
         className="block h-16 -outline-offset-4"
         style={{ background: shade.css }}
       />
-      <p className={clsx('pt-1 text-center text-sm', shade.isBase && 'font-semibold')}>{shade.label}</p>
+      <TileText label={shade.label} strong={shade.isBase} code={code} note={note} />
+    </li>
+  );
+});
+
+interface TileTextProps {
+  label: string;
+  strong: boolean;
+  code: string;
+  note: string;
+}
+
+const TileText = memo(function TileText({ label, strong, code, note }: TileTextProps) {
+  return (
+    <>
+      <p className={clsx('pt-1 text-center text-sm', strong && 'font-semibold')}>{label}</p>
       <div className="flex justify-center">
         <CopyButton text={code} bare className="justify-center px-0.5! text-[11px]!" />
       </div>
       <p className="h-4 text-center text-xs text-quiet">{note}</p>
-    </li>
+    </>
   );
 });

@@ -17,6 +17,8 @@ import type { LitStretch } from './lit-stretch.ts';
 const lightnessOf = (shade: ResolvedShade) => lightnessOfLuminance(luminance(shade));
 const isLit = (l: number, { to, from }: LitStretch) =>
   (to !== null && l <= to) || (from !== null && l >= from);
+/** A place on the axis (L*) as a shift, which the browser paints without laying the rail out again. */
+const along = (place: number) => `translateX(${place}cqw)`;
 const STEP = 1;
 const LARGE_STEP = 5;
 
@@ -63,7 +65,7 @@ export const Rail = memo(function Rail({
       >
         <span className="truncate">{family.name}</span>
       </Link>
-      <div className="relative h-[52px] contain-layout contain-style" data-axis>
+      <div className="@container relative h-[52px] contain-layout contain-style" data-axis>
         <LitLine stretch={stretch} />
         {shades.map((shade) =>
           shade.isBase ? null : (
@@ -126,39 +128,37 @@ const ShadePoint = memo(function ShadePoint({ to, onGo, name, shade, lit, on }: 
       onPointerEnter={({ currentTarget }) => {
         currentTarget.title = `${name} ${shade.label}  ${shade.css}  L* ${place.toFixed(1)}`;
       }}
-      className="absolute top-[3px] flex -translate-x-1/2 flex-col items-center gap-0.5 rounded-md"
-      style={{ left: `${place}%` }}
+      className="absolute top-[3px] left-0 flex -translate-x-1/2 flex-col items-center gap-0.5 rounded-md"
+      style={{ transform: along(place) }}
     >
-      <ShadeDot shade={shade} lit={lit} on={on} />
-      <ShadeLabel shade={shade} lit={lit} />
+      <span className="grid size-[30px] place-content-center">
+        <span
+          className={clsx(
+            'block rounded-full border border-control',
+            lit ? 'size-[28px]' : 'size-[16px]',
+            on && 'outline-2 outline-offset-1 outline-main',
+          )}
+          style={{ background: shade.css }}
+        />
+      </span>
+      <ShadeLabel label={shade.label} lit={lit} handSet={shade.handSet} />
     </PlainLink>
   );
 });
 
-function ShadeDot({ shade, lit, on }: { shade: ResolvedShade; lit: boolean; on: boolean }) {
-  return (
-    <span className="grid size-[30px] place-content-center">
-      <span
-        className={clsx(
-          'block border border-control',
-          lit ? 'size-[28px] rounded-full' : 'size-[16px] rounded-full',
-          on && 'outline-2 outline-offset-1 outline-main',
-        )}
-        style={{ background: shade.css }}
-      />
-    </span>
-  );
+interface ShadeLabelProps {
+  label: string;
+  lit: boolean;
+  handSet: boolean;
 }
 
-function ShadeLabel({ shade, lit }: { shade: ResolvedShade; lit: boolean }) {
+const ShadeLabel = memo(function ShadeLabel({ label, lit, handSet }: ShadeLabelProps) {
   return (
-    <span
-      className={clsx('text-xs leading-none', lit ? 'text-main' : 'text-quiet', shade.handSet && 'underline')}
-    >
-      {shade.label}
+    <span className={clsx('text-xs leading-none', lit ? 'text-main' : 'text-quiet', handSet && 'underline')}>
+      {label}
     </span>
   );
-}
+});
 
 interface BaseHandleProps {
   resolved: ResolvedFamily;
@@ -226,8 +226,8 @@ function BaseHandle({ resolved: { family }, shade, place, lit, on }: BaseHandleP
       onPointerCancel={onPointerCancel}
       onClick={(event) => event.detail === 0 && navigate(addressOf(id, 'grow', family.id))}
       onKeyDown={onKeyDown}
-      className="absolute top-[1px] z-10 flex -translate-x-1/2 cursor-ew-resize touch-none flex-col items-center gap-0.5 rounded-md"
-      style={{ left: `${place}%` }}
+      className="absolute top-[1px] left-0 z-10 flex -translate-x-1/2 cursor-ew-resize touch-none flex-col items-center gap-0.5 rounded-md"
+      style={{ transform: along(place) }}
     >
       <span
         className={clsx(
