@@ -2,8 +2,9 @@ import helmet from '@fastify/helmet';
 import Fastify, { type FastifyInstance, type FastifyServerOptions } from 'fastify';
 import type { DataSource } from 'typeorm';
 import { database as databasePlugin } from './database/database.ts';
-import { answerFrameworkError, errors } from './errors.ts';
+import { answerClientError, answerFrameworkError, errors } from './errors.ts';
 import { form } from './form/form.ts';
+import { hosts, LOOPBACK_NAMES } from './hosts/hosts.ts';
 import { live } from './live/live.ts';
 import { owner } from './owner/owner.ts';
 import { projectRoutes } from './projects/routes.ts';
@@ -15,6 +16,8 @@ export interface AppOptions {
   /** Folder of the built interface; left out where only the API is wanted. */
   readonly webRoot?: string;
   readonly logger?: FastifyServerOptions['logger'];
+  /** The names under which the server may be asked; those of loopback if left out. */
+  readonly names?: readonly string[];
 }
 
 /** The server with all its plugins, not yet listening. */
@@ -22,14 +25,21 @@ export async function buildApp({
   database,
   webRoot = '',
   logger = false,
+  names = LOOPBACK_NAMES,
 }: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({
     logger: logger ?? false,
     // What needs more says so itself.
     bodyLimit: 64 * 1024,
     forceCloseConnections: true,
+    // A request that is not sent to its end does not stay.
+    requestTimeout: 30_000,
+    http: { headersTimeout: 15_000 },
+    clientErrorHandler: answerClientError,
     frameworkErrors: answerFrameworkError,
   });
+  await app.register(errors);
+  await app.register(hosts, { names });
   await app.register(helmet, {
     contentSecurityPolicy: {
       useDefaults: false,
@@ -50,7 +60,6 @@ export async function buildApp({
     },
     strictTransportSecurity: false,
   });
-  await app.register(errors);
   await app.register(validation);
   await app.register(form);
   await app.register(owner);

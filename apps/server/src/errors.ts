@@ -1,3 +1,5 @@
+import { STATUS_CODES } from 'node:http';
+import type { Socket } from 'node:net';
 import { ERROR_CODES, type ErrorAnswer, type ErrorCode } from '@mint-lamp/core/wire/errors';
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import fp from 'fastify-plugin';
@@ -28,6 +30,7 @@ function toApiError(error: FastifyError | ApiError): ApiError {
   const status = error.statusCode ?? 500;
   if (status === 413) return new ApiError('TOO_LARGE', 'The request is larger than is accepted here.');
   if (status === 415) return new ApiError('WRONG_MEDIA_TYPE', 'Send JSON, as application/json.');
+  if (status === 405) return new ApiError('METHOD_NOT_ALLOWED', 'There is no such method.');
   if (status === 404) return new ApiError('NOT_FOUND', 'There is nothing at this address.');
   if (status >= 400 && status < 500) return new ApiError('BAD_REQUEST', error.message);
   return new ApiError('INTERNAL', 'Something went wrong in the server. It has been logged.');
@@ -38,9 +41,39 @@ function send(reply: FastifyReply, { code, message, path }: ApiError) {
   return reply.code(ERROR_CODES[code]).send(answer);
 }
 
+/** What goes with every answer that no route has had a say in. */
+const BARE_HEADERS = {
+  'content-type': 'application/json; charset=utf-8',
+  'cache-control': 'no-store',
+  'x-content-type-options': 'nosniff',
+  'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+};
+
 /** For errors that Fastify meets before a request reaches a route, such as an address that cannot be decoded. */
 export function answerFrameworkError(error: FastifyError, _request: unknown, reply: FastifyReply) {
-  send(reply, toApiError(error));
+  send(reply.headers(BARE_HEADERS), toApiError(error));
+}
+
+/** What is wrong with bytes that never became a request. */
+function toEarlyError({ code }: { code?: string | undefined }): ApiError {
+  if (code === 'HPE_HEADER_OVERFLOW')
+    return new ApiError('HEAD_TOO_LARGE', 'The head of the request is too long.');
+  if (code === 'ERR_HTTP_REQUEST_TIMEOUT')
+    return new ApiError('TOO_SLOW', 'The request was not sent to its end in time.');
+  if (code === 'HPE_INVALID_METHOD') return new ApiError('METHOD_NOT_ALLOWED', 'There is no such method.');
+  return new ApiError('BAD_REQUEST', 'This is no HTTP request.');
+}
+
+/** Answers bytes that never became a request in the form of every other error, and hangs up. */
+export function answerClientError(error: Error & { code?: string | undefined }, socket: Socket): void {
+  // Nobody listens any more, or it is answered already.
+  if (error.code === 'ECONNRESET' || !socket.writable) return void socket.destroy();
+  const { code, message, path } = toEarlyError(error);
+  const body = JSON.stringify({ error: { code, message, path } } satisfies ErrorAnswer);
+  const status = ERROR_CODES[code];
+  const headers = { ...BARE_HEADERS, 'content-length': Buffer.byteLength(body), connection: 'close' };
+  const head = Object.entries(headers).map(([name, value]) => `${name}: ${value}\r\n`);
+  socket.end(`HTTP/1.1 ${status} ${STATUS_CODES[status]}\r\n${head.join('')}\r\n${body}`);
 }
 
 /** Answers every error in the one form `{ error: { code, message, path } }`. */
@@ -48,6 +81,7 @@ export const errors = fp(async (app: FastifyInstance) => {
   app.setErrorHandler<FastifyError | ApiError>((error, request, reply) => {
     const answer = toApiError(error);
     if (answer.code === 'INTERNAL') request.log.error(error);
+    reply.header('cache-control', 'no-store');
     return send(reply, answer);
   });
 });

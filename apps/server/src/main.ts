@@ -7,7 +7,7 @@ import { loadDemo } from './demo/load.ts';
 import { ensureLocalOwner } from './owner/owner.ts';
 
 // Settings come from the environment; the start scripts set them.
-const { DATABASE_URL, PORT = '5170', WEB_ROOT, LOG_LEVEL = 'info', DEMO_DATA } = process.env;
+const { DATABASE_URL, PORT = '5170', WEB_ROOT, LOG_LEVEL = 'info', DEMO_DATA, HOST_NAMES } = process.env;
 
 function fail(sentence: string): never {
   console.error(sentence);
@@ -30,6 +30,7 @@ const app = await buildApp({
   database,
   webRoot: WEB_ROOT ?? resolve(fileURLToPath(import.meta.url), '../../../web/dist'),
   logger: { level: LOG_LEVEL },
+  ...(HOST_NAMES ? { names: HOST_NAMES.split(/[\s,]+/).filter(Boolean) } : {}),
 });
 
 await app

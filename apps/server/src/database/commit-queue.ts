@@ -9,8 +9,11 @@ export interface Waiting {
   readonly fail: (error: unknown) => void;
 }
 
-/** Commands that go into one transaction, about: a longer one would hold up the other projects. */
-const MOST_AT_ONCE = 500;
+/** Commands that go into one transaction, about, those in batches counted. */
+const MOST_AT_ONCE = 2500;
+
+const sizeOf = ({ command }: SentCommand) => (command.type === 'batch' ? command.commands.length : 1);
+const workOf = ({ sent }: Waiting) => sent.reduce((sum, one) => sum + sizeOf(one), 0);
 
 type Commit = (ownerId: string, projectId: string, group: readonly Waiting[]) => Promise<void>;
 
@@ -47,8 +50,8 @@ export class CommitQueue {
     while (line.length) {
       let count = 0;
       let commands = 0;
-      while (count < line.length && (count === 0 || commands + line[count]!.sent.length <= MOST_AT_ONCE))
-        commands += line[count++]!.sent.length;
+      while (count < line.length && (count === 0 || commands + workOf(line[count]!) <= MOST_AT_ONCE))
+        commands += workOf(line[count++]!);
       const group = line.splice(0, count);
       await commit(group).catch((error: unknown) => {
         for (const { fail } of group) fail(error);

@@ -10,6 +10,10 @@ import type { ProjectRow } from './entities.ts';
 import { type KnownDocument, type KnownDocuments, newest } from './known-documents.ts';
 import { append, type FreshEntry, revisionsOf } from './log.ts';
 
+/** How long commands are applied before others have their turn, ms. */
+const LONGEST_TURN_MS = 20;
+const nextTurn = () => new Promise<void>((resolve) => setImmediate(resolve));
+
 /** What became of one sender's commands. */
 export interface Committed {
   readonly one: Waiting;
@@ -67,10 +71,21 @@ export async function commitGroup(
   const sent = fitting.flatMap((one) => one.sent);
   const revisions = sent.length ? await revisionsOf(manager, row.id, sent) : new Map<string, number>();
   const run = new Run(known, Number(row.logSize), revisions);
-  const committed = group.map((one): Committed => {
-    const fits = one.known <= row.revision;
-    return { one, outcomes: fits ? one.sent.map((command) => run.take(command)) : [] };
-  });
+  const committed: Committed[] = [];
+  let since = performance.now();
+  for (const one of group) {
+    const outcomes: CommandOutcome[] = [];
+    if (one.known <= row.revision)
+      for (const command of one.sent) {
+        outcomes.push(run.take(command));
+        // Others are answered meanwhile, however much this one has sent.
+        if (performance.now() - since > LONGEST_TURN_MS) {
+          await nextTurn();
+          since = performance.now();
+        }
+      }
+    committed.push({ one, outcomes });
+  }
   if (!run.fresh.length) return { now: known, row, committed };
   const preview = JSON.stringify(previewOf(run.document));
   await append(manager, CHANNEL, row.id, run.fresh, {

@@ -12,11 +12,29 @@ export async function openDatabase(url: string): Promise<DataSource> {
     entities: [Owner, Project, Snapshot, LogEntry],
     migrations: [Projects1790000000001, LogIsTheTruth1790000000002],
     synchronize: false,
-    migrationsRun: true,
+    migrationsRun: false,
     extra: { max: 10, connectionTimeoutMillis: 3000 },
     poolErrorHandler: () => {
       // An idle connection was cut; the next query opens another or is answered with DATABASE_AWAY.
     },
   });
-  return source.initialize();
+  await source.initialize();
+  await alone(source, 'migrations', () => source.runMigrations());
+  return source;
+}
+
+/**
+ * Does something that only one server process on a database may do at a time; the others wait for it. The lock is
+ * the database's own, and goes with the connection that holds it.
+ */
+export async function alone<T>(source: DataSource, what: string, body: () => Promise<T>): Promise<T> {
+  const runner = source.createQueryRunner();
+  const key = `mint-lamp ${what}`;
+  await runner.query('SELECT pg_advisory_lock(hashtextextended($1, 0))', [key]);
+  try {
+    return await body();
+  } finally {
+    await runner.query('SELECT pg_advisory_unlock(hashtextextended($1, 0))', [key]).catch(() => {});
+    await runner.release();
+  }
 }

@@ -1,6 +1,7 @@
 import { MINT_LAMP_INTERFACE } from '@mint-lamp/core/demo/interface';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { DataSource } from 'typeorm';
+import { alone } from '../database/data-source.ts';
 import { projectStore } from '../database/project-store.ts';
 import { LOCAL_OWNER } from '../owner/owner.ts';
 
@@ -13,6 +14,8 @@ export const DEMO_PROJECTS = [
 /** Loads the demo projects into a database that has no project yet. */
 export async function loadDemo(database: DataSource): Promise<void> {
   const store = projectStore(database);
-  if ((await store.list(LOCAL_OWNER)).length) return;
-  for (const { id, document } of DEMO_PROJECTS) await store.create(LOCAL_OWNER, document, id);
+  await alone(database, 'demo', async () => {
+    if ((await store.list(LOCAL_OWNER)).length) return;
+    for (const { id, document } of DEMO_PROJECTS) await store.create(LOCAL_OWNER, document, id);
+  });
 }

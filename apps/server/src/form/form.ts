@@ -4,10 +4,12 @@ import type { FastifyInstance, FastifyRequest } from 'fastify';
 import fp from 'fastify-plugin';
 import { ApiError } from '../errors.ts';
 
-/** Every answer says in which form this server writes documents and commands. */
+/** Every answer says in which form this server writes documents and commands, and those of the API are not kept. */
 export const form = fp(async (app: FastifyInstance) => {
-  app.addHook('onSend', async (_request, reply) => {
+  app.addHook('onSend', async ({ url }, reply) => {
     reply.header(FORM_HEADER, DOCUMENT_VERSION);
+    // What the API answers is true for now only.
+    if (url.startsWith('/api/')) reply.header('cache-control', 'no-store');
   });
 });
 

@@ -3,10 +3,15 @@ import { projectNameSchema } from '@mint-lamp/core/system/project/project-schema
 import Joi from 'joi';
 
 const revision = Joi.number().integer().min(0).max(2_147_483_647).required();
-const uuid = Joi.string().guid().required();
+/** An id in its one spelling, with dashes; letters of either case are the same, and are made small. */
+const uuid = Joi.string()
+  .pattern(/^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i, 'id with dashes')
+  .custom((value: string) => value.toLowerCase())
+  .required();
 
-/** Commands in one request, at most. */
+/** Commands in one request, at most; and those in their batches, which is what the work of a request comes to. */
 const MOST_COMMANDS = 500;
+export const MOST_IN_ALL = 2500;
 
 export const params = Joi.object({ id: uuid });
 export const newsQuery = Joi.object({ after: revision });

@@ -18,7 +18,10 @@ export const web = fp(async (app: FastifyInstance, { root }: { root: string }) =
       },
     });
   app.setNotFoundHandler((request, reply) => {
-    const page = built && request.method === 'GET' && !/^\/(api|assets)(\/|$)/.test(request.url);
+    const page =
+      built &&
+      (request.method === 'GET' || request.method === 'HEAD') &&
+      !/^\/(api|assets)(\/|$)/.test(request.url);
     if (page) return reply.sendFile('index.html');
     return sendError(reply, new ApiError('NOT_FOUND', 'There is nothing at this address.'));
   });

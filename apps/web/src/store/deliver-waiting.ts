@@ -1,5 +1,6 @@
 import { loadProject, ServerError, sendCommands } from './api.ts';
-import { BATCH, tellDropped, tellSetAside } from './telling.ts';
+import { firstPart } from './parts.ts';
+import { tellDropped, tellSetAside } from './telling.ts';
 import { forgetUnsent, projectsWaiting, readUnsent } from './unsent.ts';
 
 /**
@@ -15,8 +16,10 @@ export async function deliverWaiting(existing: readonly string[]): Promise<boole
       const { revision } = await loadProject(id);
       const { commands: waiting, setAside } = await readUnsent(id);
       tellSetAside(setAside);
-      for (let from = 0; from < waiting.length; from += BATCH) {
-        const { outcomes } = await sendCommands(id, revision, waiting.slice(from, from + BATCH));
+      for (let left = waiting; left.length; ) {
+        const part = firstPart(left);
+        const { outcomes } = await sendCommands(id, revision, part);
+        left = left.slice(part.length);
         for (const outcome of outcomes) {
           forgetUnsent(id, outcome.id);
           if (outcome.status === 'refused') tellDropped(outcome.reason);

@@ -22,6 +22,8 @@ class FakeServer {
   loseAnswers = 0;
   refuseNext: string | null = null;
   newer = false;
+  /** Refuses whole requests: a status with a code, for as long as it says so. */
+  refuse: ((commands: { command: { color?: string } }[]) => [number, string] | null) | null = null;
   requests = 0;
 
   answer = async (address: string, init?: RequestInit): Promise<Response> => {
@@ -35,6 +37,8 @@ class FakeServer {
       return answer({ revision: this.log.length, news: this.newsAfter(after) });
     }
     const { revision, commands } = JSON.parse(String(init?.body));
+    const refusal = this.refuse?.(commands);
+    if (refusal) return answer({ error: { code: refusal[1], message: 'No.', path: 'body' } }, refusal[0]);
     const outcomes = [];
     for (const { id, command } of commands) {
       const known = this.log.find((entry) => entry.id === id);
@@ -189,6 +193,60 @@ describe('saving', () => {
     ]);
     expect(kept()).toEqual([]);
     expect(await deliverWaiting(['p'])).toBe(false);
+  });
+
+  const colors = ['#111111', '#222222', '#333333', '#444444', '#555555'];
+  const sentColors = () => server.log.map(({ command }) => (command as { color: string }).color);
+
+  it('sends smaller parts when a request is too large, and loses nothing', async () => {
+    server.refuse = (commands) => (commands.length > 1 ? [413, 'TOO_LARGE'] : null);
+    for (const color of colors) setBase(color);
+    await settle();
+    expect(sentColors()).toEqual(colors);
+    expect(state()).toMatchObject({ saving: 'saved', unsent: [] });
+  });
+
+  it('keeps everything while it is not allowed to send, and sends it when it is', async () => {
+    let allowed = false;
+    server.refuse = () => (allowed ? null : [429, 'UNKNOWN']);
+    for (const color of colors) setBase(color);
+    await settle();
+    expect(state().saving).toBe('away');
+    expect(kept()).toHaveLength(5);
+    expect(server.requests).toBeLessThan(15);
+    allowed = true;
+    await settle();
+    expect(sentColors()).toEqual(colors);
+  });
+
+  it('lets only the command go that is itself at fault, and no other', async () => {
+    const isBad = ({ command }: { command: { color?: string } }) => command.color === '#333333';
+    server.refuse = (commands) => (commands.some(isBad) ? [400, 'BAD_REQUEST'] : null);
+    for (const color of colors) setBase(color);
+    await settle();
+    expect(sentColors()).toEqual(colors.filter((color) => color !== '#333333'));
+    expect(state()).toMatchObject({ saving: 'saved', unsent: [] });
+    expect(kept()).toEqual([]);
+  });
+
+  it('takes in what others did while its own commit was on the way', async () => {
+    const { answer: usual } = server;
+    let theirs = false;
+    vi.stubGlobal('fetch', async (address: string, init?: RequestInit) => {
+      const response = await usual(address, init);
+      if (!theirs && address.endsWith('/commands')) {
+        // Told before the answer is there, and not in it.
+        theirs = true;
+        const command = { type: 'setBase', family: 'kelp', color: '#999999' } as const;
+        server.log.push({ id: 'theirs', revision: server.log.length + 1, command });
+        events.onmessage?.({ data: `{"revision":${server.log.length}}` });
+      }
+      return response;
+    });
+    setBase('#111111');
+    await settle();
+    expect(state().document.families[2]?.base).toBe('#999999');
+    expect(state().revision).toBe(2);
   });
 
   it('sends nothing more once the page is older than the server, says so, and loses nothing', async () => {

@@ -1,9 +1,13 @@
 import type { ProjectNews } from '@mint-lamp/core/wire/projects';
 import { loadNews, loadProject, ServerError, sendCommands } from './api.ts';
+import { firstPart } from './parts.ts';
 import { advanced, opened, savingChanged } from './project-slice.ts';
 import type { AppStore } from './store.ts';
-import { BATCH, tellDropped, tellSetAside } from './telling.ts';
-import { forgetUnsent, readUnsent } from './unsent.ts';
+import { tellDropped, tellSetAside } from './telling.ts';
+import { forgetUnsent, readUnsent, type UnsentCommand } from './unsent.ts';
+
+/** Answers that say that what was sent is wrong; any other refusal may pass. */
+const MALFORMED = new Set([400, 413, 422]);
 
 const FIRST_WAIT_MS = 400;
 const LONGEST_WAIT_MS = 4000;
@@ -19,6 +23,8 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let events: EventSource | undefined;
   let behind = false;
+  /** Commands in one request: fewer after one was too large. */
+  let most = Number.POSITIVE_INFINITY;
 
   const project = () => {
     const { project: open } = store.getState();
@@ -34,8 +40,7 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
   const send = async () => {
     const open = project();
     if (!open) return;
-    const batch = open.unsent.slice(0, BATCH);
-    if (!batch.length) {
+    if (!open.unsent.length) {
       if (behind) {
         behind = false;
         const news = await loadNews(projectId, open.revision);
@@ -43,8 +48,11 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
       }
       return;
     }
-    const result = await sendCommands(projectId, open.revision, batch);
+    const part = firstPart(open.unsent, most);
+    // News that comes while this is on its way is not in its answer.
     behind = false;
+    const result = await sendCommands(projectId, open.revision, part);
+    most = Number.POSITIVE_INFINITY;
     if (stopped) return;
     for (const outcome of result.outcomes) if (outcome.status === 'refused') tellDropped(outcome.reason);
     // Every command that was answered is done with, whether the news names it, or it was known or refused.
@@ -54,10 +62,10 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     );
   };
 
-  /** An answer that no waiting mends. */
-  const handleRefusal = async (error: ServerError) => {
+  /** What to do about an answer that says no: go on at once, or wait as for a server that is away. */
+  const handleRefusal = async (error: ServerError): Promise<'go on' | 'wait'> => {
     const open = project();
-    if (!open) return;
+    if (!open) return 'wait';
     if (error.outdated) store.dispatch(savingChanged('outdated'));
     else if (error.status === 404) store.dispatch(savingChanged('gone'));
     else if (error.code === 'REVISION_AHEAD') {
@@ -66,13 +74,24 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
       const { commands: unsent, setAside } = await readUnsent(projectId);
       tellSetAside(setAside);
       store.dispatch(opened({ ...loaded, unsent, undo: [], redo: [] }));
-    } else {
-      const index = Number(/^body\.commands\.(\d+)/.exec(error.path)?.[1] ?? 0);
-      const bad = open.unsent[index];
-      tellDropped(error.message);
-      const news = { kind: 'entries', entries: [] } as const;
-      if (bad) advance({ revision: open.revision, news }, [bad.id]);
+    } else if (!MALFORMED.has(error.status)) return 'wait';
+    else {
+      const part = firstPart(open.unsent, most);
+      const at = /^body\.commands\.(\d+)/.exec(error.path)?.[1];
+      // Only a command that is itself at fault goes; which one it is, smaller parts will say.
+      if (at === undefined && part.length > 1)
+        most = error.code === 'TOO_LARGE' ? Math.ceil(part.length / 2) : 1;
+      else drop(open.unsent[Number(at ?? 0)], error.message);
     }
+    return 'go on';
+  };
+
+  /** Lets one command go that the server will never take, and says why. */
+  const drop = (bad: UnsentCommand | undefined, reason: string) => {
+    const open = project();
+    if (!bad || !open) return;
+    tellDropped(reason);
+    advance({ revision: open.revision, news: { kind: 'entries', entries: [] } }, [bad.id]);
   };
 
   /** Nothing more can be sent from this page. */
@@ -88,15 +107,17 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
       if (!stopped && project() && project()?.saving !== 'saved') store.dispatch(savingChanged('saved'));
     } catch (error) {
       if (stopped || !project()) return;
-      if (error instanceof ServerError && !error.away) {
-        await handleRefusal(error).catch(() => {});
-        if (!isOver()) timer = setTimeout(run, FIRST_WAIT_MS);
-      } else {
-        behind = true;
-        store.dispatch(savingChanged('away'));
-        timer = setTimeout(run, wait);
-        wait = Math.min(wait * 2, LONGEST_WAIT_MS);
+      const isAnswer = error instanceof ServerError && !error.away;
+      const then = isAnswer ? await handleRefusal(error).catch(() => 'wait' as const) : 'wait';
+      if (isOver() || stopped) return;
+      if (then === 'go on') {
+        timer = setTimeout(run, 0);
+        return;
       }
+      behind = true;
+      store.dispatch(savingChanged('away'));
+      timer = setTimeout(run, wait);
+      wait = Math.min(wait * 2, LONGEST_WAIT_MS);
     } finally {
       busy = false;
     }

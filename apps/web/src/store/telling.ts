@@ -1,11 +1,27 @@
 import { toast } from 'sonner';
 
-/** Commands that are sent at once, at most. */
-export const BATCH = 200;
+const MOST_REASONS = 5;
+let dropped: string[] = [];
 
-/** A refused or malformed command is dropped with a message; nothing else waits for it. */
+/**
+ * A refused or malformed command is dropped with a message; nothing else waits for it. Many are told in one message
+ * that counts them, for as long as it stands.
+ */
 export function tellDropped(reason: string): void {
-  toast.error(`An edit could not be saved: ${reason}`, { duration: 10_000 });
+  dropped.push(reason);
+  const told = [...new Set(dropped)];
+  const more = told.length > MOST_REASONS ? ` … and ${told.length - MOST_REASONS} more reasons` : '';
+  const which = dropped.length === 1 ? 'An edit' : `${dropped.length} edits`;
+  toast.error(`${which} could not be saved: ${told.slice(0, MOST_REASONS).join(' ')}${more}`, {
+    id: 'dropped',
+    duration: 10_000,
+    onDismiss: () => {
+      dropped = [];
+    },
+    onAutoClose: () => {
+      dropped = [];
+    },
+  });
 }
 
 /** Edits that this browser kept and that cannot be read any more, by name. */

@@ -79,11 +79,17 @@ function distance(a: string, b: string): number {
 /** Named colours within two typing errors of a word (Levenshtein distance), nearest first. */
 export function nearNames(word: string): string[] {
   const lower = word.toLowerCase();
-  return NAMED_COLORS.map((name) => ({ name, d: distance(lower, name) }))
+  // Words of other lengths are that many letters off at least.
+  const near = NAMED_COLORS.filter((name) => Math.abs(name.length - lower.length) <= 2);
+  return near
+    .map((name) => ({ name, d: distance(lower, name) }))
     .filter(({ d, name }) => d > 0 && d <= (name.length < 5 ? 1 : 2))
     .sort((a, b) => a.d - b.d || a.name.localeCompare(b.name))
     .map(({ name }) => name);
 }
+
+/** Characters of the longest text that is corrected; `parseColor` reads none longer. */
+const LONGEST = 400;
 
 /**
  * Likely corrections for text that looks like a colour code and is none, likeliest first, at most five, each
@@ -93,6 +99,8 @@ export function nearNames(word: string): string[] {
  */
 export function corrections(text: string): string[] {
   const trimmed = text.trim();
+  // No colour is written that long, and nobody corrects one digit in thousands.
+  if (trimmed.length > LONGEST) return [];
   const fn = /^([a-z]+)\(([^()]*)\)?$/i.exec(trimmed);
   const candidates = fn
     ? functionCorrections(fn[1]!, fn[2]!)

@@ -98,3 +98,28 @@ describe('corrections', () => {
     }
   });
 });
+
+describe('long texts without an end to anything', () => {
+  // Each of these took minutes when it was looked at anew from every character. The limit is there to end a test that
+  // hangs, and leaves a hundred times what is needed.
+  test.each([
+    ['digits', '1'],
+    ['letters and digits', 'a1'],
+    ['base64', 'aB3+/x'],
+    ['declarations that never end', 'a:'],
+    ['hashes', '#a'],
+    ['functions that never close', 'rgb('],
+    ['arguments that never close', 'rgb(1,'],
+    ['mixes that never close', 'color-mix(a(b)'],
+    ['hyphens', '-a-'],
+    ['words', 'fact '],
+  ])(
+    'are passed over once: %s',
+    (_, piece) => {
+      const text = piece.repeat(Math.ceil(400_000 / piece.length));
+      expect(findColors(text).found.length).toBeLessThan(3);
+      expect(corrections(text)).toEqual([]);
+    },
+    20_000,
+  );
+});

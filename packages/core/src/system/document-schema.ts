@@ -21,7 +21,7 @@ export const documentSchema = objectOf<ProjectDocument>({
   version: Joi.valid(DOCUMENT_VERSION),
   name: projectNameSchema,
   ground: groundSchema,
-  themes: list(themeSchema, MOST_THEMES),
+  themes: list(themeSchema, MOST_THEMES).min(1),
   families: list(familySchema, MOST_FAMILIES),
   roles: list(roleSchema, MOST_ROLES),
   pairs: list(pairSchema, MOST_PAIRS),

@@ -9,6 +9,12 @@ describe('names as parts of addresses', () => {
     ['Ångström 2', 'angstrom-2'],
     ['海の色', '海の色'],
     ['…', ''],
+    ['कि', 'कि'],
+    ['की', 'की'],
+    ['ไม้', 'ไม้'],
+    ['が', 'が'],
+    ['か', 'か'],
+    ['\u0301', ''],
     ['--x--', 'x'],
   ])('%j is %j', (name, expected) => {
     expect(slug(name)).toBe(expected);

@@ -3,18 +3,33 @@ import { Refusal } from './commands/refusal.ts';
 /** Characters of a name; of a role's name with its group written before it. */
 export const MOST_NAME = 80;
 
+// Names are compared again and again; making a slug anew each time is what that would cost.
+const slugs = new Map<string, string>();
+const MOST_SLUGS = 20_000;
+
 /**
  * A name as part of a CSS custom property or an address: lower case, letters and digits, other runs as one
- * hyphen. Empty when nothing is left.
+ * hyphen. Accents of Latin, Greek and Cyrillic letters are left out; marks that make another letter, as in Indic
+ * scripts, Thai and kana, stay. Empty when nothing is left.
  */
 export function slug(text: string): string {
-  return text
+  let known = slugs.get(text);
+  if (known === undefined) {
+    known = makeSlug(text);
+    if (slugs.size >= MOST_SLUGS) slugs.clear();
+    slugs.set(text, known);
+  }
+  return known;
+}
+
+const makeSlug = (text: string): string =>
+  text
     .normalize('NFKD')
     .replace(/[\u0300-\u036f]/g, '')
+    .normalize('NFC')
     .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-+|-+$/g, '');
-}
+    .replace(/[^\p{L}\p{N}\p{M}]+/gu, '-')
+    .replace(/^[-\p{M}]+|-+$/gu, '');
 
 /** Refuses a text that is too long to be a name. */
 export function checkLength(text: string): void {

@@ -1,9 +1,14 @@
 /** Every error that the API answers with, by code, with its HTTP status. */
 export const ERROR_CODES = {
   BAD_REQUEST: 400,
+  /** Asked for under a name, or by a page of a name, that is none of the server's own. */
+  FOREIGN_HOST: 403,
   NOT_FOUND: 404,
+  METHOD_NOT_ALLOWED: 405,
+  TOO_SLOW: 408,
   TOO_LARGE: 413,
   WRONG_MEDIA_TYPE: 415,
+  HEAD_TOO_LARGE: 431,
   REVISION_AHEAD: 409,
   /** The project was changed by a newer version, whose form is not known here. */
   FORM_AHEAD: 409,

@@ -6,7 +6,7 @@ import { projectSteps } from '../project/project-commands.ts';
 import { roleSteps } from '../roles/role-commands.ts';
 import { themeSteps } from '../themes/theme-commands.ts';
 import { swatchSteps } from '../tray/swatch-commands.ts';
-import type { Command, SimpleCommand } from './command.ts';
+import { type Command, MOST_IN_BATCH, type SimpleCommand } from './command.ts';
 import type { Step, StepsOf } from './definition.ts';
 import { Refusal } from './refusal.ts';
 
@@ -36,10 +36,15 @@ function runBatch(
 ): Step<SimpleCommand> {
   const inverses: SimpleCommand[][] = [];
   let document = doc;
+  let count = 0;
   for (const command of commands) {
     const [next, inverse] = run(document, command);
     document = next;
-    inverses.push(inverse.type === 'batch' ? [...inverse.commands] : [inverse]);
+    const back = inverse.type === 'batch' ? [...inverse.commands] : [inverse];
+    inverses.push(back);
+    count += back.length;
+    if (count > MOST_IN_BATCH)
+      throw new Refusal('This is too much to be taken back in one step; do it in smaller parts.');
   }
   return [document, { type: 'batch', label, commands: inverses.reverse().flat() }];
 }

@@ -6,6 +6,7 @@ import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import type { ProjectDocument } from '../document.ts';
 import { documentSchema } from '../document-schema.ts';
 import { stopsOf } from '../gradients/gradient.ts';
+import { after } from './after.fixture.ts';
 import { applyCommand } from './apply.ts';
 import type { Command } from './command.ts';
 import { commandSchema } from './command-schema.ts';
@@ -127,6 +128,18 @@ describe('commands', () => {
       { type: 'setLink', role: 'text-main', theme: 'day', link: { to: 'role', role: 'text-main' } },
       /point to itself/,
     ],
+    [
+      'the last theme',
+      {
+        type: 'batch',
+        label: 'x',
+        commands: [
+          { type: 'removeTheme', theme: 'day' },
+          { type: 'removeTheme', theme: 'night' },
+        ],
+      },
+      /^Night sailing is the only theme that is left/,
+    ],
     ['the ground of the page', { type: 'removeRole', role: 'page-ground' }, /choose another ground first/],
     [
       'a pair of one role',
@@ -149,6 +162,46 @@ describe('commands', () => {
   test.each(refusals)('refuse %s, with the reason', (_, next, reason) => {
     const result = applyCommand(SMALL, next);
     expect(!result.ok && result.reason).toMatch(reason);
+  });
+
+  it('bring back a hand-set shade whose label was gone when it was taken away', () => {
+    const set: Command = { type: 'setShade', family: 'buoy', shade: '500', color: '#123456' };
+    const growth = { ...SMALL.families[1]!.growth, labels: ['a', 'b', 'c'] };
+    const outlived = after(SMALL, set, { type: 'setGrowth', family: 'buoy', growth } as Command);
+    const taken = applyCommand(outlived, { ...set, color: null });
+    if (!taken.ok) throw new Error(taken.reason);
+    expect(commandSchema.validate(taken.inverse).error).toBeUndefined();
+    expect(after(taken.document, taken.inverse)).toEqual(outlived);
+    expect(applyCommand(taken.document, set)).toMatchObject({ ok: false });
+  });
+
+  it('refuse what could not be taken back in one step, however small it is to write', () => {
+    const named = (group: string, name: string) => ({
+      id: `${group}-${name}`,
+      group: [group],
+      name,
+      links: {},
+    });
+    const many: ProjectDocument = {
+      ...SMALL,
+      roles: [...SMALL.roles, ...Array.from({ length: 900 }, (_, i) => named('a', `n${i}`))],
+    };
+    // Each time the group joins a role that is there already, it comes apart role by role on the way back.
+    const round = (i: number): Command[] => [
+      { type: 'addRole', role: named('b', `x${i}`) },
+      { type: 'renameRoleGroup', from: ['a'], to: ['b'] },
+      { type: 'renameRoleGroup', from: ['b'], to: ['a'] },
+    ];
+    const rounds = (n: number) =>
+      ({
+        type: 'batch',
+        label: 'x',
+        commands: Array.from({ length: n }, (_, i) => round(i)).flat(),
+      }) as Command;
+    const twice = applyCommand(many, rounds(2));
+    expect(twice.ok && commandSchema.validate(twice.inverse).error).toBeUndefined();
+    const thrice = applyCommand(many, rounds(3));
+    expect(!thrice.ok && thrice.reason).toMatch(/too much to be taken back/);
   });
 
   it('refuse the last stop but one, and a loop through another role', () => {
@@ -219,6 +272,19 @@ describe('schemas', () => {
     ['a link to nothing known', { type: 'setLink', role: 'r', theme: 't', link: { to: 'moon' } }],
   ])('refuse %s', (_, value) => {
     expect(commandSchema.validate(value).error).toBeDefined();
+  });
+
+  it('refuse documents that no command could go on from: no theme, stops out of order or of one id', () => {
+    const wake = SKERRY_LINE.gradients[1]!;
+    const [first, second, third] = stopsOf(wake);
+    const withStops = (stops: unknown) => ({ ...SKERRY_LINE, gradients: [{ ...wake, stops }] });
+    expect(documentSchema.validate(withStops([first, second, third])).error).toBeUndefined();
+    for (const wrong of [
+      { ...SKERRY_LINE, themes: [] },
+      withStops([second, first]),
+      withStops([first, { ...second, id: first!.id }]),
+    ])
+      expect(documentSchema.validate(wrong).error).toBeDefined();
   });
 
   it('accept the demo document and no other version', () => {

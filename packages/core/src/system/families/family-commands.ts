@@ -18,6 +18,8 @@ export type FamilyCommand =
       readonly family: string;
       readonly shade: string;
       readonly color: string | null;
+      /** Brings back the colour of a label that was gone already when it was taken away. */
+      readonly gone?: true;
     };
 
 const change = (doc: ProjectDocument, index: number, part: Partial<Family>): ProjectDocument => ({
@@ -72,15 +74,16 @@ export const familySteps: StepsOf<FamilyCommand> = {
     ];
   },
 
-  setShade(doc, { family, shade, color }) {
+  setShade(doc, { family, shade, color, gone }) {
     const index = indexOf(doc.families, family, 'family');
     const { growth, handSet } = doc.families[index]!;
     const old = handSet[shade] ?? null;
     // A hand-set colour may outlive its label when the growth changes, and can then still be taken away.
-    if (!growth.labels.includes(shade) && old === null)
-      throw new Refusal(`This family has no shade ${shade} any more.`);
+    const isThere = growth.labels.includes(shade);
+    if (!isThere && old === null && !gone) throw new Refusal(`This family has no shade ${shade} any more.`);
     const next = color === null ? omit(handSet, shade) : { ...handSet, [shade]: color };
-    return [change(doc, index, { handSet: next }), { type: 'setShade', family, shade, color: old }];
+    const back = { type: 'setShade', family, shade, color: old } as const;
+    return [change(doc, index, { handSet: next }), isThere ? back : { ...back, gone: true }];
   },
 };
 

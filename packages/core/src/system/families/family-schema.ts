@@ -43,5 +43,5 @@ export const familyCommandSchemas: CommandSchemas<FamilyCommand> = {
   moveFamily: { family: id, index },
   setBase: { family: id, color },
   setGrowth: { family: id, growth: growthSchema },
-  setShade: { family: id, shade: label, color: color.allow(null) },
+  setShade: { family: id, shade: label, color: color.allow(null), gone: optional(Joi.valid(true)) },
 };

@@ -5,7 +5,15 @@ import { Refusal } from '../commands/refusal.ts';
 import type { ProjectDocument } from '../document.ts';
 import type { Link } from '../links/link.ts';
 import { checkName, nameIn } from '../names.ts';
-import { type Gradient, MOST_GRADIENTS, MOST_STOPS, type Stop, stopsOf } from './gradient.ts';
+import {
+  type Gradient,
+  isInOrder,
+  MOST_GRADIENTS,
+  MOST_STOPS,
+  percents,
+  type Stop,
+  stopsOf,
+} from './gradient.ts';
 
 /** What of a gradient can be changed without changing its kind; what the kind does not have is refused. */
 export type GradientChange = Partial<
@@ -32,7 +40,6 @@ export type GradientCommand =
   | { readonly type: 'linkStop'; readonly gradient: string; readonly stop: string; readonly link: Link };
 
 type Items = Gradient['stops'];
-type Item = Items[number];
 
 function find(doc: ProjectDocument, id: string): { index: number; gradient: Gradient } {
   const index = indexOf(doc.gradients, id, 'gradient');
@@ -52,13 +59,6 @@ function stopIndex(items: Items, id: string): number {
   return index;
 }
 
-/** The first and last place of an item in percent; null where it has one in px, which no percentage orders. */
-function percents(item: Item): readonly [number, number] | null {
-  const places = item.kind === 'hint' ? [item.place] : item.places;
-  const [first, last] = [places[0]!, places[places.length - 1]!];
-  return first.unit === '%' && last.unit === '%' ? [first.value, last.value] : null;
-}
-
 /** Where an item at some places belongs: after all others that lie at or before it. */
 function placeFor(items: Items, places: Stop['places']): number {
   const own = places[0].unit === '%' ? places[0].value : null;
@@ -69,8 +69,7 @@ function placeFor(items: Items, places: Stop['places']): number {
 
 /** Refuses an order that contradicts the places, as may come of two people moving stops at once. */
 function checkOrder(items: Items): Items {
-  const known = items.flatMap((item) => percents(item) ?? []);
-  if (known.some((place, i) => i > 0 && place < known[i - 1]!))
+  if (!isInOrder(items))
     throw new Refusal('The stops have been moved meanwhile; this one does not fit there any more.');
   return items;
 }

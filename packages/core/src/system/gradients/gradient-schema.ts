@@ -5,7 +5,7 @@ import type { Direction, Hint, Place } from '../../gradient/model.ts';
 import { linkSchema } from '../links/link-schema.ts';
 import { type CommandSchemas, objectOf, optional, unionOf } from '../schema/keys.ts';
 import { id, index, name } from '../schema/parts.ts';
-import { type Gradient, MOST_STOPS, type Stop } from './gradient.ts';
+import { type Gradient, isInOrder, MOST_STOPS, type Stop } from './gradient.ts';
 import type { GradientChange, GradientCommand } from './gradient-commands.ts';
 
 const FARTHEST_PX = 100_000;
@@ -44,7 +44,9 @@ const stops = Joi.array()
   .items(item)
   .min(2)
   .max(MOST_STOPS * 2)
-  .unique((a, b) => a.id !== undefined && a.id === b.id);
+  .unique((a, b) => a.id !== undefined && a.id === b.id)
+  .custom((items: Gradient['stops'], helpers) => (isInOrder(items) ? items : helpers.error('stops.order')))
+  .messages({ 'stops.order': '{{#label}} have to be in the order of their places' });
 const common = { id, name, repeating, space, hueWay, stops };
 
 export const gradientSchema = unionOf<Gradient, 'kind'>('kind', {

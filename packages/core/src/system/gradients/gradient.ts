@@ -1,4 +1,4 @@
-import type { ColorStop, CssGradient, Place } from '../../gradient/model.ts';
+import type { ColorStop, CssGradient, Hint, Place } from '../../gradient/model.ts';
 import type { Link } from '../links/link.ts';
 
 /** A stop of a gradient: as in CSS, its colour a link, and always placed. */
@@ -38,4 +38,17 @@ export function movedTo({ places }: Stop, value: number): Stop['places'] {
   const end = value + second.value - first.value;
   const held = second.unit === '%' ? Math.min(100, end) : end;
   return [moved, { value: Math.max(value, held), unit: second.unit }];
+}
+
+/** The first and last place of an item in percent; null where it has one in px, which no percentage orders. */
+export function percents(item: Stop | Hint): readonly [number, number] | null {
+  const places = item.kind === 'hint' ? [item.place] : item.places;
+  const [first, last] = [places[0]!, places[places.length - 1]!];
+  return first.unit === '%' && last.unit === '%' ? [first.value, last.value] : null;
+}
+
+/** Whether no stop or hint lies before an earlier one, as far as places in percent can tell. */
+export function isInOrder(items: readonly (Stop | Hint)[]): boolean {
+  const known = items.flatMap((item) => percents(item) ?? []);
+  return known.every((place, i) => i === 0 || place >= known[i - 1]!);
 }

@@ -22,17 +22,30 @@ export type RoleCommand =
 
 /** Refuses names that say nothing and names whose custom properties two roles would share. */
 function checkNames(roles: readonly Role[], changed: readonly Role[]): void {
-  const ids = new Set(changed.map((role) => role.id));
-  const taken = new Map(roles.filter((role) => !ids.has(role.id)).map((role) => [roleSlug(role), role]));
+  const takenBy = lookUp(roles, changed);
   for (const role of changed) {
     const written = writeRoleName(role);
     checkLength(written);
     const empty = [...role.group, role.name].find((name) => !slug(name));
     if (empty !== undefined) throw new Refusal(`"${empty}" needs at least one letter or digit.`);
-    const other = taken.get(roleSlug(role));
+    const other = takenBy(roleSlug(role));
     if (other) throw new Refusal(clash(written, writeRoleName(other)));
-    taken.set(roleSlug(role), role);
   }
+}
+
+/** Finds the role that has a custom property, the changed ones under their new names. */
+function lookUp(roles: readonly Role[], changed: readonly Role[]): (key: string) => Role | undefined {
+  // One name is looked for faster than a table is made.
+  if (changed.length === 1)
+    return (key) => roles.find((role) => role.id !== changed[0]!.id && roleSlug(role) === key);
+  const ids = new Set(changed.map((role) => role.id));
+  const taken = new Map(roles.filter((role) => !ids.has(role.id)).map((role) => [roleSlug(role), role]));
+  const own = new Map(changed.map((role) => [roleSlug(role), role]));
+  if (own.size < changed.length) {
+    const twice = changed.find((role) => own.get(roleSlug(role)) !== role)!;
+    taken.set(roleSlug(twice), twice);
+  }
+  return (key) => taken.get(key);
 }
 
 function clash(written: string, other: string): string {

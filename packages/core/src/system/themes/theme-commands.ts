@@ -1,5 +1,6 @@
 import type { Step, StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
+import { Refusal } from '../commands/refusal.ts';
 import type { ProjectDocument } from '../document.ts';
 import type { Link } from '../links/link.ts';
 import { refuseLoops } from '../links/loops.ts';
@@ -34,6 +35,8 @@ export const themeSteps: StepsOf<ThemeCommand> = {
 
   removeTheme(doc, { theme }) {
     const index = indexOf(doc.themes, theme, 'theme');
+    if (doc.themes.length === 1)
+      throw new Refusal(`${doc.themes[0]!.name} is the only theme that is left; a project needs one.`);
     const links: Record<string, Link> = {};
     const roles = doc.roles.map((role) => {
       const link = role.links[theme];

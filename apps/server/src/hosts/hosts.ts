@@ -1,0 +1,26 @@
+import type { FastifyInstance } from 'fastify';
+import fp from 'fastify-plugin';
+import { ApiError } from '../errors.ts';
+
+/** The names under which a server on this computer is reached. */
+export const LOOPBACK_NAMES = ['localhost', '127.0.0.1', '[::1]'];
+
+/** The name in `name:port`, lower case; null for what is none. */
+function nameIn(host: string): string | null {
+  return /^(\[[\da-f:]+\]|[^:/@\s]+)(?::\d+)?$/i.exec(host)?.[1]?.toLowerCase() ?? null;
+}
+
+/**
+ * Refuses requests whose Host, or whose Origin where one is sent, is none of the server's own names, before
+ * anything else looks at them: a foreign page whose name was made to lead to this computer would reach all of it
+ * otherwise.
+ */
+export const hosts = fp(async (app: FastifyInstance, { names }: { names: readonly string[] }) => {
+  const own = new Set(names.map((name) => name.toLowerCase()));
+  const isOwn = (host: string) => own.has(nameIn(host) ?? '');
+  app.addHook('onRequest', async ({ headers: { host, origin } }) => {
+    const from = origin === undefined ? null : (/^https?:\/\/(.*)$/i.exec(origin)?.[1] ?? '');
+    if (!isOwn(host ?? '') || (from !== null && !isOwn(from)))
+      throw new ApiError('FOREIGN_HOST', 'This server does not answer under that name.', 'headers.host');
+  });
+});
