@@ -14,6 +14,14 @@ export default defineConfig({
           testTimeout: 240_000,
         },
       },
+      {
+        test: {
+          name: 'scripts',
+          root: 'scripts',
+          include: ['test/**/*.test.ts'],
+          testTimeout: 120_000,
+        },
+      },
       { test: { name: 'web', root: 'apps/web', include: ['src/**/*.test.ts'] } },
       {
         test: {

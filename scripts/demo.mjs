@@ -1,8 +1,8 @@
-import { rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { ensureBuild } from './setup/build.mjs';
+import { holdFolder } from './setup/lock.mjs';
 import { ensurePackages } from './setup/packages.mjs';
-import { clusterFolder, startCluster } from './setup/postgres.mjs';
+import { clusterFolder, removeCluster, startCluster } from './setup/postgres.mjs';
 import { main, SetupError, start } from './setup/run.mjs';
 
 // npm run demo [-- --fresh]: everything from a bare machine to the address to open. PORT chooses the port.
@@ -18,7 +18,7 @@ function checkPort(port) {
       reject(
         new SetupError(
           error.code === 'EADDRINUSE'
-            ? `Port ${port} is taken by another program, or Mint Lamp runs already. Choose another: PORT=${port + 10} npm run demo`
+            ? `Port ${port} is taken by another program. Choose another: PORT=${port + 10} npm run demo`
             : `Port ${port} cannot be used: ${error.message}.`,
         ),
       ),
@@ -27,31 +27,25 @@ function checkPort(port) {
   });
 }
 
-async function waitUntilUp(address, server) {
-  for (let i = 0; i < 300; i++) {
-    if (server.exitCode !== null) throw new SetupError('The server stopped; its last words are above.');
-    const up = await fetch(`${address}/api/health`).then(
-      (r) => r.ok,
-      () => false,
-    );
-    if (up) return;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new SetupError('The server did not answer within 30 seconds.');
+/** Resolves when this very server says that it listens; not when anything answers at its address. */
+function untilListening(server) {
+  return new Promise((resolve, reject) => {
+    server.once('message', resolve);
+    server.once('exit', () => reject(new SetupError('The server stopped; its last words are above.')));
+    setTimeout(() => reject(new SetupError('The server did not listen within 30 seconds.')), 30_000).unref();
+  });
 }
 
 await main(async () => {
+  const folder = clusterFolder();
+  const lock = await holdFolder(folder);
   await checkPort(PORT);
   ensurePackages();
   ensureBuild();
-  const folder = clusterFolder();
-  if (process.argv.includes('--fresh')) {
-    const old = await startCluster(folder);
-    old.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
+  if (process.argv.includes('--fresh')) removeCluster(folder);
   const cluster = await startCluster(folder);
   const server = start('node', ['apps/server/dist/main.js'], {
+    stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
     env: {
       ...process.env,
       NODE_ENV: 'production',
@@ -61,6 +55,7 @@ await main(async () => {
       DEMO_DATA: '1',
     },
   });
+  const isGone = () => server.exitCode !== null || server.signalCode !== null;
   let stopping = false;
   const stop = (code) => {
     if (stopping) return;
@@ -69,19 +64,24 @@ await main(async () => {
       cluster.stop();
       process.exit(code);
     };
-    if (server.exitCode !== null) return end();
+    if (isGone()) return end();
     server.once('exit', end);
     server.kill('SIGTERM');
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => stop(0));
-  server.once('exit', (code) => stop(code ?? 1));
+  server.once('exit', (code, signal) => {
+    if (signal && !stopping)
+      console.error(`\nThe server was ended by ${signal}; the database is stopped too.`);
+    stop(code ?? 1);
+  });
   const address = `http://127.0.0.1:${PORT}`;
   try {
-    await waitUntilUp(address, server);
+    await untilListening(server);
   } catch (error) {
     console.error(error.message);
     return stop(1);
   }
+  lock.say(`It is lit at ${address}.`);
   console.log(
     `\nMint Lamp is lit: ${address}\nCtrl-C stops it. "npm run demo -- --fresh" starts over with the demo data.`,
   );

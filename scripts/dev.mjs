@@ -1,3 +1,4 @@
+import { holdFolder } from './setup/lock.mjs';
 import { ensurePackages } from './setup/packages.mjs';
 import { clusterFolder, startCluster } from './setup/postgres.mjs';
 import { main, start } from './setup/run.mjs';
@@ -5,6 +6,7 @@ import { main, start } from './setup/run.mjs';
 // npm run dev: the server restarts and the page reloads as the sources change.
 await main(async () => {
   ensurePackages();
+  await holdFolder(clusterFolder());
   const cluster = await startCluster(clusterFolder());
   const server = start('npx', ['tsx', 'watch', 'apps/server/src/main.ts'], {
     env: { ...process.env, DATABASE_URL: cluster.url, PORT: '5170', DEMO_DATA: '1' },

@@ -95,8 +95,7 @@ export async function startStack(stored?: string): Promise<Stack> {
       return other;
     },
     async killDatabase() {
-      const pid = cluster.pid();
-      process.kill(pid, 'SIGKILL');
+      process.kill(cluster.pid()!, 'SIGKILL');
       // The postmaster's children notice and leave; only then can it be started again.
       await until(
         async () =>

@@ -3,8 +3,9 @@ export interface Cluster {
   readonly port: number;
   readonly bin: string;
   readonly folder: string;
-  pid(): number;
-  stop(): unknown;
+  /** Null when it does not run. */
+  pid(): number | null;
+  stop(): void;
   restart(): void;
   remove(): void;
 }
@@ -13,3 +14,6 @@ export function freePort(): Promise<number>;
 export function clusterFolder(): string;
 export function temporaryFolder(): string;
 export function startCluster(folder: string): Promise<Cluster>;
+export function ownPostmaster(folder: string): number | null;
+export function stopCluster(folder: string): void;
+export function removeCluster(folder: string): void;

@@ -37,7 +37,12 @@ export function run(command, args, { sentence, cwd = ROOT, env = process.env, sh
 
 /** Installs Debian packages, as root or through sudo. */
 export function installDebian(packages, why) {
-  if (!isRoot && spawnSync('sudo', ['-n', 'true']).status !== 0)
+  const sudo = isRoot ? null : spawnSync('sudo', ['-n', 'true']);
+  if (sudo?.error?.code === 'ENOENT')
+    throw new SetupError(
+      `${why} is missing, and so is sudo to install it with: run "apt-get install ${packages.join(' ')}" once as root, then this again.`,
+    );
+  if (sudo && sudo.status !== 0)
     throw new SetupError(
       `${why} is missing and sudo needs a password: run "sudo apt-get install ${packages.join(' ')}" once, then this again.`,
     );

@@ -43,6 +43,9 @@ await app
     ),
   );
 
+// Whoever started this process may wait for it.
+process.send?.('listening');
+
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.once(signal, async () => {
     await app.close();
