@@ -14,6 +14,16 @@ interface ListeningClient {
 
 const RETRY_MS = 500;
 
+/** A notice as this program sends it; null for anything else that is said on the channel. */
+function readNotice(payload: string | undefined): ChangedProject | null {
+  try {
+    const { id, revision } = JSON.parse(payload ?? '') as ChangedProject;
+    return typeof id === 'string' && Number.isInteger(revision) ? { id, revision } : null;
+  } catch {
+    return null;
+  }
+}
+
 /** Listens to the database's notifications on one connection of its own, and connects again when it is cut. */
 export function openChangeFeed(source: DataSource): ChangeFeed {
   const listeners = new Map<string, Set<(revision: number | null) => void>>();
@@ -35,10 +45,11 @@ export function openChangeFeed(source: DataSource): ChangeFeed {
       client.on('error', retry);
       client.on('end', retry);
       client.on('notification', ({ payload }) => {
-        const { id, revision } = JSON.parse(payload ?? '{}') as ChangedProject;
-        for (const listener of listeners.get(id) ?? []) listener(revision);
+        const changed = readNotice(payload);
+        for (const listener of (changed && listeners.get(changed.id)) ?? []) listener(changed!.revision);
       });
       await runner.query(`LISTEN ${CHANNEL}`);
+      if (closed) return await runner.release();
       release = async () => {
         await runner.query(`UNLISTEN ${CHANNEL}`).catch(() => {});
         await runner.release();

@@ -99,7 +99,7 @@ export async function projectRoutes(app: FastifyInstance): Promise<void> {
   // Without its body a stream of events is nothing.
   app.get<OfOne>('/:id/events', { schema: { params }, exposeHeadRoute: false }, async (request, reply) => {
     const { id } = request.params;
-    const revision = found(await projects.revisionOf(request.ownerId, id));
-    streamRevisions(request, reply, changes, { id, revision });
+    const revisionOf = () => projects.revisionOf(request.ownerId, id);
+    if (!(await streamRevisions(request, reply, changes, id, revisionOf))) found(null);
   });
 }

@@ -1,6 +1,7 @@
 /** Every job by name; each is loaded into a worker when it is first run there. */
 export const JOBS = {
   findColors: () => import('./work/find-colors.ts'),
+  mergeTwins: () => import('./work/merge-twins.ts'),
   writeFile: () => import('./work/write-file.ts'),
 };
 

@@ -26,6 +26,8 @@ export interface ProjectState {
   readonly undo: readonly HistoryStep[];
   readonly redo: readonly HistoryStep[];
   readonly saving: SaveState;
+  /** An entry of the log could not be applied here: the document has to be fetched again. */
+  readonly drifted: boolean;
   /** Why it can only be looked at; null when it can be changed. */
   readonly readOnly: string | null;
 }
@@ -42,6 +44,25 @@ function applyAll(
     if (result.ok) next = result.document;
   }
   return next;
+}
+
+/** The document after entries of the log, which all apply where they come from; null when one does not here. */
+function applyEntries(
+  document: ProjectDocument,
+  entries: readonly { readonly command: Command }[],
+): ProjectDocument | null {
+  let next = document;
+  try {
+    for (const { command } of entries) {
+      const result = applyCommand(next, command);
+      if (!result.ok) return null;
+      next = result.document;
+    }
+    return next;
+  } catch {
+    // A command of a type that is not known here.
+    return null;
+  }
 }
 
 export type Opened = LoadedProject &
@@ -84,6 +105,7 @@ function open({ id, revision, document: confirmed, unsent, undo, redo, readOnly 
     undo,
     redo,
     saving: unsent.length ? 'saving' : 'saved',
+    drifted: false,
     readOnly: readOnly ?? null,
   };
 }
@@ -108,7 +130,8 @@ function advance(state: ProjectState, { revision, news, settled }: Advanced): Pr
   const whole = news.kind === 'document' && revision > state.revision ? news.document : null;
   const done = new Set([...settled, ...(news.kind === 'entries' ? news.entries.map(({ id }) => id) : [])]);
   const unsent = state.unsent.filter(({ id }) => !done.has(id));
-  const confirmed = whole ?? applyAll(state.confirmed, entries);
+  const confirmed = whole ?? applyEntries(state.confirmed, entries);
+  if (!confirmed) return { ...state, drifted: true };
   // Own commands in the order they were made change nothing that is shown.
   const own =
     !whole &&

@@ -198,6 +198,23 @@ describe('saving', () => {
   const colors = ['#111111', '#222222', '#333333', '#444444', '#555555'];
   const sentColors = () => server.log.map(({ command }) => (command as { color: string }).color);
 
+  it('fetches the document again when an entry of the log does not apply here, or is of no known type', async () => {
+    for (const strange of [
+      { type: 'renameFamily', family: 'gone', name: 'x' },
+      { type: 'paintMoon', moon: 'full' },
+    ]) {
+      setBase('#111111');
+      await settle();
+      server.document = { ...server.document, name: strange.type };
+      server.log.push({ id: strange.type, revision: server.log.length + 1, command: strange as never });
+      events.onmessage?.({ data: `{"revision":${server.log.length}}` });
+      await settle();
+      expect(state()).toMatchObject({ saving: 'saved', drifted: false, revision: server.log.length });
+      expect(state().document.name).toBe(strange.type);
+      expect(state().undo.length).toBeGreaterThan(0);
+    }
+  });
+
   it('sends smaller parts when a request is too large, and loses nothing', async () => {
     server.refuse = (commands) => (commands.length > 1 ? [413, 'TOO_LARGE'] : null);
     for (const color of colors) setBase(color);

@@ -1,7 +1,7 @@
 import type { ProjectNews } from '@mint-lamp/core/wire/projects';
 import { loadNews, loadProject, ServerError, sendCommands } from './api.ts';
 import { firstPart } from './parts.ts';
-import { advanced, opened, savingChanged } from './project-slice.ts';
+import { advanced, type HistoryStep, opened, savingChanged } from './project-slice.ts';
 import type { AppStore } from './store.ts';
 import { tellDropped, tellSetAside } from './telling.ts';
 import { forgetUnsent, readUnsent, type UnsentCommand } from './unsent.ts';
@@ -40,6 +40,7 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
   const send = async () => {
     const open = project();
     if (!open) return;
+    if (open.drifted) return fetchAgain(open.undo, open.redo);
     if (!open.unsent.length) {
       if (behind) {
         behind = false;
@@ -69,11 +70,8 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     if (error.outdated) store.dispatch(savingChanged('outdated'));
     else if (error.status === 404) store.dispatch(savingChanged('gone'));
     else if (error.code === 'REVISION_AHEAD') {
-      // The server's database was set back; its document counts, and what is unsent goes on top.
-      const loaded = await loadProject(projectId);
-      const { commands: unsent, setAside } = await readUnsent(projectId);
-      tellSetAside(setAside);
-      store.dispatch(opened({ ...loaded, unsent, undo: [], redo: [] }));
+      // The server's database was set back: what could be undone was of another life.
+      await fetchAgain([], []);
     } else if (!MALFORMED.has(error.status)) return 'wait';
     else {
       const part = firstPart(open.unsent, most);
@@ -84,6 +82,14 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
       else drop(open.unsent[Number(at ?? 0)], error.message);
     }
     return 'go on';
+  };
+
+  /** The server's document counts, and what is unsent goes on top. */
+  const fetchAgain = async (undo: readonly HistoryStep[], redo: readonly HistoryStep[]) => {
+    const loaded = await loadProject(projectId);
+    const { commands: unsent, setAside } = await readUnsent(projectId);
+    tellSetAside(setAside);
+    if (!stopped) store.dispatch(opened({ ...loaded, unsent, undo, redo }));
   };
 
   /** Lets one command go that the server will never take, and says why. */
@@ -102,7 +108,7 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     busy = true;
     clearTimeout(timer);
     try {
-      while (!stopped && (project()?.unsent.length || behind)) await send();
+      while (!stopped && (project()?.unsent.length || behind || project()?.drifted)) await send();
       wait = FIRST_WAIT_MS;
       if (!stopped && project() && project()?.saving !== 'saved') store.dispatch(savingChanged('saved'));
     } catch (error) {

@@ -1,7 +1,9 @@
+import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { corrections } from './corrections.ts';
+import { deltaEOk } from './difference.ts';
 import { findColors, mergeTwins } from './find.ts';
-import { parseColor } from './parse.ts';
+import { parseColor, readColor } from './parse.ts';
 
 const colorsIn = (text: string) => findColors(text).found.map((item) => item.color);
 const doubtsIn = (text: string) => findColors(text).near.map((item) => item.text);
@@ -122,4 +124,29 @@ describe('long texts without an end to anything', () => {
     },
     20_000,
   );
+});
+
+describe('merging near-twins', () => {
+  it('comes to what comparing each with each comes to, over random colours', () => {
+    const byte = fc.integer({ min: 90, max: 120 });
+    const anyColors = fc.array(fc.tuple(byte, byte, byte, fc.constantFrom(1, 0.5)), { maxLength: 40 });
+    fc.assert(
+      fc.property(anyColors, (list) => {
+        const { found } = findColors(list.map(([r, g, b, a]) => `rgb(${r} ${g} ${b} / ${a})`).join(';\n'));
+        const hosts: { color: string; twins: string[] }[] = [];
+        for (const { color } of [...found].sort((a, b) => b.count - a.count || a.index - b.index)) {
+          const c = readColor(color);
+          const host = hosts.find(
+            (one) => readColor(one.color).alpha === c.alpha && deltaEOk(readColor(one.color), c) < 0.02,
+          );
+          if (host) host.twins.push(color);
+          else hosts.push({ color, twins: [] });
+        }
+        const merged = mergeTwins(found).map(({ color, twins }) => ({ color, twins }));
+        const byColor = (a: { color: string }, b: { color: string }) => a.color.localeCompare(b.color);
+        expect(merged.sort(byColor)).toEqual(hosts.sort(byColor));
+      }),
+      { numRuns: 100 },
+    );
+  });
 });

@@ -1,7 +1,8 @@
+import { convert, numbers } from './convert.ts';
 import { corrections, nearNames } from './corrections.ts';
-import { deltaEOk } from './difference.ts';
+import type { Triple } from './kernel.ts';
 import { NAMED_COLORS, parseColor, readColor } from './parse.ts';
-import type { Color } from './spaces.ts';
+import type { Channel, Color } from './spaces.ts';
 import { canonical } from './write.ts';
 
 /** A colour found in a text. */
@@ -177,10 +178,14 @@ export interface MergedColor extends FoundColor {
  */
 export function mergeTwins(found: readonly FoundColor[], threshold = 0.02): MergedColor[] {
   const byCount = [...found].sort((a, b) => b.count - a.count || a.index - b.index);
-  const kept: { color: Color; merged: MergedColor }[] = [];
+  const kept: Kept[] = [];
+  // Who is near stands in the same cell of OKLab or in one beside it; so nobody else is looked at.
+  const cells = new Map<string, Kept[]>();
   for (const item of byCount) {
     const c = readColor(item.color);
-    const host = kept.find((k) => k.color.alpha === c.alpha && deltaEOk(k.color, c) < threshold);
+    const lab = numbers(convert(c, 'oklab'));
+    const cell = lab.map((v) => Math.floor(v / Math.max(threshold, 1e-6)));
+    const host = earliest(cells, cell, (k) => k.alpha === c.alpha && distance(k.lab, lab) < threshold);
     if (host)
       host.merged = {
         ...host.merged,
@@ -188,7 +193,40 @@ export function mergeTwins(found: readonly FoundColor[], threshold = 0.02): Merg
         count: host.merged.count + item.count,
         twins: [...host.merged.twins, item.color],
       };
-    else kept.push({ color: c, merged: { ...item, twins: [] } });
+    else {
+      const one: Kept = { lab, alpha: c.alpha, place: kept.length, merged: { ...item, twins: [] } };
+      kept.push(one);
+      const key = cell.join(' ');
+      const others = cells.get(key);
+      if (others) others.push(one);
+      else cells.set(key, [one]);
+    }
   }
   return kept.map((k) => k.merged).sort((a, b) => a.index - b.index);
+}
+
+interface Kept {
+  readonly lab: Readonly<Triple>;
+  readonly alpha: Channel;
+  readonly place: number;
+  merged: MergedColor;
+}
+
+const distance = (a: Readonly<Triple>, b: Readonly<Triple>) =>
+  Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+const BESIDE = [-1, 0, 1];
+
+/** The first of those kept in a cell or beside it that passes a test. */
+function earliest(
+  cells: ReadonlyMap<string, readonly Kept[]>,
+  cell: readonly number[],
+  test: (k: Kept) => boolean,
+): Kept | null {
+  let first: Kept | null = null;
+  for (const dl of BESIDE)
+    for (const da of BESIDE)
+      for (const db of BESIDE)
+        for (const k of cells.get(`${cell[0]! + dl} ${cell[1]! + da} ${cell[2]! + db}`) ?? [])
+          if ((!first || k.place < first.place) && test(k)) first = k;
+  return first;
 }

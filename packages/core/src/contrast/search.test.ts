@@ -26,6 +26,14 @@ describe('the worst contrast over a gradient', () => {
     expect(worst.at).toBeCloseTo((119 / 255) * 100, 1);
   });
 
+  it('ends also for a stretch longer than numbers can tell places on', () => {
+    const result = readGradient('repeating-linear-gradient(#f00 0%, #00f 1e13%)');
+    if (!result.ok) throw new Error(result.reason);
+    const text = { r: 255, g: 255, b: 255, alpha: 1 };
+    const worst = worstOverGradient(text, placeStops(result.gradient), text);
+    expect(worst.ratio).toBeCloseTo(contrastRatio(text, { r: 255, g: 0, b: 0, alpha: 1 }), 1);
+  });
+
   it('is never better than any of a thousand places, over random gradients of every kind', () => {
     fc.assert(
       fc.property(anyColor, anyGradient, (text, gradient) => {

@@ -1,5 +1,5 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
-import { type FindResult, mergeTwins } from '@mint-lamp/core/color/find';
+import type { FindResult } from '@mint-lamp/core/color/find';
 import { readColor } from '@mint-lamp/core/color/parse';
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
@@ -43,10 +43,11 @@ export default function Gather() {
   const job = useJob('findColors', text.trim() ? text : null);
   const result = (text.trim() && job.result) || NOTHING;
   const searching = job.busy;
+  const merging = useJob('mergeTwins', merge && result.found.length ? result.found : null);
+  const merged = merge ? merging.result : null;
   const shown = useMemo(
-    () =>
-      merge ? mergeTwins(result.found) : result.found.map((item) => ({ ...item, twins: [] as string[] })),
-    [merge, result],
+    () => merged ?? result.found.map((item) => ({ ...item, twins: [] as string[] })),
+    [merged, result],
   );
   const inTray = new Set(tray.map((swatch) => swatch.color));
   const chosen = shown.filter((item) => !dropped.has(item.color) && !inTray.has(item.color));
@@ -89,6 +90,7 @@ export default function Gather() {
         <PasteArea text={text} onText={setText} />
         <section aria-label="Found colours" aria-busy={searching} className="min-w-0">
           {job.fault && <Failure fault={job.fault} onAgain={job.again} />}
+          {merging.fault && <Failure fault={merging.fault} onAgain={merging.again} />}
           <p role="status" className="mb-2 text-quiet">
             {summary(searching, text, result.found.length, shown.length, result.near.length)}
           </p>
