@@ -71,6 +71,27 @@ test('two tabs at two servers on one database both end with both edits, live, al
   await second.kill();
 });
 
+test('seven tabs of one browser open, and all hear what one of them does, also after the first is closed', async ({
+  page,
+  context,
+  open,
+  project,
+}) => {
+  await open('grow');
+  const tabs = [];
+  for (let i = 0; i < 6; i++) {
+    const tab = await context.newPage();
+    await tab.goto(`/p/${project}/grow`);
+    await expect(tab.locator('main h1')).toBeVisible();
+    tabs.push(tab);
+  }
+  await addColor(tabs[5]!, '#111111');
+  for (const tab of [page, ...tabs]) await expect.poll(() => swatches(tab)).toHaveLength(5);
+  await page.close();
+  await addColor(tabs[0]!, '#222222');
+  for (const tab of tabs) await expect.poll(() => swatches(tab)).toHaveLength(6);
+});
+
 test('a page that is older than the server is told to load anew, and loses nothing', async ({
   page,
   open,
@@ -129,8 +150,13 @@ test('while the server is away editing goes on, also across a closed tab, and al
   await open('grow');
   await expectSaved(page);
   // The other stations have been fetched ahead by now; they open without the server.
-  await page.waitForResponse((response) => response.url().includes('/deliver-'));
+  await expect(page.locator('html')).toHaveAttribute('data-ahead', 'fetched');
   await stack.killServer();
+  await page.getByRole('link', { name: 'Fade' }).click();
+  await expect(page.locator('figure svg').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Gather' }).click();
+  await page.getByLabel('Text with colours').fill('#123456');
+  await expect(page.getByText('1 colour found')).toBeVisible();
   await page.getByRole('link', { name: 'Deliver' }).click();
   await expect(page.getByRole('heading', { name: 'Deliver' })).toBeVisible();
   const colors = ['#100000', '#200000', '#300000'];

@@ -26,13 +26,22 @@ export const Fade = lazy(LOADERS.fade);
 export const Stage = lazy(LOADERS.stage);
 export const Deliver = lazy(LOADERS.deliver);
 
+/** What stations fetch only when it is needed. */
+const PARTS = [
+  () => import('./stations/fade/profile.tsx'),
+  async () => (await import('./jobs/run-job.ts')).loadJobsAhead(),
+];
+
 const QUIET_MS = 4000;
 
 /** Fetches the parts that were not opened yet once the page is quiet; returns the way to call it off. */
 export function fetchAhead(others: readonly (() => Promise<unknown>)[]): () => void {
   const timer = setTimeout(() => {
     // What cannot be had now is fetched again when it is opened.
-    for (const load of [...Object.values(LOADERS), ...others]) load().catch(() => {});
+    const parts = [...Object.values(LOADERS), ...PARTS, ...others].map((load) => load());
+    void Promise.allSettled(parts).then(() => {
+      document.documentElement.dataset.ahead = 'fetched';
+    });
   }, QUIET_MS);
   return () => clearTimeout(timer);
 }

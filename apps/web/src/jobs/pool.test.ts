@@ -7,6 +7,7 @@ class FakeWorker implements PoolWorker {
   broken = new Promise<never>(() => {});
   terminated = false;
   calledOff = 0;
+  loaded = false;
   private stop: () => void = () => {};
   constructor(loads: boolean) {
     this.ready = loads ? Promise.resolve() : Promise.reject(new Error('no script'));
@@ -27,6 +28,9 @@ class FakeWorker implements PoolWorker {
       setTimeout(resolve, 100);
     });
     return `${name} of ${input}`;
+  }
+  async loadAll() {
+    this.loaded = true;
   }
   callOff() {
     this.calledOff++;
@@ -77,6 +81,16 @@ describe('jobs', () => {
     await vi.advanceTimersByTimeAsync(1000);
     expect(await results).toEqual(['a', 'b', 'c', 'd', 'e'].map((input) => `work of ${input}`));
     expect(workers).toHaveLength(2);
+  });
+
+  it('run in a worker that was made ready ahead', async () => {
+    const jobs = pool(2);
+    await jobs.warm();
+    loads = () => false;
+    const result = fate(jobs.run('work', 1));
+    await vi.advanceTimersByTimeAsync(200);
+    expect(await result).toBe('work of 1');
+    expect(workers.map(({ loaded }) => loaded)).toEqual([true]);
   });
 
   it('tell their progress', async () => {

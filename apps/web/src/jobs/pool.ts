@@ -4,6 +4,8 @@ import { JobCalledOff, JobError } from './job.ts';
 export interface PoolWorker {
   /** Resolves when its script runs; rejects when that could not be loaded. */
   readonly ready: Promise<unknown>;
+  /** Loads every job into the worker. */
+  loadAll(): Promise<unknown>;
   /** Rejects when the worker breaks down; never resolves. */
   readonly broken: Promise<never>;
   run(
@@ -74,6 +76,18 @@ export class JobPool {
       this.waiting.push(entry);
       this.next();
     });
+  }
+
+  /** Has an idle worker ready with all jobs loaded, if that can be had now. */
+  async warm(): Promise<void> {
+    if (this.idle.length) return;
+    const worker = this.options.createWorker();
+    try {
+      await Promise.race([worker.ready.then(() => worker.loadAll()), worker.broken]);
+      this.idle.push(worker);
+    } catch {
+      worker.terminate();
+    }
   }
 
   private callOff(entry: Entry): void {

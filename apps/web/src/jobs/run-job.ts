@@ -16,6 +16,7 @@ function createWorker(): PoolWorker {
   failed.catch(() => {});
   return {
     ready: remote.ready(),
+    loadAll: () => remote.loadAll(),
     broken: failed,
     run: (name, input, transfer, onProgress) =>
       remote.run(
@@ -40,3 +41,6 @@ export const runJob = <N extends JobName>(
   input: InputOf<N>,
   options?: RunOptions,
 ): Promise<OutputOf<N>> => pool.run(name, input, options) as Promise<OutputOf<N>>;
+
+/** Has a worker ready with every job loaded into it: then they run also when the server is away. */
+export const loadJobsAhead = (): Promise<void> => pool.warm();

@@ -28,8 +28,9 @@ function nameOf(value: unknown): string {
 /** A command that was made under a form, as one of today's that has passed the schema. */
 export function bringKept(command: unknown, form: number): KeptCommand {
   const brought = bringCommand(command, form);
-  if (!brought.ok || commandSchema.validate(brought.value).error) return { ok: false, name: nameOf(command) };
-  return { ok: true, command: brought.value as Command };
+  if (!brought.ok) return { ok: false, name: nameOf(command) };
+  const { value, error } = commandSchema.validate(brought.value);
+  return error ? { ok: false, name: nameOf(command) } : { ok: true, command: value as Command };
 }
 
 /** Reads one entry of the storage, whatever it holds. */

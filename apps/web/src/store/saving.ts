@@ -2,6 +2,7 @@ import type { ProjectNews } from '@mint-lamp/core/wire/projects';
 import { loadNews, loadProject, ServerError, sendCommands } from './api.ts';
 import { firstPart } from './parts.ts';
 import { advanced, type HistoryStep, opened, savingChanged } from './project-slice.ts';
+import { followRevisions } from './revisions.ts';
 import type { AppStore } from './store.ts';
 import { tellDropped, tellSetAside } from './telling.ts';
 import { forgetUnsent, readUnsent, type UnsentCommand } from './unsent.ts';
@@ -21,7 +22,6 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
   let busy = false;
   let wait = FIRST_WAIT_MS;
   let timer: ReturnType<typeof setTimeout> | undefined;
-  let events: EventSource | undefined;
   let behind = false;
   /** Commands in one request: fewer after one was too large. */
   let most = Number.POSITIVE_INFINITY;
@@ -129,21 +129,13 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     }
   };
 
-  const listen = () => {
-    events = new EventSource(`/api/projects/${projectId}/events`);
-    events.onmessage = ({ data }) => {
-      const { revision } = JSON.parse(data) as { revision: number | null };
-      const open = project();
-      if (open && (revision === null || revision > open.revision)) {
-        behind = true;
-        void run();
-      } else if (open?.saving === 'away') void run();
-    };
-    events.onerror = () => {
-      // A browser gives up on an answer that is no stream; a new one is opened instead.
-      if (events?.readyState === EventSource.CLOSED && !stopped) setTimeout(() => !stopped && listen(), 2000);
-    };
-  };
+  const leave = followRevisions(projectId, ({ revision }) => {
+    const open = project();
+    if (open && (revision === null || revision > open.revision)) {
+      behind = true;
+      void run();
+    } else if (open?.saving === 'away') void run();
+  });
 
   const unsubscribe = store.subscribe(() => {
     const open = project();
@@ -154,13 +146,12 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     void run();
   };
   addEventListener('online', wake);
-  listen();
   void run();
 
   return () => {
     stopped = true;
     clearTimeout(timer);
-    events?.close();
+    leave();
     unsubscribe();
     removeEventListener('online', wake);
   };

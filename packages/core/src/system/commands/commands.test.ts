@@ -254,6 +254,23 @@ describe('schemas', () => {
     ['an unknown type', { type: 'dropTables' }],
     ['no type', { name: 'x' }],
     ['a colour that is none', { type: 'setBase', family: 'buoy', color: '#CFF00' }],
+    ['a translucent base', { type: 'setBase', family: 'buoy', color: '#ffffff80' }],
+    [
+      'a translucent ground to grow over',
+      {
+        type: 'setGrowth',
+        family: 'buoy',
+        growth: { kind: 'opacity', ground: 'rgb(0 0 0 / 0.5)', labels: ['a', 'b', 'c'], least: 0.1 },
+      },
+    ],
+    [
+      'ratios that fall',
+      {
+        type: 'setGrowth',
+        family: 'buoy',
+        growth: { kind: 'contrast', ground: '#fff', labels: ['a', 'b', 'c'], ratios: [3, 7, 4.5] },
+      },
+    ],
     ['a key too many', { type: 'removeTheme', theme: 'day', also: 1 }],
     ['a name that is a number', { type: 'renameProject', name: 7 }],
     ['a control character', { type: 'renameProject', name: 'a\u0000b' }],
@@ -272,6 +289,16 @@ describe('schemas', () => {
     ['a link to nothing known', { type: 'setLink', role: 'r', theme: 't', link: { to: 'moon' } }],
   ])('refuse %s', (_, value) => {
     expect(commandSchema.validate(value).error).toBeDefined();
+  });
+
+  test.each([
+    ['FFF', '#ffffff'],
+    ['  Tomato', '#ff6347'],
+    ['rgb(11, 95, 107)', '#0b5f6b'],
+    ['OKLCH(70% 0.3 150deg)', 'oklch(0.7 0.3 150)'],
+  ])('bring the colour %j into its one spelling', (written, canonical) => {
+    const command = { type: 'addSwatch', swatch: { id: 's', name: 'x', color: written } };
+    expect(commandSchema.validate(command).value.swatch.color).toBe(canonical);
   });
 
   it('refuse documents that no command could go on from: no theme, stops out of order or of one id', () => {

@@ -36,6 +36,7 @@ const fullName = fc.constantFrom(
   { group: ['…'], name: 'x' },
 );
 const color = fc.constantFrom('#0b5f6b', '#fff', 'rgb(1 2 3 / 0.4)', 'oklch(0.7 0.3 150)', 'tomato');
+const opaque = fc.constantFrom('#0b5f6b', '#fff', 'oklch(0.7 0.3 150)', 'tomato');
 const index = fc.option(fc.nat(6), { nil: undefined });
 const opacity = fc.option(fc.constantFrom(0, 0.4, 1), { nil: undefined });
 const link: fc.Arbitrary<Link> = fc.oneof(
@@ -108,13 +109,13 @@ export const SIMPLE = [
   of('renameTheme', { theme: themeId, name }),
   of('moveTheme', { theme: themeId, index: fc.nat(4) }),
   of('addFamily', {
-    family: record({ id: familyId, name, base: color, growth, handSet: fc.constant({}) }),
+    family: record({ id: familyId, name, base: opaque, growth, handSet: fc.constant({}) }),
     index,
   }),
   of('removeFamily', { family: familyId }),
   of('renameFamily', { family: familyId, name }),
   of('moveFamily', { family: familyId, index: fc.nat(4) }),
-  of('setBase', { family: familyId, color }),
+  of('setBase', { family: familyId, color: opaque }),
   of('setGrowth', { family: familyId, growth }),
   of('setShade', { family: familyId, shade, color: fc.option(color) }),
   of('addRole', {

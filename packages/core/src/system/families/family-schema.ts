@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import type { Growth } from '../../family/grow.ts';
 import { type CommandSchemas, objectOf, optional, unionOf } from '../schema/keys.ts';
-import { color, id, index, label, name, record, share } from '../schema/parts.ts';
+import { color, id, index, label, name, opaqueColor, record, share } from '../schema/parts.ts';
 import { type Family, LEAST_SHADES, MOST_SHADES } from './family.ts';
 import type { FamilyCommand } from './family-commands.ts';
 
@@ -17,11 +17,19 @@ const growthSchema = unionOf<Growth, 'kind'>('kind', {
     hueDrift: Joi.number().min(-60).max(60),
   },
   mix: { labels, towards: Joi.valid('white', 'black', 'grey'), reach: share },
-  opacity: { labels, ground: color, least: share },
+  opacity: { labels, ground: opaqueColor, least: share },
   contrast: {
     labels,
-    ground: color,
-    ratios: Joi.array().items(Joi.number().min(1).max(21)).length(Joi.ref('labels.length')),
+    ground: opaqueColor,
+    ratios: Joi.array()
+      .items(Joi.number().min(1).max(21))
+      .length(Joi.ref('labels.length'))
+      .custom((ratios: number[], helpers) =>
+        ratios.every((ratio, i) => i === 0 || ratio > ratios[i - 1]!)
+          ? ratios
+          : helpers.error('ratios.rising'),
+      )
+      .messages({ 'ratios.rising': '{{#label}} have to rise, each above the one before' }),
   },
 });
 
@@ -31,7 +39,7 @@ const MOST_HAND_SET = 100;
 export const familySchema = objectOf<Family>({
   id,
   name,
-  base: color,
+  base: opaqueColor,
   growth: growthSchema,
   handSet: record(color, MOST_HAND_SET, label),
 });
@@ -41,7 +49,7 @@ export const familyCommandSchemas: CommandSchemas<FamilyCommand> = {
   removeFamily: { family: id },
   renameFamily: { family: id, name },
   moveFamily: { family: id, index },
-  setBase: { family: id, color },
+  setBase: { family: id, color: opaqueColor },
   setGrowth: { family: id, growth: growthSchema },
   setShade: { family: id, shade: label, color: color.allow(null), gone: optional(Joi.valid(true)) },
 };

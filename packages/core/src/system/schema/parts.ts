@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { isColorText } from '../../color/parse.ts';
+import { parseColor, readColor } from '../../color/parse.ts';
+import { canonical } from '../../color/write.ts';
 import { MOST_NAME } from '../names.ts';
 
 /** The parts that schemas of the document and its commands are made of. */
@@ -22,10 +23,20 @@ export const name = text(MOST_NAME);
 export const label = text(24).invalid(...RESERVED);
 /** A place in a list. */
 export const index = Joi.number().integer().min(0).max(10_000);
+/** A colour in any CSS notation; what comes out is its canonical spelling, the only one that documents hold. */
 export const color = Joi.string()
   .max(120)
-  .custom((value: string, helpers) => (isColorText(value) ? value : helpers.error('color.unknown')))
+  .custom((value: string, helpers) => {
+    const parsed = parseColor(value);
+    return parsed.ok ? canonical(parsed.color) : helpers.error('color.unknown');
+  })
   .messages({ 'color.unknown': '{{#label}} is not a CSS colour' });
+/** A colour that lets nothing through: a base, a ground. */
+export const opaqueColor = color
+  .custom((value: string, helpers) =>
+    readColor(value).alpha === 1 ? value : helpers.error('color.translucent'),
+  )
+  .messages({ 'color.translucent': '{{#label}} has to be opaque' });
 /** A share, 0–1. */
 export const share = Joi.number().min(0).max(1);
 

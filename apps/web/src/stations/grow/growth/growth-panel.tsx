@@ -1,4 +1,5 @@
 import { parseColor } from '@mint-lamp/core/color/parse';
+import { canonical } from '@mint-lamp/core/color/write';
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { Growth } from '@mint-lamp/core/family/grow';
 import type { ContrastRecipe, OpacityRecipe } from '@mint-lamp/core/family/recipes';
@@ -163,7 +164,7 @@ function GroundField<T extends OpacityRecipe | ContrastRecipe>({ growth, onCommi
           const parsed = parseColor(text);
           if (!parsed.ok) return parsed.reason;
           if ((parsed.color.alpha ?? 0) < 1) return 'A ground is opaque; leave the alpha out';
-          onCommit({ ...growth, ground: text });
+          onCommit({ ...growth, ground: canonical(parsed.color) });
           return null;
         }}
       />
