@@ -1,3 +1,4 @@
+import { paintedOver } from '@mint-lamp/core/contrast/ratio';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { cssNames, writeCss } from '@mint-lamp/core/exchange/css';
 import { colorAtPlace, placeStops } from '@mint-lamp/core/gradient/model';
@@ -108,4 +109,34 @@ test('the app itself shows those same colours: the scene is painted with the exp
       expect(seen.slice(0, 3), role).toEqual([wanted.r, wanted.g, wanted.b]);
     }
   }
+});
+
+test('a translucent colour is measured as Chromium paints it, to the bit', async ({ page }) => {
+  let state = 20_261_125;
+  const below = (n: number) => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    return (state >>> 8) % n;
+  };
+  const anyColor = (alpha: number) => ({ r: below(256), g: below(256), b: below(256), alpha });
+  const cases = Array.from({ length: 3000 }, () => ({
+    over: anyColor(below(101) / 100),
+    beneath: anyColor(1),
+  }));
+  const css = ({ r, g, b, alpha }: (typeof cases)[number]['over']) => `rgb(${r} ${g} ${b} / ${alpha})`;
+  const [side, columns] = [8, 100];
+  const place = (i: number) => ({ x: (i % columns) * side, y: Math.floor(i / columns) * side });
+  const boxes = cases.map(({ over, beneath }, i) => {
+    const { x, y } = place(i);
+    return `<div style="left:${x}px;top:${y}px;background:${css(beneath)}"><div style="background:${css(over)}"></div></div>`;
+  });
+  const style = `body{margin:0}div{position:absolute;width:${side}px;height:${side}px}`;
+  await page.setContent(`<style>${style}</style>${boxes.join('')}`);
+  const png = PNG.sync.read(await page.screenshot());
+  const wrong = cases.filter(({ over, beneath }, i) => {
+    const { x, y } = place(i);
+    const at = ((y + side / 2) * png.width + x + side / 2) * 4;
+    const { r, g, b } = paintedOver(over, beneath);
+    return [r, g, b].some((v, k) => v !== png.data[at + k]);
+  });
+  expect(wrong).toEqual([]);
 });

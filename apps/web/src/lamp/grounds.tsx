@@ -1,4 +1,4 @@
-import { composite, contrastRatio, formatRatio } from '@mint-lamp/core/contrast/ratio';
+import { contrastRatio, formatRatio, paintedOver, reaches } from '@mint-lamp/core/contrast/ratio';
 import { groundOf } from '@mint-lamp/core/system/pairs/measure';
 import type { Painted } from '@mint-lamp/core/system/resolve/painted';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
@@ -24,7 +24,14 @@ export function Grounds({ painted }: { painted: Painted }) {
   const grounds = ids.slice(0, MOST).flatMap((id) => {
     const role = theme.roles.get(id);
     return role?.color
-      ? [{ id, name: writeRoleName(role.role), ground: composite(role.color, beneath), css: role.color.css }]
+      ? [
+          {
+            id,
+            name: writeRoleName(role.role),
+            ground: paintedOver(role.color, beneath),
+            css: role.color.css,
+          },
+        ]
       : [];
   });
   if (!grounds.length) return null;
@@ -33,7 +40,7 @@ export function Grounds({ painted }: { painted: Painted }) {
       <h3 className="text-sm text-quiet">As text on</h3>
       <ul>
         {grounds.map(({ id, name, ground, css }) => {
-          const ratio = contrastRatio(composite(painted, ground), ground);
+          const ratio = contrastRatio(paintedOver(painted, ground), ground);
           return (
             <li key={id} className="flex items-center gap-2 py-0.5">
               <ColorChip css={css} className="size-4" />
@@ -50,7 +57,7 @@ export function Grounds({ painted }: { painted: Painted }) {
 
 /** What a ratio is enough for at AA, in words. */
 function reach(ratio: number): string {
-  if (ratio >= 4.5) return 'body text';
-  if (ratio >= 3) return 'large text';
+  if (reaches(ratio, 4.5)) return 'body text';
+  if (reaches(ratio, 3)) return 'large text';
   return 'no text';
 }

@@ -11,6 +11,7 @@ import {
   contrastRatio,
   formatRatio,
   luminance,
+  paintedOver,
   type Rgba,
   reaches,
 } from './ratio.ts';
@@ -149,5 +150,47 @@ describe('the nearest shade that passes', () => {
   });
   it('takes the opacity of the link into account', () => {
     expect(nearestPassingShade(shades, 3, white, 4.5, 0.7).repair).toMatchObject({ shade: shades[5] });
+  });
+});
+
+describe('what is measured', () => {
+  const byte = fc.integer({ min: 0, max: 255 });
+  const opaque = fc.record({ r: byte, g: byte, b: byte, alpha: fc.constant(1) });
+  const any = fc.record({ r: byte, g: byte, b: byte, alpha: fc.double({ min: 0, max: 1, noNaN: true }) });
+
+  it('is a colour that a screen can show, next to the exact one', () => {
+    fc.assert(
+      fc.property(any, opaque, (over, beneath) => {
+        const painted = paintedOver(over, beneath);
+        const exact = composite(over, beneath);
+        for (const key of ['r', 'g', 'b'] as const) {
+          expect(Number.isInteger(painted[key])).toBe(true);
+          expect(Math.abs(painted[key] - exact[key])).toBeLessThan(2);
+        }
+        expect(paintedOver({ ...over, alpha: 1 }, beneath)).toEqual({ ...over, alpha: 1 });
+      }),
+      { numRuns: 500 },
+    );
+  });
+
+  it('passes only where the painted colours do: rgb(78 199 234 / 0.69) on #242424 does not', () => {
+    const ground = { r: 36, g: 36, b: 36, alpha: 1 };
+    const ratio = contrastRatio(paintedOver({ r: 78, g: 199, b: 234, alpha: 0.69 }, ground), ground);
+    expect(reaches(ratio, 4.5)).toBe(false);
+    expect(formatRatio(ratio)).toBe('4.48');
+  });
+
+  it('is shown as reaching just what it is judged to reach', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(3, 4.5, 7),
+        fc.double({ min: -2e-11, max: 2e-11, noNaN: true }),
+        (asked, off) => {
+          const ratio = asked + off;
+          expect(Number(formatRatio(ratio)) >= asked).toBe(reaches(ratio, asked));
+        },
+      ),
+      { numRuns: 500 },
+    );
   });
 });

@@ -2,7 +2,7 @@ import { oklchToRgb8, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import type { Triple } from '../color/kernel.ts';
 import { fromRgb8 } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
-import { composite, contrastRatio, type Rgba, reaches } from './ratio.ts';
+import { contrastRatio, paintedOver, type Rgba, reaches } from './ratio.ts';
 
 /** A ground and the ratio that must be reached on it. */
 export interface Demand {
@@ -43,7 +43,7 @@ export function nearestPassingColor(c: Color, demands: readonly Demand[], opacit
   const [l0, chroma, hue] = rgb8ToOklch(...start);
   const alpha = (c.alpha ?? 0) * opacity;
   const ratiosOf = ([r, g, b]: Triple) =>
-    demands.map(({ ground }) => contrastRatio(composite({ r, g, b, alpha }, ground), ground));
+    demands.map(({ ground }) => contrastRatio(paintedOver({ r, g, b, alpha }, ground), ground));
   const passes = (ratios: readonly number[]) =>
     ratios.every((ratio, i) => reaches(ratio, demands[i]!.required));
   const shortfall = (ratios: readonly number[]) =>

@@ -1,5 +1,13 @@
 import { colorAtPlace, type PlacedGradient } from '../gradient/model.ts';
-import { composite, contrastRatio, luminance, type Rgba, ratioOfLuminances, reaches } from './ratio.ts';
+import {
+  composite,
+  contrastRatio,
+  luminance,
+  paintedOver,
+  type Rgba,
+  ratioOfLuminances,
+  reaches,
+} from './ratio.ts';
 
 /** The worst contrast of a text over something that is not one colour. */
 export interface WorstContrast {
@@ -95,8 +103,8 @@ export function worstOverPixels(
   let worst: WorstContrast | null = null;
   for (const index of seen.values()) {
     const [r, g, b, a] = pixels.subarray(index * 4, index * 4 + 4);
-    const ground = composite({ r: r!, g: g!, b: b!, alpha: a! / 255 }, beneath);
-    const ratio = contrastRatio(composite(text, ground), ground);
+    const ground = paintedOver({ r: r!, g: g!, b: b!, alpha: a! / 255 }, beneath);
+    const ratio = contrastRatio(paintedOver(text, ground), ground);
     if (!worst || ratio < worst.ratio) worst = { ratio, at: index, ground };
   }
   return worst!;
@@ -113,7 +121,7 @@ export function bestTextColor<T extends Rgba>(
 ): { readonly color: T; readonly ratio: number } | null {
   let best: { color: T; ratio: number } | null = null;
   for (const candidate of candidates) {
-    const ratio = contrastRatio(composite(candidate, ground), ground);
+    const ratio = contrastRatio(paintedOver(candidate, ground), ground);
     if (required !== undefined && reaches(ratio, required)) return { color: candidate, ratio };
     if (!best || ratio > best.ratio) best = { color: candidate, ratio };
   }

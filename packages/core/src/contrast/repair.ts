@@ -1,4 +1,4 @@
-import { composite, contrastRatio, type Rgba, reaches } from './ratio.ts';
+import { contrastRatio, paintedOver, type Rgba, reaches } from './ratio.ts';
 
 export interface ShadeRepair<T> {
   readonly shade: T;
@@ -29,7 +29,7 @@ export function nearestPassingShade<T extends Rgba>(
   let repair: ShadeRepair<T> | null = null;
   let best: ShadeRepair<T> | null = null;
   shades.forEach((shade, i) => {
-    const seen = composite({ r: shade.r, g: shade.g, b: shade.b, alpha: shade.alpha * opacity }, ground);
+    const seen = paintedOver({ r: shade.r, g: shade.g, b: shade.b, alpha: shade.alpha * opacity }, ground);
     const candidate = { shade, ratio: contrastRatio(seen, ground), steps: Math.abs(i - from) };
     if (!best || candidate.ratio > best.ratio) best = candidate;
     if (!reaches(candidate.ratio, required)) return;

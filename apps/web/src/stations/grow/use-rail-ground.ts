@@ -1,4 +1,4 @@
-import { composite, type Rgba } from '@mint-lamp/core/contrast/ratio';
+import { paintedOver, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import { groundOf } from '@mint-lamp/core/system/pairs/measure';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { useCallback, useMemo, useState } from 'react';
@@ -19,7 +19,11 @@ export function useRailGround() {
   const known = chosen === 'black' || chosen === 'white' || role?.color;
   const value = known ? chosen : 'white';
   const color: Rgba =
-    value === 'white' ? WHITE : value === 'black' ? BLACK : composite(role!.color!, groundOf(system, theme));
+    value === 'white'
+      ? WHITE
+      : value === 'black'
+        ? BLACK
+        : paintedOver(role!.color!, groundOf(system, theme));
   const themeName = theme.theme.name;
   const options = useMemo(
     () => [

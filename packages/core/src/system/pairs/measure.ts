@@ -1,4 +1,4 @@
-import { composite, contrastRatio, type Rgba, reaches } from '../../contrast/ratio.ts';
+import { contrastRatio, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import { effectiveTarget, requiredRatio } from '../../contrast/targets.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 import { recoloredRoles } from '../roles/resolved-role.ts';
@@ -23,7 +23,7 @@ export interface Measurement {
 export function groundOf(system: System, theme: ResolvedTheme): Rgba {
   const id = system.document.ground;
   const color = id === null ? null : theme.roles.get(id)?.color;
-  return color ? composite(color, WHITE) : WHITE;
+  return color ? paintedOver(color, WHITE) : WHITE;
 }
 
 /**
@@ -37,8 +37,8 @@ export function measurePair(theme: ResolvedTheme, pair: Pair, beneath: Rgba): Me
   const id = theme.theme.id;
   if (!foreground || !background)
     return { pair, theme: id, text: null, ground: null, ratio: 0, required, passes: false };
-  const ground = composite(background, beneath);
-  const text = composite(foreground, ground);
+  const ground = paintedOver(background, beneath);
+  const text = paintedOver(foreground, ground);
   const ratio = contrastRatio(text, ground);
   return { pair, theme: id, text, ground, ratio, required, passes: reaches(ratio, required) };
 }

@@ -1,6 +1,6 @@
 import { canonical } from '../../color/write.ts';
 import { nearestPassingColor } from '../../contrast/nearest-color.ts';
-import { composite, formatRatio, type Rgba } from '../../contrast/ratio.ts';
+import { formatRatio, paintedOver, type Rgba } from '../../contrast/ratio.ts';
 import { nearestPassingShade, type ShadeRepair } from '../../contrast/repair.ts';
 import type { SimpleCommand } from '../commands/command.ts';
 import type { ResolvedShade } from '../families/resolved-family.ts';
@@ -72,7 +72,7 @@ function repaired(
   link: Link,
 ): Repair {
   const { side, role, against, theme } = work;
-  const seen = composite(painted, against);
+  const seen = paintedOver(painted, against);
   return {
     kind: 'repair',
     role,
