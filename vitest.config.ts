@@ -1,5 +1,11 @@
 import { defineConfig } from 'vitest/config';
 
+// Long runs search elsewhere each time. The seed is told, and `SEED=…` takes it again.
+if (process.env.LONG_TESTS && !process.env.SEED) {
+  process.env.SEED = String(Date.now() % 2 ** 31);
+  console.log(`Seed of the generated tests: ${process.env.SEED}`);
+}
+
 export default defineConfig({
   test: {
     // As many as the machines that run these have cores.
