@@ -208,12 +208,12 @@ test.describe('Assign', () => {
     );
     await name.fill('text main');
     await add.click();
-    await expect(page.getByText('There is a role text.main already; choose another name.')).toBeVisible();
+    // A refusal is told where the name was typed.
+    const fault = page.getByRole('dialog').getByRole('alert');
+    await expect(fault).toHaveText('There is a role text.main already; choose another name.');
     await name.fill('text-main');
     await add.click();
-    await expect(
-      page.getByText('text-main would have the same CSS name as the role text.main'),
-    ).toBeVisible();
+    await expect(fault).toContainText('text-main would have the same CSS name as the role text.main');
     await name.fill('ticket ground');
     await page.getByLabel('Begin with the links of').selectOption('page.raised');
     await add.click();
@@ -256,13 +256,25 @@ test.describe('Assign', () => {
     await page.getByLabel('Name of board.late', { exact: true }).fill('late/r');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('alert')).toContainText('A name has no "/" in it');
+    await page.getByLabel('Name of board.late', { exact: true }).fill('quiet');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('row').getByRole('alert')).toHaveText(
+      'There is a role board.quiet already; choose another name.',
+    );
   });
 
   test('themes are copied, renamed and removed', async ({ page, open }) => {
     await open('assign');
     await page.getByRole('button', { name: 'Themes …' }).click();
-    await page.getByLabel('New theme, a copy of Day sailing').fill('Deck glare');
-    await page.getByRole('button', { name: 'Add', exact: true }).last().click();
+    const name = page.getByLabel('New theme, a copy of Day sailing');
+    const add = page.getByRole('button', { name: 'Add', exact: true }).last();
+    await name.fill('Night sailing');
+    await add.click();
+    await expect(page.getByRole('dialog').getByRole('alert')).toHaveText(
+      'There is a theme named "Night sailing" already; choose another name.',
+    );
+    await name.fill('Deck glare');
+    await add.click();
     await expect(page.getByRole('button', { name: 'text.main in Deck glare: Deepwater 950' })).toBeAttached();
     await page.getByRole('button', { name: 'Remove Night sailing' }).click();
     await page.keyboard.press('Escape');

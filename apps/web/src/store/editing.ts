@@ -28,12 +28,20 @@ function perform(command: Command, as: 'edit' | 'undo' | 'redo', label: string):
   };
 }
 
-/** Makes an edit. Returns whether it was made; a refusal is told to the designer. */
-export function edit(command: Command): Thunk<boolean> {
+/** Makes an edit. Returns why it is refused, or null: for a field that tells it where it was typed. */
+export function tryEdit(command: Command): Thunk<string | null> {
   return (dispatch, getState) => {
     const { document } = selectProject(getState());
     const refused = dispatch(perform(command, 'edit', describeCommand(document, command)));
     dispatch(previewed(null));
+    return refused;
+  };
+}
+
+/** Makes an edit. Returns whether it was made; a refusal is told to the designer. */
+export function edit(command: Command): Thunk<boolean> {
+  return (dispatch) => {
+    const refused = dispatch(tryEdit(command));
     if (refused) toast.error(refused);
     return !refused;
   };
@@ -72,12 +80,13 @@ export function step(direction: 'undo' | 'redo'): Thunk<void> {
   };
 }
 
-/** The two ways to change the project: for good, and for as long as a gesture lasts. */
+/** The ways to change the project: for good, for good with the refusal handed back, and for as long as a gesture lasts. */
 export function useEditing() {
   const dispatch = useAppDispatch();
   const make = useCallback((command: Command) => dispatch(edit(command)), [dispatch]);
+  const attempt = useCallback((command: Command) => dispatch(tryEdit(command)), [dispatch]);
   const show = useCallback((command: Command | null) => dispatch(preview(command)), [dispatch]);
-  return useMemo(() => ({ edit: make, preview: show }), [make, show]);
+  return useMemo(() => ({ edit: make, tryEdit: attempt, preview: show }), [make, attempt, show]);
 }
 
 /** A new id for a thing in the document. */

@@ -63,8 +63,7 @@ export function TextField({
             }
           }}
           className={clsx(
-            'h-8 w-full min-w-0 rounded-md border bg-raised px-2',
-            fault ? 'border-fail' : 'border-control',
+            'h-8 w-full min-w-0 rounded-md border border-control bg-raised px-2 aria-invalid:border-fail!',
             mono && 'font-mono text-sm',
             inputClassName,
           )}

@@ -6,6 +6,7 @@ export function Toasts() {
       position="bottom-center"
       offset={92}
       duration={3500}
+      style={{ fontFamily: 'inherit' }}
       toastOptions={{
         unstyled: true,
         classNames: {

@@ -11,7 +11,7 @@ import type { SelectionOf } from '../lit-color.ts';
 export function SwatchActions({ selection }: { selection: SelectionOf<'swatch'> }) {
   const id = useProjectId();
   const tray = useDocumentPart('tray');
-  const { edit } = useEditing();
+  const { edit, tryEdit } = useEditing();
   const navigate = useNavigate();
   const newFamily = useNewFamily();
   const swatch = tray.find((item) => item.id === selection.swatch);
@@ -21,10 +21,9 @@ export function SwatchActions({ selection }: { selection: SelectionOf<'swatch'> 
       <TextField
         label="Name"
         value={swatch.name}
-        onCommit={(name) => {
-          if (!name) return 'Give it a name';
-          return edit({ type: 'renameSwatch', swatch: swatch.id, name }) ? null : 'Choose a shorter name';
-        }}
+        onCommit={(name) =>
+          name ? tryEdit({ type: 'renameSwatch', swatch: swatch.id, name }) : 'Give it a name'
+        }
       />
       <div className="flex flex-wrap gap-1.5">
         <Button

@@ -12,7 +12,7 @@ interface GroupHeadingProps {
 
 /** The heading of a group. Renamed here, all roles below it follow, and so does what points to them. */
 export function GroupHeading({ ref, index, group, columns }: GroupHeadingProps) {
-  const { edit } = useEditing();
+  const { tryEdit } = useEditing();
   const written = writeGroup(group);
   return (
     <tr ref={ref} data-index={index} aria-rowindex={index + 2}>
@@ -22,17 +22,16 @@ export function GroupHeading({ ref, index, group, columns }: GroupHeadingProps) 
             label={`Name of the group ${written}`}
             hideLabel
             value={written}
-            className="sticky left-0 w-56"
+            className="sticky left-0 -ml-[5px] w-56"
             inputClassName="h-7! border-transparent! bg-transparent! px-1! font-title font-semibold -outline-offset-2! hover:border-control! focus:bg-raised!"
             onCommit={(text) => {
               const result = readNames(text);
               if (!result.ok) return result.reason;
-              const made = edit({ type: 'renameRoleGroup', from: group, to: result.names });
-              return made ? null : 'Choose another name';
+              return tryEdit({ type: 'renameRoleGroup', from: group, to: result.names });
             }}
           />
         ) : (
-          <span className="sticky left-0 px-1 text-sm text-quiet">in no group</span>
+          <span className="sticky left-0 text-sm text-quiet">in no group</span>
         )}
       </th>
     </tr>

@@ -8,21 +8,21 @@ import { Popover } from '../../ui/popover.tsx';
 /** Adds a role by its name, with its groups before it; it begins with the links of the role that it is like, or with none. */
 export function NewRole() {
   const roles = useDocumentPart('roles');
-  const { edit } = useEditing();
+  const { tryEdit } = useEditing();
   const [open, setOpen] = useState(false);
   const [text, setText] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const [like, setLike] = useState('');
   const add = () => {
     const result = readRoleName(text);
-    setFault(result.ok ? null : result.reason);
-    if (!result.ok) return;
+    if (!result.ok) return setFault(result.reason);
     const { group, name } = result;
     const links = roles.find((role) => role.id === like)?.links ?? {};
-    if (edit({ type: 'addRole', role: { id: newId(), group, name, links } })) {
-      setText('');
-      setOpen(false);
-    }
+    const refused = tryEdit({ type: 'addRole', role: { id: newId(), group, name, links } });
+    setFault(refused);
+    if (refused) return;
+    setText('');
+    setOpen(false);
   };
   return (
     <Popover
@@ -45,7 +45,10 @@ export function NewRole() {
             value={text}
             aria-invalid={fault !== null}
             maxLength={80}
-            onChange={(event) => setText(event.target.value)}
+            onChange={(event) => {
+              setText(event.target.value);
+              setFault(null);
+            }}
             className="h-8 w-full rounded-md border border-control bg-raised px-2"
           />
         </label>

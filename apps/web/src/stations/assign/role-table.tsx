@@ -112,7 +112,7 @@ interface RoleRowProps {
 }
 
 const RoleRow = memo(function RoleRow({ ref, index, role, themes, lit }: RoleRowProps) {
-  const { edit } = useEditing();
+  const { edit, tryEdit } = useEditing();
   const system = useSystem();
   const { pairs } = system.document;
   const name = writeRoleName(role);
@@ -135,7 +135,7 @@ const RoleRow = memo(function RoleRow({ ref, index, role, themes, lit }: RoleRow
     if (!result.ok) return result.reason;
     const own = result.names[result.names.length - 1]!;
     const group = result.names.length > 1 ? result.names.slice(0, -1) : role.group;
-    return edit({ type: 'renameRole', role: role.id, group, name: own }) ? null : 'Choose another name';
+    return tryEdit({ type: 'renameRole', role: role.id, group, name: own });
   };
   return (
     <tr

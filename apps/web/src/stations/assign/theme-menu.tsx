@@ -12,15 +12,18 @@ import { TextField } from '../../ui/text-field.tsx';
 export function ThemeMenu() {
   const { themes, roles } = useProjectDocument();
   const { theme: current } = useTheme();
-  const { edit } = useEditing();
+  const { edit, tryEdit } = useEditing();
   const [name, setName] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
   const add = () => {
     const links: Record<string, Link> = {};
     for (const role of roles) {
       const link = role.links[current.id];
       if (link) links[role.id] = link;
     }
-    if (edit({ type: 'addTheme', theme: { id: newId(), name: name.trim() }, links })) setName('');
+    const refused = tryEdit({ type: 'addTheme', theme: { id: newId(), name: name.trim() }, links });
+    setFault(refused);
+    if (!refused) setName('');
   };
   return (
     <Popover label="Themes" align="end" trigger={<Button>Themes …</Button>}>
@@ -32,9 +35,7 @@ export function ThemeMenu() {
               hideLabel
               value={theme.name}
               className="flex-1"
-              onCommit={(text) =>
-                edit({ type: 'renameTheme', theme: theme.id, name: text }) ? null : 'Choose another name'
-              }
+              onCommit={(text) => tryEdit({ type: 'renameTheme', theme: theme.id, name: text })}
             />
             <IconButton
               label={`Remove ${theme.name}`}
@@ -47,7 +48,7 @@ export function ThemeMenu() {
         ))}
       </ul>
       <form
-        className="mt-3 flex items-end gap-2 border-t border-hair pt-2"
+        className="mt-3 flex w-72 flex-wrap items-end gap-2 border-t border-hair pt-2"
         onSubmit={(event) => {
           event.preventDefault();
           if (name.trim()) add();
@@ -58,13 +59,22 @@ export function ThemeMenu() {
           <input
             value={name}
             maxLength={80}
-            onChange={(event) => setName(event.target.value)}
+            aria-invalid={fault !== null}
+            onChange={(event) => {
+              setName(event.target.value);
+              setFault(null);
+            }}
             className="h-8 w-full rounded-md border border-control bg-raised px-2"
           />
         </label>
         <Button type="submit" disabled={!name.trim()}>
           Add
         </Button>
+        {fault && (
+          <p role="alert" className="w-full text-sm text-fail">
+            {fault}
+          </p>
+        )}
       </form>
     </Popover>
   );

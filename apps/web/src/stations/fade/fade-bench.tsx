@@ -40,7 +40,7 @@ interface FadeBenchProps {
 /** One gradient at work: on a banner with its handles, its profile, its stops and settings. */
 export function FadeBench({ resolved, openStop }: FadeBenchProps) {
   const { gradient } = resolved;
-  const { edit, preview } = useEditing();
+  const { edit, tryEdit, preview } = useEditing();
   const id = useAppSelector((state) => selectProject(state).id);
   const navigate = useNavigate();
   const css = gradientCss(resolved);
@@ -64,9 +64,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
           <TextField
             label="Gradient"
             value={gradient.name}
-            onCommit={(name) =>
-              edit({ type: 'renameGradient', gradient: gradient.id, name }) ? null : 'Choose another name'
-            }
+            onCommit={(name) => tryEdit({ type: 'renameGradient', gradient: gradient.id, name })}
           />
           {degrees !== null && (
             <div>

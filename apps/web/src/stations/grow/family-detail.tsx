@@ -20,7 +20,7 @@ export function FamilyDetail({ resolved, ground }: { resolved: ResolvedFamily; g
   const { family, shades } = resolved;
   const codes = useSettled(resolved.byLabel);
   const id = useAppSelector((state) => selectProject(state).id);
-  const { edit } = useEditing();
+  const { edit, tryEdit } = useEditing();
   const navigate = useNavigate();
   const { growth } = family;
   const against = growth.kind === 'contrast' ? paint(growth.ground) : null;
@@ -35,9 +35,7 @@ export function FamilyDetail({ resolved, ground }: { resolved: ResolvedFamily; g
           <TextField
             label="Family"
             value={family.name}
-            onCommit={(name) =>
-              edit({ type: 'renameFamily', family: family.id, name }) ? null : 'Choose another name'
-            }
+            onCommit={(name) => tryEdit({ type: 'renameFamily', family: family.id, name })}
             className="w-56"
           />
           <Button
