@@ -102,3 +102,11 @@ export async function onServer({ address }: Stack, id: string) {
 export async function expectSaved(page: Page): Promise<void> {
   await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved');
 }
+
+/** Adds a colour to the tray by typing, as fast as the interface takes it. */
+export async function addColor(page: Page, hex: string): Promise<void> {
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('dialog').getByLabel('Any CSS colour').fill(hex);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toBeHidden();
+}

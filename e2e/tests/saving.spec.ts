@@ -1,17 +1,9 @@
 import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 import type { Page } from '@playwright/test';
-import { expect, expectSaved, onServer, SKERRY, test } from '../support/test.ts';
+import { addColor, expect, expectSaved, onServer, SKERRY, test } from '../support/test.ts';
 
 const swatches = async (page: Page) =>
   page.getByRole('region', { name: 'Tray' }).getByRole('listitem').allTextContents();
-
-/** Adds a colour to the tray by typing, as fast as the interface takes it. */
-async function addColor(page: Page, hex: string) {
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.getByRole('dialog').getByLabel('Any CSS colour').fill(hex);
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('dialog')).toBeHidden();
-}
 
 const trayOnServer = async (stack: Parameters<typeof onServer>[0], id: string) =>
   (await onServer(stack, id)).document.tray.map((swatch: { color: string }) => swatch.color);
@@ -117,27 +109,28 @@ test('a page that is older than the server is told to load anew, and loses nothi
 
 test('an edit that no longer fits is told, and the others go through', async ({
   page,
-  other,
+  browser,
   open,
   stack,
   project,
 }) => {
   await open('grow/kelp');
-  await open('assign', other);
   await page.route('**/commands', (route) => route.abort());
   await page.getByLabel('Family', { exact: true }).fill('Weed');
   await page.keyboard.press('Enter');
   await addColor(page, '#444444');
   await expect(page.locator('[data-saving]')).toContainText('2 edits kept here');
-  // Meanwhile the family is removed in the other tab.
-  await other.goto(`/p/${project}/grow/kelp`);
-  await other.evaluate(() => localStorage.clear());
-  await other.reload();
+  // Meanwhile the family is removed in another browser.
+  const elsewhere = await browser.newContext();
+  const other = await elsewhere.newPage();
+  await other.goto(`${stack.address}/p/${project}/grow/kelp`);
   await other.getByRole('button', { name: 'Remove', exact: true }).click();
   await expectSaved(other);
   await page.unroute('**/commands');
   await expectSaved(page);
+  await expect(page.getByText('An edit could not be saved')).toBeVisible();
   expect(await trayOnServer(stack, project)).toContain('#444444');
+  await elsewhere.close();
 });
 
 test('while the server is away editing goes on, also across a closed tab, and all arrives once and in order', async ({

@@ -34,7 +34,7 @@ function Frame({ onOpen }: FrameProps) {
   const { projectId } = useParams();
   const problem = useOpenProject(projectId!);
   const open = useAppSelector((state) => state.project?.id === projectId);
-  if (!open) return <OpeningPage problem={problem} />;
+  if (!open) return <OpeningPage projectId={projectId!} problem={problem} />;
   return <OpenFrame onOpen={onOpen} />;
 }
 

@@ -5,6 +5,7 @@ import { useStore } from 'react-redux';
 import { Link } from 'react-router';
 import { recallTheme } from '../kinds/themes/theme-memory.ts';
 import { surroundIsOn } from '../look/dress.ts';
+import { LeftBehind } from '../projects/left-behind.tsx';
 import { loadProject, ServerError } from '../store/api.ts';
 import { keepHistory, recallHistory } from '../store/history-memory.ts';
 import { projectChanged, selected, surroundSwitched, themeChosen } from '../store/interface-slice.ts';
@@ -81,7 +82,7 @@ export function useOpenProject(projectId: string): ServerError | null {
 }
 
 /** What is shown while a project is on its way, or instead of it. */
-export function OpeningPage({ problem }: { problem: ServerError | null }) {
+export function OpeningPage({ projectId, problem }: { projectId: string; problem: ServerError | null }) {
   if (!problem) return <Waiting>Opening the project …</Waiting>;
   const [title, text] = wordsOf(problem);
   return (
@@ -93,6 +94,7 @@ export function OpeningPage({ problem }: { problem: ServerError | null }) {
           Load this page anew
         </Button>
       )}
+      {problem.status === 404 && <LeftBehind isGone={(id) => id === projectId} />}
       <p>
         <Link to="/" className="underline underline-offset-2">
           All projects

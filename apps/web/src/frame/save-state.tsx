@@ -31,8 +31,8 @@ function shownOf(saving: SaveState, waiting: number): Shown {
     case 'gone':
       return [
         CloudOff,
-        'Not on the server',
-        'This project was removed from the server; edits stay in this browser.',
+        waiting ? `Removed, ${edits} kept here` : 'Removed',
+        'This project was removed from the server. Copy from it what you need; the page of all projects lets unsent edits go.',
       ];
   }
 }

@@ -1,5 +1,6 @@
 import { convert, numbers } from '@mint-lamp/core/color/convert';
-import { inGamut, toSrgb } from '@mint-lamp/core/color/gamut';
+import { inGamut, toRgb8, toSrgb } from '@mint-lamp/core/color/gamut';
+import type { Triple } from '@mint-lamp/core/color/kernel';
 import { parseColor } from '@mint-lamp/core/color/parse';
 import { type Color, color, SPACES, type SpaceId } from '@mint-lamp/core/color/spaces';
 import { fromPlainCmyk, plainCmyk, writeColor } from '@mint-lamp/core/color/write';
@@ -93,18 +94,17 @@ export function ColorEditor({ painted, change }: { painted: Painted; change: (c:
   const [modelId, setModelId] = useState('oklch');
   const model = MODELS.find((m) => m.id === modelId)!;
   // What was set here last, and the colour it was painted as: a hue survives grey, a chroma the gamut's edge.
-  const [own, setOwn] = useState<{ model: string; values: number[]; css: string } | null>(null);
+  const [own, setOwn] = useState<{ model: string; values: number[]; rgb: Triple } | null>(null);
+  const { r, g, b } = painted;
   const values =
-    own?.model === modelId && own.css === painted.css ? own.values : model.read(colorOf(painted));
+    own?.model === modelId && same(own.rgb, [r, g, b]) ? own.values : model.read(colorOf(painted));
 
-  const colorAt = (next: readonly number[]) => ({ ...toSrgb(model.write(next)), alpha: painted.alpha });
   const set = (channel: number, value: number, final: boolean) => {
     const next = values.map((v, i) => (i === channel ? value : v));
     if (final && same(next, values) && own === null) return;
-    const c = roundTo8Bit(colorAt(next));
-    const css = cssOf(c);
-    setOwn({ model: modelId, values: next, css });
-    const command = change(c);
+    const rgb = toRgb8(model.write(next));
+    setOwn({ model: modelId, values: next, rgb });
+    const command = change(colorOf({ r: rgb[0], g: rgb[1], b: rgb[2], alpha: painted.alpha }));
     if (final) edit(command);
     else preview(command);
   };
@@ -225,14 +225,4 @@ function Opacity({
       <div className="-mt-0.5 text-xs text-quiet">Opacity (%)</div>
     </div>
   );
-}
-
-function roundTo8Bit(c: Color): Color {
-  return { ...c, coords: numbers(c).map((v) => Math.round(v * 255) / 255) as [number, number, number] };
-}
-
-function cssOf(c: Color): string {
-  const [r, g, b] = numbers(c).map((v) => Math.round(v * 255));
-  const hex = `#${[r, g, b].map((v) => v!.toString(16).padStart(2, '0')).join('')}`;
-  return c.alpha === 1 ? hex : `rgb(${r} ${g} ${b} / ${c.alpha})`;
 }

@@ -1,3 +1,4 @@
+import type { Families } from '@mint-lamp/core/system/families/resolved-family';
 import { type Gradient, stopsOf } from '@mint-lamp/core/system/gradients/gradient';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
@@ -5,7 +6,7 @@ import { memo, useMemo, useRef } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../addresses.ts';
 import type { Selection } from '../store/interface-slice.ts';
-import { selectProject, useDocumentPart, useTheme } from '../store/selectors.ts';
+import { selectProject, selectSystem, useDocumentPart, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 
 const MOST = 12;
@@ -23,14 +24,18 @@ export function UsedBy() {
   const theme = useTheme();
   const roles = useDocumentPart('roles');
   const gradients = useDocumentPart('gradients');
-  const latest = useRef(theme);
-  latest.current = theme;
+  const families = useAppSelector((state) => selectSystem(state).families);
+  // A link to a label that is gone leads nowhere.
+  const family = selection && 'family' in selection ? families.get(selection.family) : undefined;
+  const labels = family?.shades.map((shade) => shade.label).join(' ');
+  const latest = useRef({ theme, families });
+  latest.current = { theme, families };
   const themeId = theme.theme.id;
-  // Who follows whom does not change while a colour is dragged: only roles, gradients or the theme change it.
+  // Who follows whom does not change while a colour is dragged: only roles, gradients, the theme or labels change it.
   // biome-ignore lint/correctness/useExhaustiveDependencies: as said, the theme's colours do not matter here
   const users = useMemo(
-    () => usersOf(id, latest.current, selection, gradients),
-    [id, selection, roles, gradients, themeId],
+    () => usersOf(id, latest.current.theme, latest.current.families, selection, gradients),
+    [id, selection, roles, gradients, themeId, labels],
   );
   if (!users) return null;
   return <UserList users={users} themeName={theme.theme.name} />;
@@ -39,6 +44,7 @@ export function UsedBy() {
 function usersOf(
   id: string,
   theme: ResolvedTheme,
+  families: Families,
   selection: Selection | null,
   gradients: readonly Gradient[],
 ): User[] | null {
@@ -59,6 +65,7 @@ function usersOf(
         ? link.to === 'role' && link.role === selection.role
         : link.to === 'shade' &&
           link.family === selection.family &&
+          families.get(link.family)?.byLabel.has(link.shade) &&
           (selection.kind === 'base' || link.shade === selection.shade),
     );
     if (follows)

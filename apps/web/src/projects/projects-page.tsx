@@ -7,11 +7,13 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { createProject, listProjects, removeProject, ServerError } from '../store/api.ts';
 import { deliverWaiting } from '../store/deliver-waiting.ts';
+import { watchLeftBehind } from '../store/unsent.ts';
 import { Button } from '../ui/button.tsx';
 import { IconButton } from '../ui/icon-button.tsx';
 import { Mark } from '../ui/mark.tsx';
 import { EmptyState } from '../ui/notice.tsx';
 import { Popover, PopoverClose } from '../ui/popover.tsx';
+import { LeftBehind } from './left-behind.tsx';
 
 const RETRY_MS = 2000;
 
@@ -32,6 +34,7 @@ function useProjects() {
   useEffect(() => {
     void load();
   }, [load]);
+  useEffect(() => watchLeftBehind(load), [load]);
   useEffect(() => {
     if (!problem) return;
     const timer = setInterval(load, RETRY_MS);
@@ -58,6 +61,7 @@ export function ProjectsPage() {
           {problem} Trying again …
         </p>
       )}
+      {projects && <LeftBehind isGone={(id) => !projects.some((project) => project.id === id)} />}
       {projects?.length === 0 && (
         <EmptyState title="No project yet">Give the first one a name above; it opens at Gather.</EmptyState>
       )}

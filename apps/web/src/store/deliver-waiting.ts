@@ -1,7 +1,7 @@
 import { loadProject, ServerError, sendCommands } from './api.ts';
 import { firstPart } from './parts.ts';
 import { tellDropped, tellSetAside } from './telling.ts';
-import { forgetUnsent, projectsWaiting, readUnsent } from './unsent.ts';
+import { forgetUnsent, readUnsent, waitingProjects } from './unsent.ts';
 
 /**
  * Sends what closed tabs have left behind, for the projects among `existing`; a project's own page does so too
@@ -11,7 +11,8 @@ import { forgetUnsent, projectsWaiting, readUnsent } from './unsent.ts';
  */
 export async function deliverWaiting(existing: readonly string[]): Promise<boolean> {
   let sent = false;
-  for (const id of projectsWaiting().filter((waiting) => existing.includes(waiting))) {
+  for (const { projectId: id } of waitingProjects()) {
+    if (!existing.includes(id)) continue;
     try {
       const { revision } = await loadProject(id);
       const { commands: waiting, setAside } = await readUnsent(id);

@@ -7,6 +7,9 @@ import type { UnsentCommand } from './unsent.ts';
 
 export type SaveState = 'saved' | 'saving' | 'away' | 'gone' | 'outdated';
 
+/** Nothing more can be sent from this page. */
+export const isOver = (saving: SaveState): boolean => saving === 'gone' || saving === 'outdated';
+
 /** A step of the undo or redo list: the command to apply, and what it takes back, in words. */
 export interface HistoryStep {
   readonly command: Command;
@@ -91,6 +94,8 @@ export const edited = createAction<Edited>('project/edited');
 export const stepDropped = createAction<'undo' | 'redo'>('project/stepDropped');
 /** News of the log after the confirmed revision. */
 export const advanced = createAction<Advanced>('project/advanced');
+/** Commands that another tab of this browser has left unsent. */
+export const takenOn = createAction<readonly UnsentCommand[]>('project/takenOn');
 export const savingChanged = createAction<SaveState>('project/savingChanged');
 
 function open({ id, revision, document: confirmed, unsent, undo, redo, readOnly }: Opened): ProjectState {
@@ -120,8 +125,19 @@ function edit(state: ProjectState, { as, back, document, id, command }: Edited):
     undo: undo.slice(-MOST_STEPS),
     redo,
     unsent: [...state.unsent, { id, command }],
-    saving: state.saving === 'away' || state.saving === 'outdated' ? state.saving : 'saving',
+    saving: withUnsent(state.saving),
   };
+}
+
+/** What is added to the unsent changes nothing about a server that is away, or gone for good. */
+const withUnsent = (saving: SaveState): SaveState => (saving === 'saved' ? 'saving' : saving);
+
+function takeOn(state: ProjectState, found: readonly UnsentCommand[]): ProjectState {
+  const fresh = found.filter(({ id }) => !state.unsent.some((one) => one.id === id));
+  if (!fresh.length) return state;
+  const document = applyAll(state.document, fresh);
+  const unsent = [...state.unsent, ...fresh];
+  return { ...state, unsent, document, shown: document, saving: withUnsent(state.saving) };
 }
 
 function advance(state: ProjectState, { revision, news, settled }: Advanced): ProjectState {
@@ -145,7 +161,7 @@ function advance(state: ProjectState, { revision, news, settled }: Advanced): Pr
     unsent,
     document,
     shown: own ? state.shown : document,
-    saving: unsent.length ? state.saving : 'saved',
+    saving: unsent.length || isOver(state.saving) ? state.saving : 'saved',
   };
 }
 
@@ -166,6 +182,7 @@ export function projectReducer(
   if (edited.match(action)) return edit(state, action.payload);
   if (stepDropped.match(action)) return { ...state, [action.payload]: state[action.payload].slice(0, -1) };
   if (advanced.match(action)) return advance(state, action.payload);
+  if (takenOn.match(action)) return takeOn(state, action.payload);
   if (savingChanged.match(action))
     return state.saving === action.payload ? state : { ...state, saving: action.payload };
   return state;

@@ -3,13 +3,19 @@ import { applyCommand } from '@mint-lamp/core/system/commands/apply';
 import { DOCUMENT_VERSION, type ProjectDocument } from '@mint-lamp/core/system/document';
 import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 import type { LoggedCommand } from '@mint-lamp/core/wire/projects';
+import { toast } from 'sonner';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { deliverWaiting } from './deliver-waiting.ts';
 import { edit } from './editing.ts';
+import { themeChosen } from './interface-slice.ts';
 import { MemoryStorage } from './memory-storage.fixture.ts';
 import { opened } from './project-slice.ts';
 import { keepSaved } from './saving.ts';
 import { type AppStore, createStore } from './store.ts';
+import { rememberUnsent } from './unsent.ts';
+
+vi.mock('sonner', () => ({ toast: { error: vi.fn(), warning: vi.fn() } }));
+const messages = vi.mocked(toast.error);
 
 /** A server that can be away, for tests of saving. */
 const answer = (body: object, status = 200) =>
@@ -20,8 +26,10 @@ class FakeServer {
   log: LoggedCommand[] = [];
   away = false;
   loseAnswers = 0;
-  refuseNext: string | null = null;
+  /** Why commands that no longer fit are refused, if they are. */
+  unfit: ((command: { type: string }) => string | null) | null = null;
   newer = false;
+  removed = false;
   /** Refuses whole requests: a status with a code, for as long as it says so. */
   refuse: ((commands: { command: { color?: string } }[]) => [number, string] | null) | null = null;
   requests = 0;
@@ -30,6 +38,7 @@ class FakeServer {
     this.requests++;
     if (this.away) throw new TypeError('Failed to fetch');
     if (this.newer) return answer({ error: { code: 'PAGE_OUTDATED', message: 'Load anew.', path: '' } }, 503);
+    if (this.removed) return answer({ error: { code: 'NOT_FOUND', message: 'Gone.', path: '' } }, 404);
     if (address.endsWith('/p'))
       return answer({ id: 'p', revision: this.log.length, document: this.document });
     if (!address.endsWith('/commands')) {
@@ -46,9 +55,9 @@ class FakeServer {
         outcomes.push({ id, status: 'known', revision: known.revision });
         continue;
       }
-      if (this.refuseNext) {
-        outcomes.push({ id, status: 'refused', reason: this.refuseNext });
-        this.refuseNext = null;
+      const reason = this.unfit?.(command);
+      if (reason) {
+        outcomes.push({ id, status: 'refused', reason });
         continue;
       }
       const result = applyCommand(this.document, command);
@@ -70,6 +79,7 @@ class FakeServer {
 let server: FakeServer;
 let store: AppStore;
 let stop: () => void;
+let listeners: Map<string, (event: object) => void>;
 let events: { onmessage?: (event: { data: string }) => void };
 
 beforeEach(() => {
@@ -78,7 +88,8 @@ beforeEach(() => {
   events = {};
   vi.stubGlobal('localStorage', new MemoryStorage());
   vi.stubGlobal('fetch', server.answer);
-  vi.stubGlobal('addEventListener', () => {});
+  listeners = new Map();
+  vi.stubGlobal('addEventListener', (type: string, listener: () => void) => listeners.set(type, listener));
   vi.stubGlobal('removeEventListener', () => {});
   const source = class {
     static readonly CLOSED = 2;
@@ -141,9 +152,10 @@ describe('saving', () => {
   });
 
   it('drops a refused edit and goes on with the others', async () => {
-    server.refuseNext = 'It no longer fits.';
+    server.unfit = () => 'It no longer fits.';
     setBase('#111111');
     await settle();
+    server.unfit = null;
     store.dispatch(edit({ type: 'setBase', family: 'kelp', color: '#333333' }));
     await settle();
     expect(
@@ -264,6 +276,88 @@ describe('saving', () => {
     await settle();
     expect(state().document.families[2]?.base).toBe('#999999');
     expect(state().revision).toBe(2);
+  });
+
+  it('tells of many refused edits in one message that counts them and lists their reasons', async () => {
+    const reasons = Array.from({ length: 300 }, (_, i) => `Reason ${i % 7}.`);
+    server.unfit = () => reasons.pop() ?? null;
+    for (let i = 0; i < 300; i++) setBase(`#${(0x100000 + i).toString(16)}`);
+    // What stood there before has gone.
+    messages.mock.lastCall?.[1]?.onAutoClose?.({} as never);
+    messages.mockClear();
+    await settle();
+    expect(state()).toMatchObject({ saving: 'saved', unsent: [], document: SKERRY_LINE });
+    expect(new Set(messages.mock.calls.map(([, options]) => options?.id))).toEqual(new Set(['dropped']));
+    expect(messages.mock.lastCall?.[0]).toMatch(
+      /^300 edits could not be saved: (Reason \d\. ?){5} … and 2 more/,
+    );
+  });
+
+  it('sets a command aside that alone makes the server fail, tells it, and saves the others', async () => {
+    const isBad = ({ command }: { command: { color?: string } }) => command.color === '#333333';
+    server.refuse = (commands) => (commands.some(isBad) ? [500, 'INTERNAL'] : null);
+    for (const color of colors) setBase(color);
+    messages.mockClear();
+    await settle(60_000);
+    expect(sentColors()).toEqual(colors.filter((color) => color !== '#333333'));
+    expect(state()).toMatchObject({ saving: 'saved', unsent: [] });
+    expect(kept()).toEqual([]);
+    const aside = Object.keys(localStorage).filter((key) => key.startsWith('mint-lamp/set-aside/p/'));
+    expect(aside.map((key) => localStorage.getItem(key))).toEqual([expect.stringContaining('#333333')]);
+    expect(messages.mock.calls.map(([text]) => text)).toEqual([
+      expect.stringContaining('set aside: change the base of Buoy'),
+    ]);
+    const { requests } = server;
+    await settle(600_000);
+    expect(server.requests).toBe(requests);
+  });
+
+  it('sets nothing aside while the server fails at everything', async () => {
+    vi.stubGlobal('fetch', async () => answer({ error: { code: 'INTERNAL', message: '', path: '' } }, 500));
+    for (const color of colors) setBase(color);
+    await settle(120_000);
+    expect(state()).toMatchObject({ saving: 'away', unsent: { length: 5 } });
+    vi.stubGlobal('fetch', server.answer);
+    await settle();
+    expect(sentColors()).toEqual(colors);
+  });
+
+  it('takes on what another tab has left unsent, once it has lain for a while', async () => {
+    await settle();
+    expect(state().saving).toBe('saved');
+    const left = { id: 'left', command: { type: 'setBase', family: 'kelp', color: '#999999' } } as const;
+    rememberUnsent('p', left);
+    listeners.get('storage')?.({ key: kept()[0], newValue: '…' });
+    await settle(1000);
+    // The other tab may still be at it.
+    expect(server.log).toEqual([]);
+    await settle(5000);
+    expect(server.log).toMatchObject([left]);
+    expect(state()).toMatchObject({ saving: 'saved', unsent: [], revision: 1 });
+    expect(state().document.families[2]?.base).toBe('#999999');
+    expect(kept()).toEqual([]);
+    // The tab wakes up late and writes it down again: it is done with.
+    rememberUnsent('p', left);
+    listeners.get('storage')?.({ key: kept()[0], newValue: '…' });
+    const { requests } = server;
+    await settle();
+    expect(server.requests).toBe(requests);
+  });
+
+  it('asks no more of a removed project, whatever happens, and keeps what was not sent', async () => {
+    server.removed = true;
+    setBase('#111111');
+    await settle();
+    expect(state().saving).toBe('gone');
+    const { requests } = server;
+    for (const color of colors) {
+      setBase(color);
+      store.dispatch(themeChosen('dark'));
+      await settle(1000);
+    }
+    expect(server.requests).toBe(requests);
+    expect(state().saving).toBe('gone');
+    expect(kept()).toHaveLength(6);
   });
 
   it('sends nothing more once the page is older than the server, says so, and loses nothing', async () => {

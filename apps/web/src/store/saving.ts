@@ -1,17 +1,40 @@
+import { describeCommand } from '@mint-lamp/core/system/commands/describe';
+import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import type { ProjectNews } from '@mint-lamp/core/wire/projects';
 import { loadNews, loadProject, ServerError, sendCommands } from './api.ts';
-import { firstPart } from './parts.ts';
-import { advanced, type HistoryStep, opened, savingChanged } from './project-slice.ts';
+import { Parcels } from './parts.ts';
+import { advanced, type HistoryStep, isOver, opened, savingChanged, takenOn } from './project-slice.ts';
 import { followRevisions } from './revisions.ts';
 import type { AppStore } from './store.ts';
-import { tellDropped, tellSetAside } from './telling.ts';
-import { forgetUnsent, readUnsent, type UnsentCommand } from './unsent.ts';
+import { tellDropped, tellFailing, tellSetAside } from './telling.ts';
+import {
+  forgetUnsent,
+  readLeftBehind,
+  readUnsent,
+  setAsideUnsent,
+  type UnsentCommand,
+  watchLeftBehind,
+} from './unsent.ts';
 
 /** Answers that say that what was sent is wrong; any other refusal may pass. */
 const MALFORMED = new Set([400, 413, 422]);
 
+/** The server failed by itself, and says so; when it or its database is away it says something else. */
+const FAILED = 500;
+/** So often a command may make the server fail, alone, before it is set aside. */
+const MOST_FAILURES = 3;
+
 const FIRST_WAIT_MS = 400;
 const LONGEST_WAIT_MS = 4000;
+
+/** What a command does, as far as it can be told from a document that it may not fit. */
+function wordsOf(document: ProjectDocument, { command }: UnsentCommand): string {
+  try {
+    return describeCommand(document, command);
+  } catch {
+    return command.type;
+  }
+}
 
 /**
  * Keeps the open project and the server in step until the returned function is called: sends unsent commands
@@ -23,8 +46,11 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
   let wait = FIRST_WAIT_MS;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let behind = false;
-  /** Commands in one request: fewer after one was too large. */
-  let most = Number.POSITIVE_INFINITY;
+  const parcels = new Parcels();
+  /** The commands of the request that is on its way. */
+  let part: readonly UnsentCommand[] = [];
+  /** Commands that are done with, in case another tab's memory of them outlives them. */
+  const done = new Set<string>();
 
   const project = () => {
     const { project: open } = store.getState();
@@ -33,12 +59,16 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
 
   const advance = ({ revision, news }: ProjectNews, settled: readonly string[] = []) => {
     const told = news.kind === 'entries' ? news.entries.map(({ id }) => id) : [];
-    for (const id of [...told, ...settled]) forgetUnsent(projectId, id);
+    for (const id of [...told, ...settled]) {
+      forgetUnsent(projectId, id);
+      done.add(id);
+    }
     store.dispatch(advanced({ revision, news, settled }));
   };
 
   const send = async () => {
     const open = project();
+    part = [];
     if (!open) return;
     if (open.drifted) return fetchAgain(open.undo, open.redo);
     if (!open.unsent.length) {
@@ -49,11 +79,11 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
       }
       return;
     }
-    const part = firstPart(open.unsent, most);
     // News that comes while this is on its way is not in its answer.
     behind = false;
+    part = parcels.next(open.unsent);
     const result = await sendCommands(projectId, open.revision, part);
-    most = Number.POSITIVE_INFINITY;
+    parcels.wentThrough();
     if (stopped) return;
     for (const outcome of result.outcomes) if (outcome.status === 'refused') tellDropped(outcome.reason);
     // Every command that was answered is done with, whether the news names it, or it was known or refused.
@@ -74,14 +104,22 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
       await fetchAgain([], []);
     } else if (!MALFORMED.has(error.status)) return 'wait';
     else {
-      const part = firstPart(open.unsent, most);
       const at = /^body\.commands\.(\d+)/.exec(error.path)?.[1];
       // Only a command that is itself at fault goes; which one it is, smaller parts will say.
-      if (at === undefined && part.length > 1)
-        most = error.code === 'TOO_LARGE' ? Math.ceil(part.length / 2) : 1;
-      else drop(open.unsent[Number(at ?? 0)], error.message);
+      if (at !== undefined || parcels.failed(part) > 0)
+        letGo(part[Number(at ?? 0)], () => tellDropped(error.message));
     }
     return 'go on';
+  };
+
+  /** The server failed. A command that makes it fail alone, while it answers otherwise, does not hold up the rest. */
+  const handleFailure = async (): Promise<void> => {
+    const open = project();
+    const [bad] = part;
+    if (!open || !bad || parcels.failed(part) < MOST_FAILURES) return;
+    await loadNews(projectId, open.revision);
+    setAsideUnsent(projectId, bad.id);
+    letGo(bad, () => tellFailing(wordsOf(open.confirmed, bad)));
   };
 
   /** The server's document counts, and what is unsent goes on top. */
@@ -93,29 +131,41 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
   };
 
   /** Lets one command go that the server will never take, and says why. */
-  const drop = (bad: UnsentCommand | undefined, reason: string) => {
+  const letGo = (bad: UnsentCommand | undefined, tell: () => void) => {
     const open = project();
     if (!bad || !open) return;
-    tellDropped(reason);
+    tell();
     advance({ revision: open.revision, news: { kind: 'entries', entries: [] } }, [bad.id]);
   };
 
-  /** Nothing more can be sent from this page. */
-  const isOver = () => project()?.saving === 'gone' || project()?.saving === 'outdated';
+  const cannotSend = () => isOver(project()?.saving ?? 'saved');
+
+  /** Takes on what other tabs of this browser have left unsent. */
+  const takeOn = async () => {
+    const open = project();
+    if (!open || stopped || cannotSend()) return;
+    const own = new Set(open.unsent.map(({ id }) => id));
+    const found = await readLeftBehind(projectId, (id) => own.has(id) || done.has(id));
+    tellSetAside(found.setAside);
+    if (!stopped && project() && found.commands.length) store.dispatch(takenOn(found.commands));
+  };
 
   const run = async () => {
-    if (busy || stopped || isOver()) return;
+    if (busy || stopped || cannotSend()) return;
     busy = true;
     clearTimeout(timer);
     try {
       while (!stopped && (project()?.unsent.length || behind || project()?.drifted)) await send();
       wait = FIRST_WAIT_MS;
-      if (!stopped && project() && project()?.saving !== 'saved') store.dispatch(savingChanged('saved'));
+      if (stopped || !project()) return;
+      if (project()?.saving !== 'saved') store.dispatch(savingChanged('saved'));
+      void takeOn();
     } catch (error) {
       if (stopped || !project()) return;
       const isAnswer = error instanceof ServerError && !error.away;
+      if (error instanceof ServerError && error.status === FAILED) await handleFailure().catch(() => {});
       const then = isAnswer ? await handleRefusal(error).catch(() => 'wait' as const) : 'wait';
-      if (isOver() || stopped) return;
+      if (cannotSend() || stopped) return;
       if (then === 'go on') {
         timer = setTimeout(run, 0);
         return;
@@ -146,6 +196,7 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     void run();
   };
   addEventListener('online', wake);
+  const unwatch = watchLeftBehind(takeOn, projectId);
   void run();
 
   return () => {
@@ -153,6 +204,7 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     clearTimeout(timer);
     leave();
     unsubscribe();
+    unwatch();
     removeEventListener('online', wake);
   };
 }

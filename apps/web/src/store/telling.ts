@@ -33,3 +33,11 @@ export function tellSetAside(names: readonly string[]): void {
     id: 'set-aside',
   });
 }
+
+/** An edit that makes the server fail, by name. It stays in the browser, and nothing waits for it any more. */
+export function tellFailing(what: string): void {
+  toast.error(
+    `The server fails on an edit, which was set aside: ${what}. Everything else goes on being saved.`,
+    { duration: 20_000 },
+  );
+}

@@ -4,7 +4,7 @@ import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
 import { afterEach, beforeEach, describe, expect, it, test, vi } from 'vitest';
 import { recallHistory } from './history-memory.ts';
 import { MemoryStorage } from './memory-storage.fixture.ts';
-import { forgetUnsent, projectsWaiting, readUnsent, rememberUnsent } from './unsent.ts';
+import { forgetUnsent, readUnsent, rememberUnsent, waitingProjects } from './unsent.ts';
 
 beforeEach(() => {
   vi.stubGlobal('localStorage', new MemoryStorage());
@@ -21,7 +21,7 @@ describe('unsent commands', () => {
     for (const id of ['a', 'b', 'c']) expect(rememberUnsent('p', { id, command: rename })).toBe(true);
     forgetUnsent('p', 'b');
     expect((await readUnsent('p')).commands.map(({ id }) => id)).toEqual(['a', 'c']);
-    expect(projectsWaiting()).toEqual(['p']);
+    expect(waitingProjects()).toMatchObject([{ projectId: 'p', edits: 2 }]);
   });
 
   it('of earlier forms are brought along', async () => {

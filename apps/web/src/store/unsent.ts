@@ -42,6 +42,16 @@ export function forgetUnsent(projectId: string, id: string): void {
   else for (const key of unsentKeys(projectId)) if (key.endsWith(`/${id}`)) lasting.remove(key);
 }
 
+/** Moves an unsent command out of the way of the others, so that it is not lost for good. */
+export function setAsideUnsent(projectId: string, id: string): void {
+  for (const key of unsentKeys(projectId)) {
+    if (!key.endsWith(`/${id}`)) continue;
+    lasting.write(ASIDE + key.slice(PREFIX.length), lasting.read(key) ?? '');
+    lasting.remove(key);
+  }
+  keys.delete(id);
+}
+
 function unsentKeys(projectId: string): string[] {
   const prefix = `${PREFIX}${projectId}/`;
   return lasting
@@ -50,13 +60,53 @@ function unsentKeys(projectId: string): string[] {
     .sort();
 }
 
-/** Ids of the projects that something waits for. */
-export function projectsWaiting(): string[] {
-  const ids = lasting
-    .keys()
-    .filter((key) => key.startsWith(PREFIX))
-    .map((key) => key.slice(PREFIX.length).split('/')[0]!);
-  return [...new Set(ids)];
+/** Commands that lie longer than this belong to no tab that could send them: it is closed, asleep or cut off. */
+const LIES_AFTER_MS = 3000;
+
+const idOf = (key: string) => key.slice(key.lastIndexOf('/') + 1);
+/** When a command was kept, ms since 1970; NaN for a key that says nothing of it. */
+const keptAt = (key: string) => Number.parseInt(key.slice(PREFIX.length).split('/')[1]!.slice(0, 9), 36);
+
+/** What waits for a project, without looking into it. */
+export interface WaitingForProject {
+  readonly projectId: string;
+  readonly edits: number;
+  /** When the last of them was made, ms since 1970; NaN when that is not known. */
+  readonly latest: number;
+}
+
+/** The projects that something waits for. */
+export function waitingProjects(): WaitingForProject[] {
+  const found = new Map<string, WaitingForProject>();
+  for (const key of lasting.keys().filter((one) => one.startsWith(PREFIX))) {
+    const projectId = key.slice(PREFIX.length).split('/')[0]!;
+    const { edits, latest } = found.get(projectId) ?? { edits: 0, latest: 0 };
+    found.set(projectId, { projectId, edits: edits + 1, latest: Math.max(latest, keptAt(key)) });
+  }
+  return [...found.values()];
+}
+
+/** Lets everything go that waits for a project, for good. */
+export function letGoOfUnsent(projectId: string): void {
+  for (const key of unsentKeys(projectId)) lasting.remove(key);
+}
+
+/**
+ * Calls back when commands of other tabs, for a project or for any, have lain long enough to be taken on. Returns
+ * the way to stop.
+ */
+export function watchLeftBehind(found: () => void, projectId = ''): () => void {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const look = ({ key, newValue }: StorageEvent) => {
+    if (!key?.startsWith(PREFIX + projectId) || newValue === null) return;
+    clearTimeout(timer);
+    timer = setTimeout(found, LIES_AFTER_MS + 100);
+  };
+  addEventListener('storage', look);
+  return () => {
+    clearTimeout(timer);
+    removeEventListener('storage', look);
+  };
 }
 
 export interface Unsent {
@@ -67,7 +117,17 @@ export interface Unsent {
 
 /** What waits for a project, brought up to today's form and checked; what cannot be is set aside and named. */
 export async function readUnsent(projectId: string): Promise<Unsent> {
-  const found = unsentKeys(projectId);
+  return readEntries(unsentKeys(projectId));
+}
+
+/** What other tabs have left lying for a project, apart from commands that are known here. */
+export async function readLeftBehind(projectId: string, known: (id: string) => boolean): Promise<Unsent> {
+  const before = Date.now() - LIES_AFTER_MS;
+  // A key that says nothing of its time has lain for long.
+  return readEntries(unsentKeys(projectId).filter((key) => !known(idOf(key)) && !(keptAt(key) > before)));
+}
+
+async function readEntries(found: readonly string[]): Promise<Unsent> {
   const commands: UnsentCommand[] = [];
   const setAside: string[] = [];
   if (!found.length) return { commands, setAside };
@@ -75,7 +135,7 @@ export async function readUnsent(projectId: string): Promise<Unsent> {
   for (const key of found) {
     const text = lasting.read(key);
     if (text === null) continue;
-    const id = key.slice(key.lastIndexOf('/') + 1);
+    const id = idOf(key);
     const result = readKept(text);
     if (result.ok) {
       keys.set(id, key);
