@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { incoherenceOf } from './coherence.ts';
 import { DOCUMENT_VERSION, type ProjectDocument } from './document.ts';
 import { MOST_FAMILIES } from './families/family.ts';
 import { familySchema } from './families/family-schema.ts';
@@ -16,8 +17,8 @@ import { themeSchema } from './themes/theme-schema.ts';
 import { MOST_SWATCHES } from './tray/swatch.ts';
 import { swatchSchema } from './tray/swatch-schema.ts';
 
-/** A project document: shape and ranges. What refers to what is the commands' concern. */
-export const documentSchema = objectOf<ProjectDocument>({
+/** The shape of a document, and its ranges. */
+export const documentShape = objectOf<ProjectDocument>({
   version: Joi.valid(DOCUMENT_VERSION),
   name: projectNameSchema,
   ground: groundSchema,
@@ -28,3 +29,11 @@ export const documentSchema = objectOf<ProjectDocument>({
   gradients: list(gradientSchema, MOST_GRADIENTS),
   tray: list(swatchSchema, MOST_SWATCHES),
 }).required();
+
+/** A project document: its shape, and that its things agree with each other as commands leave them. */
+export const documentSchema = documentShape
+  .custom((document: ProjectDocument, helpers) => {
+    const why = incoherenceOf(document);
+    return why === null ? document : helpers.error('document.incoherent', { why });
+  })
+  .messages({ 'document.incoherent': '{{#why}}' });

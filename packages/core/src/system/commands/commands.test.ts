@@ -12,6 +12,7 @@ import type { Command } from './command.ts';
 import { commandSchema } from './command-schema.ts';
 import { describeCommand } from './describe.ts';
 import { command, SIMPLE, SMALL } from './random-command.fixture.ts';
+import { anyDocument } from './random-document.fixture.ts';
 
 /** Freezes all of a value that is not frozen yet. */
 function frozen<T>(value: T): T {
@@ -24,6 +25,37 @@ function frozen<T>(value: T): T {
 
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value));
 
+/** Applies what fits of some commands, and takes it all back. */
+function goThereAndBack(
+  from: ProjectDocument,
+  commands: readonly Command[],
+  applied: Set<string>,
+  told: Set<string>,
+): void {
+  let document = from;
+  const trail: { document: ProjectDocument; inverse: Command }[] = [];
+  for (const next of commands) {
+    const result = applyCommand(document, frozen(next));
+    if (!result.ok) {
+      told.add(result.reason);
+      continue;
+    }
+    applied.add(next.type);
+    trail.push({ document, inverse: result.inverse });
+    document = frozen(result.document);
+    const { error } = documentSchema.validate(document);
+    const { error: worse } = commandSchema.validate(result.inverse);
+    if (error || worse) throw error ?? worse;
+  }
+  for (const { document: was, inverse } of trail.reverse()) {
+    // Through JSON, as the inverse of an edit may come from a log.
+    const back = applyCommand(document, plain(inverse));
+    if (!back.ok) throw new Error(`${inverse.type}: ${back.reason}`);
+    if (!isDeepStrictEqual(back.document, was)) throw new Error(`${inverse.type} does not restore.`);
+    document = back.document;
+  }
+}
+
 describe('commands', () => {
   it('hold over random sequences: inverses restore exactly, schemas accept, refusals change nothing', () => {
     const applied = new Set<string>();
@@ -31,35 +63,25 @@ describe('commands', () => {
     // What is frozen throws when a command would change it in place.
     frozen(SMALL);
     fc.assert(
-      fc.property(fc.array(command, { minLength: 1, maxLength: 8 }), (commands) => {
-        let document = SMALL;
-        const trail: { document: ProjectDocument; inverse: Command }[] = [];
-        for (const next of commands) {
-          const result = applyCommand(document, frozen(next));
-          if (!result.ok) {
-            told.add(result.reason);
-            continue;
-          }
-          applied.add(next.type);
-          trail.push({ document, inverse: result.inverse });
-          document = frozen(result.document);
-          const { error } = documentSchema.validate(document);
-          const { error: worse } = commandSchema.validate(result.inverse);
-          if (error || worse) throw error ?? worse;
-        }
-        for (const { document: was, inverse } of trail.reverse()) {
-          // Through JSON, as the inverse of an edit may come from a log.
-          const back = applyCommand(document, plain(inverse));
-          if (!back.ok) throw new Error(`${inverse.type}: ${back.reason}`);
-          if (!isDeepStrictEqual(back.document, was)) throw new Error(`${inverse.type} does not restore.`);
-          document = back.document;
-        }
-      }),
+      fc.property(fc.array(command, { minLength: 1, maxLength: 8 }), (commands) =>
+        goThereAndBack(SMALL, commands, applied, told),
+      ),
       { numRuns: runs(10_000) },
     );
     // Every kind of command was really among those that went through, and every refusal is a sentence.
     expect(applied.size).toBe(SIMPLE.length + 1);
     for (const reason of told) expect(reason).toMatch(/^[A-Z"a-z].+[.a-z]$/);
+  });
+
+  it('hold so on any document that the schema accepts, also such as no command makes', () => {
+    const applied = new Set<string>();
+    fc.assert(
+      fc.property(anyDocument, fc.array(command, { minLength: 1, maxLength: 8 }), (document, commands) =>
+        goThereAndBack(frozen(document), commands, applied, new Set()),
+      ),
+      { numRuns: runs(6000) },
+    );
+    expect(applied.size).toBeGreaterThan(SIMPLE.length - 6);
   });
 
   it('have inverses about as small as themselves, those that bring back a whole thing aside', () => {
@@ -312,6 +334,35 @@ describe('schemas', () => {
       withStops([first, { ...second, id: first!.id }]),
     ])
       expect(documentSchema.validate(wrong).error).toBeDefined();
+  });
+
+  it('refuse documents whose things contradict each other, with the reason', () => {
+    const [first, second, ...others] = SKERRY_LINE.roles;
+    const pointing = (role: typeof first, to: string) => ({
+      ...role!,
+      links: { ...role!.links, day: { to: 'role', role: to } },
+    });
+    const cases: [object, RegExp][] = [
+      [{ themes: SKERRY_LINE.themes.map((theme) => ({ ...theme, name: 'Day' })) }, /theme named "Day"/],
+      [
+        { roles: [first, { ...second, group: first!.group, name: first!.name }] },
+        /role page\.ground already/,
+      ],
+      [
+        { roles: [pointing(first, second!.id), pointing(second, first!.id), ...others] },
+        /would point to itself/,
+      ],
+      [{ ground: 'gone' }, /does not exist/],
+      [
+        { pairs: [{ ...SKERRY_LINE.pairs[0], background: SKERRY_LINE.pairs[0]!.foreground }] },
+        /two different/,
+      ],
+      [{ roles: [{ ...first, links: { dusk: { to: 'color', color: '#ffffff' } } }] }, /theme that does not/],
+    ];
+    for (const [part, reason] of cases) {
+      const { error } = documentSchema.validate({ ...SKERRY_LINE, ground: null, pairs: [], ...part });
+      expect(error?.message).toMatch(reason);
+    }
   });
 
   it('accept the demo document and no other version', () => {

@@ -17,16 +17,16 @@ export const SMALL: ProjectDocument = {
 };
 
 // Few ids and names, some of them of nothing, so that commands hit, miss and collide.
-const familyId = fc.constantFrom('deepwater', 'buoy', 'f1', 'f2');
-const roleId = fc.constantFrom('page-ground', 'page-raised', 'page-sunken', 'text-main', 'r1', 'r2');
-const themeId = fc.constantFrom('day', 'night', 't1');
-const pairId = fc.constantFrom(...SMALL.pairs.map((pair) => pair.id), 'p1');
-const gradientId = fc.constantFrom('first-light', 'wake', 'g1');
+export const familyId = fc.constantFrom('deepwater', 'buoy', 'f1', 'f2');
+export const roleId = fc.constantFrom('page-ground', 'page-raised', 'page-sunken', 'text-main', 'r1', 'r2');
+export const themeId = fc.constantFrom('day', 'night', 't1');
+export const pairId = fc.constantFrom(...SMALL.pairs.map((pair) => pair.id), 'p1');
+export const gradientId = fc.constantFrom('first-light', 'wake', 'g1');
 const stopId = fc.constantFrom('night-sea', 'dawn', 'sun', 'crest', 's1', 's2');
-const swatchId = fc.constantFrom('from-letterhead', 'from-funnel', 'w1');
-const shade = fc.constantFrom('50', '500', '950', 'deep');
-const name = fc.constantFrom('Deepwater', 'Buoy', 'Sand', 'Dune', 'Day sailing', 'Wake', 'Fog');
-const fullName = fc.constantFrom(
+export const swatchId = fc.constantFrom('from-letterhead', 'from-funnel', 'w1');
+export const shade = fc.constantFrom('50', '500', '950', 'deep');
+export const name = fc.constantFrom('Deepwater', 'Buoy', 'Sand', 'Dune', 'Day sailing', 'Wake', 'Fog');
+export const fullName = fc.constantFrom(
   { group: ['page'], name: 'ground' },
   { group: ['text'], name: 'main' },
   { group: ['text'], name: 'soft' },
@@ -35,11 +35,11 @@ const fullName = fc.constantFrom(
   { group: [], name: 'text-main' },
   { group: ['…'], name: 'x' },
 );
-const color = fc.constantFrom('#0b5f6b', '#fff', 'rgb(1 2 3 / 0.4)', 'oklch(0.7 0.3 150)', 'tomato');
-const opaque = fc.constantFrom('#0b5f6b', '#fff', 'oklch(0.7 0.3 150)', 'tomato');
+export const color = fc.constantFrom('#0b5f6b', '#fff', 'rgb(1 2 3 / 0.4)', 'oklch(0.7 0.3 150)', 'tomato');
+export const opaque = fc.constantFrom('#0b5f6b', '#fff', 'oklch(0.7 0.3 150)', 'tomato');
 const index = fc.option(fc.nat(6), { nil: undefined });
 const opacity = fc.option(fc.constantFrom(0, 0.4, 1), { nil: undefined });
-const link: fc.Arbitrary<Link> = fc.oneof(
+export const link: fc.Arbitrary<Link> = fc.oneof(
   fc.record({ to: fc.constant('shade' as const), family: familyId, shade }),
   fc.record({ to: fc.constant('role' as const), role: roleId }),
   fc.record({ to: fc.constant('color' as const), color }),
@@ -47,9 +47,9 @@ const link: fc.Arbitrary<Link> = fc.oneof(
     .tuple(familyId, shade, opacity)
     .map(([family, s, o]): Link => ({ to: 'shade', family, shade: s, opacity: o ?? 0.5 })),
 );
-const links = (keys: fc.Arbitrary<string>) =>
+export const links = (keys: fc.Arbitrary<string>) =>
   fc.dictionary(keys, link, { maxKeys: 3, noNullPrototype: true });
-const growth = fc.constantFrom(
+export const growth = fc.constantFrom(
   USUAL_GROWTH,
   {
     ...USUAL_GROWTH,
@@ -60,7 +60,7 @@ const growth = fc.constantFrom(
   { kind: 'opacity', ground: '#fff', labels: ['a', 'b', 'c', 'd'], least: 0.1 } as const,
   { kind: 'contrast', ground: 'rgb(20 30 40)', labels: ['500', 'b', 'c'], ratios: [1.2, 3, 7] } as const,
 );
-const target = fc.constantFrom(
+export const target = fc.constantFrom(
   { level: 'AA', content: 'body' } as const,
   { level: 'AAA', content: 'large' } as const,
 );
@@ -71,21 +71,21 @@ const places = fc.oneof(
   { weight: 1, arbitrary: percent.map((one) => [one, { value: 100, unit: '%' as const }]) },
   { weight: 1, arbitrary: fc.constant([{ value: 30, unit: 'px' as const }]) },
 );
-const stop = fc.record({ id: stopId, kind: fc.constant('stop' as const), color: link, places });
+export const stop = fc.record({ id: stopId, kind: fc.constant('stop' as const), color: link, places });
 const center = { value: 50, unit: '%' } as const;
-const anyKind = fc.constantFrom<object>(
+export const anyKind = fc.constantFrom<object>(
   { kind: 'linear', direction: { by: 'angle', degrees: 90 } },
   { kind: 'radial', shape: 'ellipse', size: 'farthest-corner', center: [center, center] },
   { kind: 'conic', from: 0, center: [center, center] },
 );
-const stops = fc
+export const stops = fc
   .tuple(link, link, fc.boolean())
   .map(([a, b, hinted]) => [
     stopAt('s1', 0, a),
     ...(hinted ? [{ kind: 'hint', place: { value: 20, unit: '%' } }] : []),
     stopAt('s2', 100, b),
   ]);
-const gradientOf = ([id, named, kind, list]: [string, string, object, object[]]) => ({
+export const gradientOf = ([id, named, kind, list]: [string, string, object, object[]]) => ({
   id,
   name: named,
   ...kind,
@@ -96,7 +96,7 @@ const gradientOf = ([id, named, kind, list]: [string, string, object, object[]])
 });
 
 /** Drops keys that are undefined, as JSON does. */
-const record = <T>(shape: { [K in keyof T]: fc.Arbitrary<T[K]> }) =>
+export const record = <T>(shape: { [K in keyof T]: fc.Arbitrary<T[K]> }) =>
   fc.record(shape).map((value) => JSON.parse(JSON.stringify(value)) as T);
 const of = (type: string, shape: Record<string, fc.Arbitrary<unknown>>) =>
   record({ type: fc.constant(type), ...shape }) as unknown as fc.Arbitrary<SimpleCommand>;

@@ -4,7 +4,7 @@ import { indexOf, inserted, moved, omit, replaced, without } from '../commands/l
 import { Refusal } from '../commands/refusal.ts';
 import type { ProjectDocument } from '../document.ts';
 import { checkName, nameIn } from '../names.ts';
-import { type Family, MOST_FAMILIES } from './family.ts';
+import { type Family, MOST_FAMILIES, MOST_HAND_SET } from './family.ts';
 
 export type FamilyCommand =
   | { readonly type: 'addFamily'; readonly family: Family; readonly index?: number }
@@ -82,6 +82,10 @@ export const familySteps: StepsOf<FamilyCommand> = {
     const isThere = growth.labels.includes(shade);
     if (!isThere && old === null && !gone) throw new Refusal(`This family has no shade ${shade} any more.`);
     const next = color === null ? omit(handSet, shade) : { ...handSet, [shade]: color };
+    if (Object.keys(next).length > MOST_HAND_SET)
+      throw new Refusal(
+        `A family holds at most ${MOST_HAND_SET} shades set by hand, those of lost labels counted.`,
+      );
     const back = { type: 'setShade', family, shade, color: old } as const;
     return [change(doc, index, { handSet: next }), isThere ? back : { ...back, gone: true }];
   },

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import type { Growth } from '../../family/grow.ts';
 import { type CommandSchemas, objectOf, optional, unionOf } from '../schema/keys.ts';
 import { color, id, index, label, name, opaqueColor, record, share } from '../schema/parts.ts';
-import { type Family, LEAST_SHADES, MOST_SHADES } from './family.ts';
+import { type Family, LEAST_SHADES, MOST_HAND_SET, MOST_SHADES } from './family.ts';
 import type { FamilyCommand } from './family-commands.ts';
 
 const labels = Joi.array().items(label).min(LEAST_SHADES).max(MOST_SHADES).unique();
@@ -32,9 +32,6 @@ const growthSchema = unionOf<Growth, 'kind'>('kind', {
       .messages({ 'ratios.rising': '{{#label}} have to rise, each above the one before' }),
   },
 });
-
-/** Hand-set colours may outlive their labels, so there can be more of them than shades. */
-const MOST_HAND_SET = 100;
 
 export const familySchema = objectOf<Family>({
   id,

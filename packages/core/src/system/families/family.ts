@@ -14,3 +14,5 @@ export const MOST_FAMILIES = 128;
 /** Shades of one family, as growing allows. */
 export const LEAST_SHADES = 3;
 export const MOST_SHADES = 24;
+/** Hand-set colours may outlive their labels, so there can be more of them than shades. */
+export const MOST_HAND_SET = 100;

@@ -21,7 +21,7 @@ export type RoleCommand =
   | { readonly type: 'setLink'; readonly role: string; readonly theme: string; readonly link: Link | null };
 
 /** Refuses names that say nothing and names whose custom properties two roles would share. */
-function checkNames(roles: readonly Role[], changed: readonly Role[]): void {
+export function checkNames(roles: readonly Role[], changed: readonly Role[]): void {
   const takenBy = lookUp(roles, changed);
   for (const role of changed) {
     const written = writeRoleName(role);

@@ -1,6 +1,6 @@
 import type Joi from 'joi';
 import { DOCUMENT_VERSION, type ProjectDocument } from '../document.ts';
-import { documentSchema } from '../document-schema.ts';
+import { documentShape } from '../document-schema.ts';
 import { familySchema } from '../families/family-schema.ts';
 import { gradientSchema } from '../gradients/gradient-schema.ts';
 import { pairSchema } from '../pairs/pair-schema.ts';
@@ -37,6 +37,6 @@ export function readLater(stored: unknown): ProjectDocument | null {
   });
   const ground = typeof later.ground === 'string' ? later.ground : null;
   const document = { version: DOCUMENT_VERSION, name: later.name, ground, ...Object.fromEntries(lists) };
-  const result = documentSchema.validate(document);
+  const result = documentShape.validate(document);
   return result.error || !result.value.themes.length ? null : (result.value as ProjectDocument);
 }

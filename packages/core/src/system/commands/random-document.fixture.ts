@@ -1,0 +1,87 @@
+import fc from 'fast-check';
+import type { ProjectDocument } from '../document.ts';
+import { DOCUMENT_VERSION } from '../document.ts';
+import { documentSchema } from '../document-schema.ts';
+import { slug } from '../names.ts';
+import type { Role } from '../roles/role.ts';
+import { roleSlug } from '../roles/role-name.ts';
+import {
+  anyKind,
+  color,
+  familyId,
+  fullName,
+  gradientId,
+  gradientOf,
+  growth,
+  links,
+  name,
+  opaque,
+  pairId,
+  record,
+  roleId,
+  shade,
+  stops,
+  swatchId,
+  target,
+  themeId,
+} from './random-command.fixture.ts';
+
+/**
+ * Any document that the schema accepts, for tests: also with what commands leave behind, such as links to what is
+ * gone, pairs of roles that are gone, colours set by hand for shades that are not grown any more.
+ */
+
+const listOf = <T extends { id: string }>(
+  one: fc.Arbitrary<T>,
+  same: (a: T, b: T) => boolean = () => false,
+) => fc.uniqueArray(one, { maxLength: 4, comparator: (a, b) => a.id === b.id || same(a, b) });
+const sameName = (a: { name: string }, b: { name: string }) => slug(a.name) === slug(b.name);
+
+export const anyDocument: fc.Arbitrary<ProjectDocument> = fc
+  .record({
+    version: fc.constant(DOCUMENT_VERSION),
+    name,
+    ground: fc.option(roleId),
+    themes: listOf(record({ id: themeId, name }), sameName).filter((themes) => themes.length > 0),
+    families: listOf(
+      record({
+        id: familyId,
+        name,
+        base: opaque,
+        growth,
+        handSet: fc.dictionary(shade, color, { maxKeys: 3, noNullPrototype: true }),
+      }),
+      sameName,
+    ),
+    roles: listOf(
+      fc
+        .tuple(record({ id: roleId, links: links(themeId) }), fullName)
+        .map(([role, names]) => ({ ...role, ...names })),
+      (a, b) => roleSlug(a) === roleSlug(b),
+    ),
+    pairs: listOf(
+      record({
+        id: pairId,
+        foreground: roleId,
+        background: roleId,
+        target,
+        size: fc.constantFrom(6, 16, 24),
+        weight: fc.constantFrom(400, 700),
+      }).filter((pair) => pair.foreground !== pair.background),
+    ),
+    gradients: listOf(fc.tuple(gradientId, name, anyKind, stops).map(gradientOf), sameName),
+    tray: listOf(record({ id: swatchId, name, color })),
+  })
+  .map((drawn) => {
+    const document = JSON.parse(JSON.stringify(drawn)) as ProjectDocument;
+    const inThemes = (links: Role['links']) =>
+      Object.fromEntries(Object.entries(links).filter(([id]) => document.themes.some((t) => t.id === id)));
+    return {
+      ...document,
+      ground: document.roles.some(({ id }) => id === document.ground) ? document.ground : null,
+      roles: document.roles.map((role) => ({ ...role, links: inThemes(role.links) })),
+    };
+  })
+  // What is left are circles of roles.
+  .filter((document) => !documentSchema.validate(document).error)
+  .map((document) => documentSchema.validate(document).value);
