@@ -37,7 +37,7 @@ export type Gamut = 'srgb' | 'display-p3';
  * Whether an OKLab colour is inside a gamut. Both gamuts have the same white and transfer function, so that a
  * matrix between their linear lights decides (CSS Color 4, "Sample code for color conversions").
  */
-function oklabInside(l: number, a: number, b: number, gamut: Gamut): boolean {
+export function isOklabInside(l: number, a: number, b: number, gamut: Gamut = 'srgb'): boolean {
   const [red, green, blue] = oklabToLinear(l, a, b, scratch);
   if (gamut === 'srgb') return inside(scratch, LINEAR_EPSILON);
   scratch[0] = 0.8224619687143623 * red + 0.17753803128563772 * green;
@@ -57,7 +57,7 @@ export function maxChroma(l: number, h: number, gamut: Gamut = 'srgb'): number {
   let high = 0.5;
   while (high - low > 1e-5) {
     const middle = (low + high) / 2;
-    if (oklabInside(l, middle * cos, middle * sin, gamut)) low = middle;
+    if (isOklabInside(l, middle * cos, middle * sin, gamut)) low = middle;
     else high = middle;
   }
   return low;
