@@ -36,6 +36,11 @@ const HALVINGS = 6;
 /** How far a channel may be off after that, for the last look around. */
 const AROUND = 3;
 
+/** What 8 bits may shift a colour by, in lightness and chroma. */
+const WITHIN_8_BITS = [0, -0.001, 0.001, -0.002, 0.002].flatMap((up) =>
+  [0, -0.001, 0.001, -0.002, 0.002, -0.003, 0.003].map((out) => [up, out] as const),
+);
+
 interface Candidate {
   readonly rgb: Triple;
   readonly ratios: readonly number[];
@@ -66,11 +71,13 @@ class HuePlane {
     return linearToRgb8(oklabToLinear(l, a, b, [0, 0, 0]));
   }
 
-  /** Whether no colour in 8 bits of this one's lightness and chroma is nearer to the hue. */
+  /** Whether this is how 8 bits hold some colour of the hue. */
   has(rgb: Triple): boolean {
     const [l, chroma] = rgb8ToOklch(...rgb);
-    const own = this.at(l, Math.min(chroma, this.most));
-    return own.every((v, i) => v === rgb[i]);
+    return WITHIN_8_BITS.some(([up, out]) => {
+      const held = this.at(l + up, Math.min(Math.max(0, chroma + out), this.most));
+      return held[0] === rgb[0] && held[1] === rgb[1] && held[2] === rgb[2];
+    });
   }
 }
 
