@@ -12,7 +12,7 @@ await main(async () => {
   ensureChromium();
   ensureBuild();
   const wanted = process.argv[2] ?? '';
-  for (const folder of ['packages/core/bench', 'e2e/bench'])
+  for (const folder of ['packages/core/bench', 'apps/server/bench', 'e2e/bench'])
     for (const file of readdirSync(join(ROOT, folder)).sort())
       if (file.endsWith('.bench.ts') && file.includes(wanted))
         run('npx', ['tsx', join(folder, file)], { show: true, sentence: `The benchmark ${file} failed.` });

@@ -1,6 +1,7 @@
 import helmet from '@fastify/helmet';
 import Fastify, { type FastifyInstance, type FastifyServerOptions } from 'fastify';
 import type { DataSource } from 'typeorm';
+import { bodies } from './bodies.ts';
 import { database as databasePlugin } from './database/database.ts';
 import { answerClientError, answerFrameworkError, errors } from './errors.ts';
 import { form } from './form/form.ts';
@@ -16,9 +17,13 @@ export interface AppOptions {
   /** Folder of the built interface; left out where only the API is wanted. */
   readonly webRoot?: string;
   readonly logger?: FastifyServerOptions['logger'];
+  /** How long a request may take to arrive, ms: its head, and all of it; and how often that is looked at. */
+  readonly patience?: { readonly head: number; readonly whole: number; readonly look: number };
   /** The names under which the server may be asked; those of loopback if left out. */
   readonly names?: readonly string[];
 }
+
+const PATIENCE = { head: 15_000, whole: 30_000, look: 5000 };
 
 /** The server with all its plugins, not yet listening. */
 export async function buildApp({
@@ -26,6 +31,7 @@ export async function buildApp({
   webRoot = '',
   logger = false,
   names = LOOPBACK_NAMES,
+  patience = PATIENCE,
 }: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({
     logger: logger ?? false,
@@ -33,8 +39,8 @@ export async function buildApp({
     bodyLimit: 64 * 1024,
     forceCloseConnections: true,
     // A request that is not sent to its end does not stay.
-    requestTimeout: 30_000,
-    http: { headersTimeout: 15_000 },
+    requestTimeout: patience.whole,
+    http: { headersTimeout: patience.head, connectionsCheckingInterval: patience.look },
     clientErrorHandler: answerClientError,
     frameworkErrors: answerFrameworkError,
   });
@@ -60,6 +66,7 @@ export async function buildApp({
     },
     strictTransportSecurity: false,
   });
+  await app.register(bodies);
   await app.register(validation);
   await app.register(form);
   await app.register(owner);

@@ -1,3 +1,4 @@
+import { QueryRunnerAlreadyReleasedError, QueryRunnerProviderAlreadyReleasedError } from 'typeorm';
 import { describe, expect, test } from 'vitest';
 import { isDatabaseAway } from '../src/database/away.ts';
 
@@ -9,10 +10,8 @@ describe('a database that is away', () => {
     ['is shutting down', coded('57P01')],
     ['is starting up', coded('57P03')],
     ['lost the connection', new Error('Connection terminated unexpectedly')],
-    [
-      'took a query runner with it',
-      Object.assign(new Error('x'), { name: 'QueryRunnerAlreadyReleasedError' }),
-    ],
+    ['took a query runner with it', new QueryRunnerAlreadyReleasedError()],
+    ['took the one of a transaction with it', new QueryRunnerProviderAlreadyReleasedError()],
     ['is told of by several errors', Object.assign(new Error('x'), { errors: [coded('ECONNREFUSED')] })],
     ['is told of by the driver', Object.assign(new Error('x'), { driverError: coded('08006') })],
   ])('%s', (_, error) => {

@@ -5,6 +5,7 @@ import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
 import { buildApp } from '../src/app.ts';
+import { isTooDeep } from '../src/bodies.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { loadDemo } from '../src/demo/load.ts';
 import { ensureLocalOwner, LOCAL_OWNER } from '../src/owner/owner.ts';
@@ -26,10 +27,10 @@ afterAll(async () => {
 });
 
 /** Sends bytes as they are; the head and body of what comes back. */
-const raw = (bytes: string) =>
+const raw = (bytes: string, to = port) =>
   new Promise<{ head: string; body: string }>((resolve, reject) => {
     let text = '';
-    const socket = connect(port, '127.0.0.1', () => socket.write(bytes));
+    const socket = connect(to, '127.0.0.1', () => socket.write(bytes));
     socket.setEncoding('utf8');
     socket.on('data', (part) => {
       text += part;
@@ -114,6 +115,36 @@ describe('bytes that never become a request, or meet an error early', () => {
     const { id } = await app.projects.create(LOCAL_OWNER, SKERRY_LINE);
     const { head } = await request(`HEAD /api/projects/${id}/events HTTP/1.1`);
     expect(head).toMatch(/^HTTP\/1.1 404 /);
+  });
+});
+
+describe('a request that does not come to its end', () => {
+  test.each([
+    ['in its head', 'GET /api/projects HTTP/1.1\r\nHost: 127.0.0.1\r\nX-More: '],
+    [
+      'in its body',
+      'POST /api/projects HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\nContent-Length: 99\r\n\r\n{"name":',
+    ],
+  ])('%s is answered and let go', async (_, bytes) => {
+    const patience = { head: 200, whole: 400, look: 50 };
+    const impatient = await buildApp({ database, patience });
+    const address = await impatient.listen({ host: '127.0.0.1', port: 0 });
+    const { head, body } = await raw(bytes, Number(new URL(address).port));
+    expect(head).toMatch(/^HTTP\/1.1 408 /);
+    expect(JSON.parse(body).error.code).toBe('TOO_SLOW');
+    await impatient.close();
+  });
+});
+
+describe('a body', () => {
+  it('is too deep by its lists and objects, and not by what stands in texts', () => {
+    const nested = (n: number) => `${'[{"a":'.repeat(n)}1${'}]'.repeat(n)}`;
+    expect(isTooDeep(nested(25))).toBe(false);
+    expect(isTooDeep(nested(26))).toBe(true);
+    expect(isTooDeep(JSON.stringify('['.repeat(99)))).toBe(false);
+    expect(isTooDeep(JSON.stringify(`\\"${'['.repeat(99)}`))).toBe(false);
+    expect(isTooDeep(`"\\\\"${'['.repeat(99)}`)).toBe(true);
+    expect(isTooDeep(`[[]],${'[],'.repeat(99)}`)).toBe(false);
   });
 });
 

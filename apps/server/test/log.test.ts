@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import type { Command } from '@mint-lamp/core/system/commands/command';
+import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
 import type { CommitAnswer } from '@mint-lamp/core/wire/projects';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
@@ -98,6 +98,19 @@ describe('the log', () => {
     expect(await projectStore(database).find(LOCAL_OWNER, id)).toEqual(await one.find(LOCAL_OWNER, id));
     // The whole log, from the beginning, comes to the same too.
     await database.query('DELETE FROM snapshot WHERE project_id = $1 AND revision > 0', [id]);
+    expect(await projectStore(database).find(LOCAL_OWNER, id)).toEqual(await one.find(LOCAL_OWNER, id));
+  });
+
+  it('is read from a snapshot as well when few entries hold many commands', async () => {
+    const id = await make();
+    const commands = Array.from({ length: 300 }, (_, k) => setBase(hex(k))) as SimpleCommand[];
+    for (let i = 0; i < 3; i++) await commit(one, id, i, { type: 'batch', label: 'many', commands });
+    await one.settled();
+    const snapshots = await database.query(
+      'SELECT revision FROM snapshot WHERE project_id = $1 ORDER BY revision',
+      [id],
+    );
+    expect(snapshots).toEqual([{ revision: 0 }, { revision: 2 }]);
     expect(await projectStore(database).find(LOCAL_OWNER, id)).toEqual(await one.find(LOCAL_OWNER, id));
   });
 

@@ -10,7 +10,7 @@ export function isDatabaseAway(error: unknown): boolean {
     driverError?: unknown;
   };
   // A connection that is cut in the middle of a transaction takes its query runner with it.
-  if (error.name === 'QueryRunnerAlreadyReleasedError') return true;
+  if (/^QueryRunner(Provider)?AlreadyReleasedError$/.test(error.name)) return true;
   if (code && (CODES.has(code) || code.startsWith('08'))) return true;
   if (
     /Connection terminated|Client has encountered a connection error|timeout exceeded when trying to connect|not queryable|Driver not Connected/i.test(

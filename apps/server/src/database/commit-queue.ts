@@ -1,4 +1,5 @@
 import type { CommitAnswer, SentCommand } from '@mint-lamp/core/wire/projects';
+import { workOf } from './work.ts';
 
 /** One sender's commands, waiting for their turn. */
 export interface Waiting {
@@ -12,8 +13,7 @@ export interface Waiting {
 /** Commands that go into one transaction, about, those in batches counted. */
 const MOST_AT_ONCE = 2500;
 
-const sizeOf = ({ command }: SentCommand) => (command.type === 'batch' ? command.commands.length : 1);
-const workOf = ({ sent }: Waiting) => sent.reduce((sum, one) => sum + sizeOf(one), 0);
+const workOfAll = ({ sent }: Waiting) => sent.reduce((sum, { command }) => sum + workOf(command), 0);
 
 type Commit = (ownerId: string, projectId: string, group: readonly Waiting[]) => Promise<void>;
 
@@ -50,8 +50,8 @@ export class CommitQueue {
     while (line.length) {
       let count = 0;
       let commands = 0;
-      while (count < line.length && (count === 0 || commands + workOf(line[count]!) <= MOST_AT_ONCE))
-        commands += workOf(line[count++]!);
+      while (count < line.length && (count === 0 || commands + workOfAll(line[count]!) <= MOST_AT_ONCE))
+        commands += workOfAll(line[count++]!);
       const group = line.splice(0, count);
       await commit(group).catch((error: unknown) => {
         for (const { fail } of group) fail(error);

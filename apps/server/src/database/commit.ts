@@ -1,18 +1,16 @@
-import { applyCommand } from '@mint-lamp/core/system/commands/apply';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { previewOf } from '@mint-lamp/core/system/preview';
 import type { CommandOutcome, SentCommand } from '@mint-lamp/core/wire/projects';
 import type { EntityManager } from 'typeorm';
 import { CHANNEL } from '../live/channel.ts';
+import { Turns } from '../turns.ts';
+import { applyInTurns } from './apply-in-turns.ts';
 import type { Waiting } from './commit-queue.ts';
 import { documentAt } from './documents.ts';
 import type { ProjectRow } from './entities.ts';
 import { type KnownDocument, type KnownDocuments, newest } from './known-documents.ts';
 import { append, type FreshEntry, revisionsOf } from './log.ts';
-
-/** How long commands are applied before others have their turn, ms. */
-const LONGEST_TURN_MS = 20;
-const nextTurn = () => new Promise<void>((resolve) => setImmediate(resolve));
+import { workOf } from './work.ts';
 
 /** What became of one sender's commands. */
 export interface Committed {
@@ -26,12 +24,15 @@ export interface GroupResult {
   readonly committed: readonly Committed[];
 }
 
-/** Applies commands one after the other, each of them once. */
+/** Applies commands one after the other, each of them once; others are answered meanwhile, however much it is. */
 class Run {
   document: ProjectDocument;
   revision: number;
   size: number;
+  /** Commands that were applied, those in batches counted. */
+  work = 0;
   readonly fresh: FreshEntry[] = [];
+  private readonly turns = new Turns();
   private readonly revisions: Map<string, number>;
 
   constructor(known: KnownDocument, size: number, revisions: Map<string, number>) {
@@ -41,12 +42,13 @@ class Run {
     this.revisions = revisions;
   }
 
-  take({ id, command }: SentCommand): CommandOutcome {
+  async take({ id, command }: SentCommand): Promise<CommandOutcome> {
     const before = this.revisions.get(id);
     if (before !== undefined) return { id, status: 'known', revision: before };
-    const result = applyCommand(this.document, command);
+    const result = await applyInTurns(this.document, command, this.turns);
     if (!result.ok) return { id, status: 'refused', reason: result.reason };
     this.document = result.document;
+    this.work += workOf(command);
     this.revision += 1;
     this.size += JSON.stringify(command).length;
     this.revisions.set(id, this.revision);
@@ -72,18 +74,9 @@ export async function commitGroup(
   const revisions = sent.length ? await revisionsOf(manager, row.id, sent) : new Map<string, number>();
   const run = new Run(known, Number(row.logSize), revisions);
   const committed: Committed[] = [];
-  let since = performance.now();
   for (const one of group) {
     const outcomes: CommandOutcome[] = [];
-    if (one.known <= row.revision)
-      for (const command of one.sent) {
-        outcomes.push(run.take(command));
-        // Others are answered meanwhile, however much this one has sent.
-        if (performance.now() - since > LONGEST_TURN_MS) {
-          await nextTurn();
-          since = performance.now();
-        }
-      }
+    if (one.known <= row.revision) for (const command of one.sent) outcomes.push(await run.take(command));
     committed.push({ one, outcomes });
   }
   if (!run.fresh.length) return { now: known, row, committed };
@@ -97,6 +90,7 @@ export async function commitGroup(
     revision: run.revision,
     head: run.fresh[run.fresh.length - 1]!.id,
     document: run.document,
+    unwritten: known.unwritten + run.work,
     recent: newest(
       known.recent,
       run.fresh.map(({ id, revision, command, sizeTo }) => ({ entry: { id, revision, command }, sizeTo })),

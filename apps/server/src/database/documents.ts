@@ -1,23 +1,33 @@
-import { applyCommand } from '@mint-lamp/core/system/commands/apply';
 import { DOCUMENT_VERSION, type ProjectDocument } from '@mint-lamp/core/system/document';
 import { bringDocument } from '@mint-lamp/core/system/versions/versions';
 import { type EntityManager, LessThanOrEqual } from 'typeorm';
+import { Turns } from '../turns.ts';
+import { applyInTurns } from './apply-in-turns.ts';
 import { type ProjectRow, Snapshot, type SnapshotRow } from './entities.ts';
 import { type KnownDocument, type KnownDocuments, newest } from './known-documents.ts';
 import { entriesBetween, type SizedEntry } from './log.ts';
+import { workOf } from './work.ts';
 
-/** A snapshot is written when the log has grown by so many entries since the last one. */
+/** A snapshot is written when the log has grown by so many commands since the last one, those in batches counted. */
 const SNAPSHOT_EVERY = 500;
 
-function applyEntries(document: ProjectDocument, entries: readonly SizedEntry[]): ProjectDocument {
+async function applyEntries(
+  document: ProjectDocument,
+  entries: readonly SizedEntry[],
+): Promise<ProjectDocument> {
+  const turns = new Turns();
   let next = document;
   for (const { entry } of entries) {
-    const result = applyCommand(next, entry.command);
+    await turns.pause();
+    const result = await applyInTurns(next, entry.command, turns);
     if (!result.ok) throw new Error(`Entry ${entry.revision} of a log does not apply: ${result.reason}`);
     next = result.document;
   }
   return next;
 }
+
+const workOfAll = (entries: readonly SizedEntry[]) =>
+  entries.reduce((sum, { entry }) => sum + workOf(entry.command), 0);
 
 type At = Pick<ProjectRow, 'id' | 'revision' | 'head'>;
 
@@ -39,9 +49,10 @@ async function fromSnapshot(manager: EntityManager, row: At): Promise<KnownDocum
   return {
     revision: row.revision,
     head: row.head,
-    document: applyEntries(brought.value as ProjectDocument, entries),
+    document: await applyEntries(brought.value as ProjectDocument, entries),
+    unwritten: workOfAll(entries),
     recent: newest([], entries),
-    snapshot: { revision: snapshot.revision, version: snapshot.version },
+    written: snapshot.version,
     preview: null,
   };
 }
@@ -68,7 +79,8 @@ export async function documentAt(
         ...known,
         revision: row.revision,
         head: row.head,
-        document: applyEntries(known.document, after),
+        document: await applyEntries(known.document, after),
+        unwritten: known.unwritten + workOfAll(after),
         recent: newest(known.recent, after),
       };
   }
@@ -79,8 +91,8 @@ export async function documentAt(
 }
 
 /** Whether a snapshot is due, so that nobody has to read a long log. */
-export const isSnapshotDue = ({ revision, snapshot }: KnownDocument): boolean =>
-  revision - snapshot.revision >= SNAPSHOT_EVERY || snapshot.version < DOCUMENT_VERSION;
+export const isSnapshotDue = ({ unwritten, written }: KnownDocument): boolean =>
+  unwritten >= SNAPSHOT_EVERY || written < DOCUMENT_VERSION;
 
 export async function writeSnapshot(manager: EntityManager, id: string, known: KnownDocument): Promise<void> {
   const { revision, document } = known;

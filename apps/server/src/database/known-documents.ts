@@ -8,8 +8,10 @@ export interface KnownDocument {
   readonly document: ProjectDocument;
   /** The newest entries of the log up to this revision, without a gap. */
   readonly recent: readonly SizedEntry[];
-  /** Where the last snapshot stands, and in which version. */
-  readonly snapshot: { readonly revision: number; readonly version: number };
+  /** Commands since the last snapshot, those in batches counted. */
+  readonly unwritten: number;
+  /** The version of the form that the last snapshot is written in. */
+  readonly written: number;
   /** The preview as it was last written to the project's row. */
   readonly preview: string | null;
 }

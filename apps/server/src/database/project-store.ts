@@ -84,7 +84,7 @@ export function projectStore(source: DataSource): ProjectStore {
 
   const keepSnapshot = (id: string, known: KnownDocument) => {
     // Noted before it is written, so that the next edit does not write it again; without it reading takes longer, no more.
-    memory.set(id, { ...known, snapshot: { revision: known.revision, version: DOCUMENT_VERSION } });
+    memory.set(id, { ...known, unwritten: 0, written: DOCUMENT_VERSION });
     const writing: Promise<void> = writeSnapshot(source.manager, id, known)
       .catch(() => memory.delete(id))
       .finally(() => snapshots.delete(writing));

@@ -49,11 +49,11 @@ export function openChangeFeed(source: DataSource): ChangeFeed {
         for (const listener of (changed && listeners.get(changed.id)) ?? []) listener(changed!.revision);
       });
       await runner.query(`LISTEN ${CHANNEL}`);
-      if (closed) return await runner.release();
       release = async () => {
         await runner.query(`UNLISTEN ${CHANNEL}`).catch(() => {});
         await runner.release();
       };
+      if (closed) return await release();
       // Something may have been missed while the connection was gone.
       for (const set of listeners.values()) for (const listener of set) listener(null);
     } catch {

@@ -1,10 +1,11 @@
 import { emptyDocument } from '@mint-lamp/core/system/document';
 import type { CommitAnswer, LoadedProject, ProjectNews, SentCommand } from '@mint-lamp/core/wire/projects';
-import type { FastifyInstance, FastifyRequest } from 'fastify';
+import type { FastifyInstance } from 'fastify';
 import { ApiError } from '../errors.ts';
 import { sameForm } from '../form/form.ts';
+import { boundWork, checkCommands } from './check-commands.ts';
 import { streamRevisions } from './events.ts';
-import { commitBody, createBody, MOST_IN_ALL, newsQuery, params } from './schemas.ts';
+import { commitBody, createBody, newsQuery, params } from './schemas.ts';
 
 /** Commands may carry much: a family of a client's whole set of colours is one request. */
 const COMMIT_LIMIT = 2 * 1024 * 1024;
@@ -22,22 +23,6 @@ interface OfOne {
 function found<T>(thing: T | null): T {
   if (thing === null) throw new ApiError('NOT_FOUND', 'There is no project at this address.', 'params.id');
   return thing;
-}
-
-/** Refuses more commands in one request than can be worked off without holding up others; before they are looked at. */
-async function boundWork({ body }: FastifyRequest): Promise<void> {
-  const { commands } = (body ?? {}) as { commands?: unknown };
-  if (!Array.isArray(commands)) return;
-  const sizeOf = (sent: unknown) => {
-    const inner = (sent as { command?: { commands?: unknown } } | null)?.command?.commands;
-    return Array.isArray(inner) ? inner.length : 1;
-  };
-  if (commands.reduce((sum: number, sent) => sum + sizeOf(sent), 0) > MOST_IN_ALL)
-    throw new ApiError(
-      'TOO_LARGE',
-      `A request holds at most ${MOST_IN_ALL} commands, those in batches counted; send them in parts.`,
-      'body.commands',
-    );
 }
 
 /** `/api/projects`: list, create, read, change by commands, follow. */
@@ -82,6 +67,7 @@ export async function projectRoutes(app: FastifyInstance): Promise<void> {
       schema: { params, body: commitBody },
       onRequest: sameForm,
       preValidation: boundWork,
+      preHandler: checkCommands,
       bodyLimit: COMMIT_LIMIT,
     },
     async ({ ownerId, params: { id }, body }): Promise<CommitAnswer> => {

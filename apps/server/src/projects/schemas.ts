@@ -1,4 +1,3 @@
-import { commandSchema } from '@mint-lamp/core/system/commands/command-schema';
 import { projectNameSchema } from '@mint-lamp/core/system/project/project-schema';
 import Joi from 'joi';
 
@@ -16,11 +15,12 @@ export const MOST_IN_ALL = 2500;
 export const params = Joi.object({ id: uuid });
 export const newsQuery = Joi.object({ after: revision });
 export const createBody = Joi.object({ name: projectNameSchema.required() }).required();
+/** The frame of what is sent; the commands themselves are checked one by one (`check-commands.ts`). */
 export const commitBody = Joi.object({
   /** The last revision that the sender has seen. */
   revision,
   commands: Joi.array()
-    .items(Joi.object({ id: uuid, command: commandSchema }))
+    .items(Joi.object({ id: uuid, command: Joi.object().required() }))
     .max(MOST_COMMANDS)
     .required(),
 }).required();

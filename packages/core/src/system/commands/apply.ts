@@ -29,11 +29,11 @@ function run(doc: ProjectDocument, command: SimpleCommand): Step<SimpleCommand> 
   return step(doc, command);
 }
 
-function runBatch(
+function* runBatch(
   doc: ProjectDocument,
   label: string,
   commands: readonly SimpleCommand[],
-): Step<SimpleCommand> {
+): Generator<void, Step<SimpleCommand>> {
   const inverses: SimpleCommand[][] = [];
   let document = doc;
   let count = 0;
@@ -45,8 +45,24 @@ function runBatch(
     count += back.length;
     if (count > MOST_IN_BATCH)
       throw new Refusal('This is too much to be taken back in one step; do it in smaller parts.');
+    yield;
   }
   return [document, { type: 'batch', label, commands: inverses.reverse().flat() }];
+}
+
+/**
+ * {@link applyCommand} in parts: stops after every command of a batch, so that whoever has others to serve can turn to
+ * them. Returns what it comes to.
+ */
+export function* applyInParts(doc: ProjectDocument, command: Command): Generator<void, ApplyResult> {
+  try {
+    const [document, inverse] =
+      command.type === 'batch' ? yield* runBatch(doc, command.label, command.commands) : run(doc, command);
+    return { ok: true, document, inverse };
+  } catch (error) {
+    if (error instanceof Refusal) return { ok: false, reason: error.message };
+    throw error;
+  }
 }
 
 /**
@@ -57,12 +73,9 @@ function runBatch(
  * @example applyCommand(doc, { type: 'setBase', family: 'deepwater', color: '#0b6e75' })
  */
 export function applyCommand(doc: ProjectDocument, command: Command): ApplyResult {
-  try {
-    const [document, inverse] =
-      command.type === 'batch' ? runBatch(doc, command.label, command.commands) : run(doc, command);
-    return { ok: true, document, inverse };
-  } catch (error) {
-    if (error instanceof Refusal) return { ok: false, reason: error.message };
-    throw error;
+  const parts = applyInParts(doc, command);
+  for (;;) {
+    const { done, value } = parts.next();
+    if (done) return value;
   }
 }
