@@ -35,6 +35,7 @@ export default defineConfig({
           root: 'apps/server',
           include: ['test/**/*.test.ts'],
           globalSetup: 'test/database.ts',
+          setupFiles: ['../../packages/core/test/seed.ts'],
           testTimeout: 30_000,
           fileParallelism: false,
         },

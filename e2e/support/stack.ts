@@ -70,9 +70,13 @@ async function serverOn(cluster: Cluster): Promise<Server> {
   };
 }
 
-/** Runs SQL in the stack's database. */
-export function runSql(cluster: Cluster, sql: string): void {
-  execFileSync(join(cluster.bin, 'psql'), ['-q', '-v', 'ON_ERROR_STOP=1', cluster.url], { input: sql });
+/** Runs SQL in the stack's database; returns what it prints, without heads. */
+export function runSql(cluster: Cluster, sql: string): string {
+  return execFileSync(join(cluster.bin, 'psql'), ['-qAt', '-v', 'ON_ERROR_STOP=1', cluster.url], {
+    input: sql,
+    encoding: 'utf8',
+    maxBuffer: 256 * 1024 * 1024,
+  });
 }
 
 /** `stored` is SQL that fills the database before the server first starts, as one of an earlier version. */
