@@ -35,17 +35,20 @@ export function run(command, args, { sentence, cwd = ROOT, env = process.env, sh
   return result.stdout ?? '';
 }
 
+/** Why packages cannot be installed through sudo, by the result of `sudo -n true`; null when they can. */
+export function whyNoSudo({ error, status }, packages, why) {
+  const all = packages.join(' ');
+  if (error?.code === 'ENOENT')
+    return `${why} is missing, and so is sudo to install it with: run "apt-get install ${all}" once as root, then this again.`;
+  if (status !== 0)
+    return `${why} is missing and sudo needs a password: run "sudo apt-get install ${all}" once, then this again.`;
+  return null;
+}
+
 /** Installs Debian packages, as root or through sudo. */
 export function installDebian(packages, why) {
-  const sudo = isRoot ? null : spawnSync('sudo', ['-n', 'true']);
-  if (sudo?.error?.code === 'ENOENT')
-    throw new SetupError(
-      `${why} is missing, and so is sudo to install it with: run "apt-get install ${packages.join(' ')}" once as root, then this again.`,
-    );
-  if (sudo && sudo.status !== 0)
-    throw new SetupError(
-      `${why} is missing and sudo needs a password: run "sudo apt-get install ${packages.join(' ')}" once, then this again.`,
-    );
+  const problem = isRoot ? null : whyNoSudo(spawnSync('sudo', ['-n', 'true']), packages, why);
+  if (problem) throw new SetupError(problem);
   console.log(`Installing ${packages.join(', ')} …`);
   const as = isRoot ? [] : ['sudo', '-n'];
   const apt = (...args) => {

@@ -158,6 +158,7 @@ test('no request that can be thought of is answered with a failure, and the docu
       const { statusCode } = answer;
       answered.set(statusCode, (answered.get(statusCode) ?? 0) + 1);
       // The one 5xx that is meant: one end is of another form than the other.
+      if (statusCode === 503 && one.method === 'HEAD') return;
       if (statusCode === 503) expect(answer.json().error.code).toMatch(/^(PAGE|SERVER)_OUTDATED$/);
       else expect(statusCode).toBeLessThan(500);
       if (statusCode >= 400 && one.method !== 'HEAD')
