@@ -80,22 +80,36 @@ const plainLink = ({ link, color }: Painting, names: CssNames) =>
 // Comments hold names that people typed; nothing in them may end the comment.
 const comment = (text: string) => `/* ${text.replaceAll('*/', '* /').replace(/\s+/g, ' ')} */`;
 
-function themeBlock(doc: ProjectDocument, selector: string, theme: ResolvedTheme, names: CssNames): string {
+function themeBlock(
+  doc: ProjectDocument,
+  selector: string,
+  theme: ResolvedTheme,
+  names: CssNames,
+  told: Set<string>,
+): string {
   const lines: string[] = [];
+  /** What a custom property stands for is said where it comes first: its name alone does not tell groups apart. */
+  const said = (name: string, written: string) => {
+    if (told.has(name)) return '';
+    told.add(name);
+    return ` ${comment(written)}`;
+  };
   for (const role of doc.roles) {
     const { link, color, problem } = theme.roles.get(role.id)!;
+    const name = names.role(role.id);
     lines.push(
       color && link
-        ? `  ${names.role(role.id)}: ${plainLink({ link, color }, names)};`
-        : `  ${comment(`${writeRoleName(role)}: ${problem ?? 'no value'}`)}`,
+        ? `  ${name}: ${plainLink({ link, color }, names)};${said(name, writeRoleName(role))}`
+        : `  ${name}: initial; ${comment(`${writeRoleName(role)}: ${problem ?? 'no value'}`)}`,
     );
   }
   for (const resolved of theme.gradients.values()) {
     const text = gradientText(resolved, (stop) => plainLink(stop, names));
+    const name = names.gradient(resolved.gradient.id);
     lines.push(
       text
-        ? `  ${names.gradient(resolved.gradient.id)}: ${text};`
-        : `  ${comment(`${resolved.gradient.name}: fewer than two of its stops have a colour`)}`,
+        ? `  ${name}: ${text};${said(name, resolved.gradient.name)}`
+        : `  ${name}: initial; ${comment(`${resolved.gradient.name}: fewer than two of its stops have a colour`)}`,
     );
   }
   return `${selector} {\n${lines.join('\n')}\n}`;
@@ -105,24 +119,30 @@ function themeBlock(doc: ProjectDocument, selector: string, theme: ResolvedTheme
  * The whole system as CSS custom properties: shades once, on the root; then each theme with every role and
  * gradient, the first theme being what a page has without asking. A theme is chosen with
  * `data-theme="day-sailing"` on any element, and a part of a page can have another theme than the rest: that
- * is why each theme writes out all its roles and gradients.
+ * is why each theme writes out all its roles and gradients, and takes back those that have no value in it. Comments
+ * say what a custom property stands for where it comes first, so that the file can be read back as the system it was.
  */
 export function writeCss(system: System): string {
   const { document } = system;
   const names = cssNames(document);
   const blocks = [comment(`${document.name}: colours as custom properties, written by Mint Lamp`)];
-  const shades = [...system.families.values()].map(({ family, shades: list }) =>
-    [
-      `  ${comment(family.name)}`,
-      ...list.map((shade) => `  ${names.shade(family.id, shade.label)}: ${shade.css};`),
-    ].join('\n'),
-  );
+  const shades = [...system.families.values()].map(({ family, shades: list }) => {
+    const base = list.find(({ isBase }) => isBase);
+    const lines = list.map(({ label, css }) => {
+      const name = names.shade(family.id, label);
+      // A label that its custom property does not spell is said.
+      const spelled = name === `--${slug(family.name)}-${label}`;
+      return `  ${name}: ${css};${spelled ? '' : ` ${comment(label)}`}`;
+    });
+    return [`  ${comment(`${family.name}${base ? `, grown from ${base.label}` : ''}`)}`, ...lines].join('\n');
+  });
   if (shades.length) blocks.push(`:root {\n${shades.join('\n\n')}\n}`);
+  const told = new Set<string>();
   let first = true;
   for (const theme of system.themes.values()) {
     const own = `[data-theme="${names.theme(theme.theme.id)}"]`;
     blocks.push(
-      `${comment(theme.theme.name)}\n${themeBlock(document, first ? `:root,\n${own}` : own, theme, names)}`,
+      `${comment(theme.theme.name)}\n${themeBlock(document, first ? `:root,\n${own}` : own, theme, names, told)}`,
     );
     first = false;
   }

@@ -1,0 +1,157 @@
+import { readColor } from '../color/parse.ts';
+import { canonical } from '../color/write.ts';
+import type { Command, SimpleCommand } from '../system/commands/command.ts';
+import type { ProjectDocument } from '../system/document.ts';
+import type { Family } from '../system/families/family.ts';
+import { gradientSchema } from '../system/gradients/gradient-schema.ts';
+import type { Link } from '../system/links/link.ts';
+import { slug } from '../system/names.ts';
+import type { Role } from '../system/roles/role.ts';
+import { roleSlug, writeRoleName } from '../system/roles/role-name.ts';
+import { gradientOf, type StopSource } from './linked-gradient.ts';
+import type { SheetFamily, SheetSystem } from './sheet-system.ts';
+
+/** What of a proposal is taken: families by key, roles and gradients by property, themes by key. */
+export interface SheetChoice {
+  readonly themes: ReadonlySet<string>;
+  readonly families: ReadonlySet<string>;
+  readonly roles: ReadonlySet<string>;
+  readonly gradients: ReadonlySet<string>;
+  /** Colours that are not snapped to a shade and stay as they are. */
+  readonly unsnapped: ReadonlySet<string>;
+}
+
+/** Everything of a proposal. */
+export const wholeOf = (system: SheetSystem): SheetChoice => ({
+  themes: new Set(system.themes.map(({ key }) => key)),
+  families: new Set(system.families.map(({ key }) => key)),
+  roles: new Set(system.roles.map(({ property }) => property)),
+  gradients: new Set(system.gradients.map(({ property }) => property)),
+  unsnapped: new Set(),
+});
+
+/** A name that no other has yet; with a number where it is taken. */
+function freeName(wanted: string, taken: Set<string>): string {
+  let name = wanted;
+  for (let n = 2; taken.has(slug(name)); n++) name = `${wanted} ${n}`;
+  taken.add(slug(name));
+  return name;
+}
+
+const slugsOf = (things: readonly { readonly name: string }[]) =>
+  new Set(things.map(({ name }) => slug(name)));
+
+interface At {
+  readonly family: string;
+  readonly shade: string;
+}
+
+/**
+ * The command that puts what is taken of a style sheet's proposal into a document, as one edit. A theme of a name that
+ * the document has is that theme; other names that are taken get a number. A document without roles and families gives
+ * up its own themes for those of the sheet. Null when nothing is taken. `newId` makes ids.
+ */
+export function adoptSheet(
+  document: ProjectDocument,
+  system: SheetSystem,
+  choice: SheetChoice,
+  newId: () => string,
+): Command | null {
+  const commands: SimpleCommand[] = [];
+  const themes = new Map<string, string>();
+  for (const { key, name } of system.themes.filter((theme) => choice.themes.has(theme.key))) {
+    const own = document.themes.find((theme) => slug(theme.name) === slug(name));
+    themes.set(key, own?.id ?? newId());
+    if (!own) commands.push({ type: 'addTheme', theme: { id: themes.get(key)!, name }, links: {} });
+  }
+  const kept = new Set(themes.values());
+  if (!document.roles.length && !document.families.length && kept.size)
+    for (const { id } of document.themes)
+      if (!kept.has(id)) commands.push({ type: 'removeTheme', theme: id });
+
+  const shades = new Map<string, At>();
+  const snapped = new Map<string, At>();
+  const names = slugsOf(document.families);
+  for (const family of system.families.filter(({ key }) => choice.families.has(key))) {
+    const added = familyOf(family, newId(), freeName(family.name, names));
+    commands.push({ type: 'addFamily', family: added });
+    for (const [property, shade] of family.shades) shades.set(property, { family: added.id, shade });
+    for (const { color, shade } of family.snapped)
+      if (!choice.unsnapped.has(color)) snapped.set(color, { family: added.id, shade });
+  }
+
+  const roleIds = new Map<string, string>();
+  for (const { property } of system.roles) if (choice.roles.has(property)) roleIds.set(property, newId());
+  const byProperty = new Map(system.roles.map((role) => [role.property, role]));
+
+  /** A plain colour as a link: to the shade that it was snapped to, under its own opacity. */
+  const linkOfColor = (text: string, opacity: number): Link => {
+    const c = readColor(text);
+    const alpha = c.alpha ?? 0;
+    const at = snapped.get(alpha === 1 ? text : canonical({ ...c, alpha: 1 }));
+    if (!at) return withOpacity({ to: 'color', color: text }, opacity);
+    return withOpacity({ to: 'shade', ...at }, opacity * alpha);
+  };
+  /** Where a source leads in a theme; through roles that are not taken to what they point to. Null when nowhere. */
+  const linkOf = (source: StopSource, theme: string, opacity = 1, depth = 0): Link | null => {
+    if (source.to === 'color') return linkOfColor(source.color, opacity);
+    const under = opacity * source.opacity;
+    const at = shades.get(source.property);
+    if (at) return withOpacity({ to: 'shade', ...at }, under);
+    const role = roleIds.get(source.property);
+    if (role) return withOpacity({ to: 'role', role }, under);
+    const next = byProperty.get(source.property)?.sources.get(theme) ?? plainOf(system, source.property);
+    return next && depth < 100 ? linkOf(next, theme, under, depth + 1) : null;
+  };
+
+  const taken = new Set(document.roles.map(roleSlug));
+  for (const role of system.roles) {
+    const id = roleIds.get(role.property);
+    if (id === undefined) continue;
+    const links: Record<string, Link> = {};
+    for (const [key, source] of role.sources) {
+      const link = themes.has(key) ? linkOf(source, key) : null;
+      if (link) links[themes.get(key)!] = link;
+    }
+    let name = role.name;
+    for (let n = 2; taken.has(slug(writeRoleName({ group: role.group, name }))); n++)
+      name = `${role.name}-${n}`;
+    const added: Role = { id, group: role.group, name, links };
+    taken.add(roleSlug(added));
+    commands.push({ type: 'addRole', role: added });
+  }
+
+  const gradientNames = slugsOf(document.gradients);
+  const [firstTheme = ''] = choice.themes;
+  for (const { property, name, gradient } of system.gradients) {
+    if (!choice.gradients.has(property)) continue;
+    const made = gradientOf(
+      gradient,
+      { id: newId(), name: freeName(name, gradientNames) },
+      (source) => linkOf(source, firstTheme) ?? { to: 'color', color: '#00000000' },
+    );
+    const { value, error } = gradientSchema.validate(made);
+    if (!error) commands.push({ type: 'addGradient', gradient: value });
+  }
+  if (!commands.length) return null;
+  return { type: 'batch', label: 'read a style sheet', commands };
+}
+
+function familyOf(family: SheetFamily, id: string, name: string): Family {
+  const { base, growth, handSet } = family;
+  return { id, name, base, growth, handSet };
+}
+
+const withOpacity = (link: Link, opacity: number): Link => {
+  const share = Math.round(opacity * 1e4) / 1e4;
+  return share >= 1 ? link : { ...link, opacity: share };
+};
+
+/** The colour of a shade whose family is not taken. */
+function plainOf(system: SheetSystem, property: string): StopSource | null {
+  for (const { shades, colors } of system.families) {
+    const label = shades.get(property);
+    if (label !== undefined) return { to: 'color', color: colors.get(label)! };
+  }
+  return null;
+}

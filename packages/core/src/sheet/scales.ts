@@ -1,0 +1,95 @@
+import { rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
+import { readColor } from '../color/parse.ts';
+import { luminance } from '../contrast/ratio.ts';
+import { LEAST_SHADES, MOST_SHADES } from '../system/families/family.ts';
+import { slug } from '../system/names.ts';
+import type { SheetProperty } from './properties.ts';
+
+/** Custom properties that are the shades of one family, as they were written. */
+export interface SheetScale {
+  readonly name: string;
+  /** The label that the family grows from, where the sheet says so. */
+  readonly base: string | null;
+  /** Lightest first. */
+  readonly shades: readonly { readonly label: string; readonly property: string; readonly color: string }[];
+}
+
+const NUMBERED = /^--(.+?)-?(\d{1,4})$/;
+const GROWN = /^(.+), grown from (.+)$/;
+
+/** The one colour that a property has wherever it is declared. */
+function constantOf({ values }: SheetProperty): string | null {
+  const all = [...values.values()];
+  const first = all[0];
+  if (first?.to !== 'color') return null;
+  return all.every((value) => value.to === 'color' && value.color === first.color) ? first.color : null;
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** `color-deep-sea` as a name: Deep sea. */
+export function titleOf(property: string): string {
+  const words = property
+    .replace(/^(?:colou?rs?|clr|palette)-/i, '')
+    .replace(/[-_]+/g, ' ')
+    .trim();
+  return capital(words || property);
+}
+
+/**
+ * The families that a sheet spells out: numbered custom properties of one beginning, or those beneath a comment that
+ * names the family that they begin with. At least three colours, the same in every theme. `prefix` is what all
+ * custom properties of the sheet begin with, such as `acme-`, and no name has.
+ */
+export function scalesOf(properties: Iterable<SheetProperty>, prefix: string): SheetScale[] {
+  const byStem = new Map<
+    string,
+    { name: string; base: string | null; isOurs: boolean; shades: SheetScale['shades'][number][] }
+  >();
+  for (const property of properties) {
+    const color = constantOf(property);
+    if (color === null) continue;
+    const { heading, remark } = property.declaration;
+    const [, named, base] = GROWN.exec(heading ?? '') ?? [null, heading, null];
+    const begins = named && slug(named) ? `--${slug(named)}-` : null;
+    const numbered = NUMBERED.exec(property.name);
+    // A comment that names the family tells where the label begins, whatever it is.
+    const titled = begins !== null && property.name.startsWith(begins);
+    if (!titled && (!numbered || readColor(color).alpha !== 1)) continue;
+    const stem = titled ? begins : numbered![1]!;
+    const label = titled ? (remark ?? property.name.slice(begins.length)) : numbered![2]!;
+    const scale = byStem.get(stem) ?? {
+      name: titled ? named! : titleOf(stem.slice(stem.startsWith(prefix) ? prefix.length : 0)),
+      base,
+      isOurs: base !== null,
+      shades: [],
+    };
+    byStem.set(stem, scale);
+    if (label && !scale.shades.some((shade) => shade.label === label))
+      scale.shades.push({ label, property: property.name, color });
+  }
+  return [...byStem.values()]
+    .filter(({ shades }) => shades.length >= LEAST_SHADES && shades.length <= MOST_SHADES)
+    .map(({ isOurs, ...scale }) => ({ ...scale, shades: isOurs ? scale.shades : inOrder(scale.shades) }));
+}
+
+/** Lightest first: the order of the labels where they are numbers, either way round, else that of the colours. */
+function inOrder(shades: readonly SheetScale['shades'][number][]): SheetScale['shades'] {
+  const light = (color: string) => {
+    const [r, g, b] = toRgb8(readColor(color));
+    return luminance({ r, g, b, alpha: 1 });
+  };
+  const numeric = shades.every(({ label }) => /^\d+$/.test(label));
+  const sorted = numeric ? [...shades].sort((a, b) => Number(a.label) - Number(b.label)) : [...shades];
+  return light(sorted[0]!.color) >= light(sorted[sorted.length - 1]!.color) ? sorted : sorted.reverse();
+}
+
+/** Index of the shade that a scale grows from: the one that it names, the one labelled 500, else the most colourful. */
+export function baseOf({ base, shades }: SheetScale): number {
+  const named = shades.findIndex(({ label }) => label === base);
+  if (named !== -1) return named;
+  const usual = shades.findIndex(({ label }) => label === '500');
+  if (usual !== -1) return usual;
+  const chromas = shades.map(({ color }) => rgb8ToOklch(...toRgb8(readColor(color)))[1]);
+  return chromas.indexOf(Math.max(...chromas));
+}

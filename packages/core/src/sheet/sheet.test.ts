@@ -1,0 +1,323 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { isDeepStrictEqual } from 'node:util';
+import fc from 'fast-check';
+import { describe, expect, it, test } from 'vitest';
+import { runs } from '../../test/runs.ts';
+import { MINT_LAMP_INTERFACE } from '../demo/interface.ts';
+import { SKERRY_LINE } from '../demo/skerry-line.ts';
+import { writeCss } from '../exchange/css.ts';
+import { applyCommand } from '../system/commands/apply.ts';
+import { commandSchema } from '../system/commands/command-schema.ts';
+import { anyDocument } from '../system/commands/random-document.fixture.ts';
+import { emptyDocument, type ProjectDocument } from '../system/document.ts';
+import { documentSchema } from '../system/document-schema.ts';
+import type { Link } from '../system/links/link.ts';
+import { resolveSystem } from '../system/resolve/resolve.ts';
+import { writeRoleName } from '../system/roles/role-name.ts';
+import { adoptSheet, type SheetChoice, wholeOf } from './adopt.ts';
+import { readBlocks } from './blocks.ts';
+import { readSheet, type SheetSystem } from './sheet-system.ts';
+import { themesOf } from './theme-blocks.ts';
+
+const require = createRequire(import.meta.url);
+const read = (css: string): SheetSystem => {
+  const system = readSheet(css);
+  if (!system) throw new Error('Nothing was read.');
+  return system;
+};
+let ids = 0;
+const newId = () => `n${++ids}`;
+const EMPTY = emptyDocument('New', [
+  { id: 'light', name: 'Light' },
+  { id: 'dark', name: 'Dark' },
+]);
+
+function adopted(
+  document: ProjectDocument,
+  system: SheetSystem,
+  choice: SheetChoice = wholeOf(system),
+): ProjectDocument {
+  const command = adoptSheet(document, system, choice, newId);
+  if (!command) return document;
+  const { error } = commandSchema.validate(command);
+  if (error) throw error;
+  const result = applyCommand(document, command);
+  if (!result.ok) throw new Error(result.reason);
+  const back = applyCommand(result.document, result.inverse);
+  if (!back.ok || !isDeepStrictEqual(back.document, document)) throw new Error('It is not taken back.');
+  return result.document;
+}
+
+/** A document as what can be seen of it in its CSS: by name, without ids. */
+function inNames(document: ProjectDocument) {
+  const system = resolveSystem(document);
+  const roles = new Map(document.roles.map((role) => [role.id, writeRoleName(role)]));
+  const families = new Map(document.families.map(({ id, name }) => [id, name]));
+  const link = (one: Link) => {
+    // A plain colour under an opacity is a plain colour again.
+    if (one.to === 'color') return 'plain';
+    const under = one.opacity === undefined || one.opacity === 1 ? '' : ` @ ${one.opacity}`;
+    return `${one.to === 'role' ? roles.get(one.role) : `${families.get(one.family)} ${one.shade}`}${under}`;
+  };
+  const themes = [...system.themes.values()].map(({ theme, roles: resolved }) => [
+    theme.name,
+    [...resolved.values()].flatMap(({ role, link: own, color }) =>
+      own && color ? [[writeRoleName(role), link(own), color.css]] : [],
+    ),
+  ]);
+  return {
+    themes,
+    families: [...system.families.values()].map(({ family, shades }) => [
+      family.name,
+      shades.map(({ label, css }) => [label, css]),
+    ]),
+  };
+}
+
+describe('the rules of a style sheet', () => {
+  it('come with the comments about them, however they are nested', () => {
+    const [root, inner, dark] = readBlocks(`
+      /* Day */
+      :root, [data-theme="a,b"] {
+        /* Deep
+           water */
+        --a: #123; /* the first */
+        --b: rgb(1, 2, 3)
+      }
+      @supports (color: red) { .x { color: red; &:hover { color: /* or blue */ blue } } }
+      @media (prefers-color-scheme: dark) { :root { --a: #fff } }`).filter(
+      ({ selectors }) => selectors[0] !== '.x',
+    );
+    expect(root).toMatchObject({ selectors: [':root', '[data-theme="a,b"]'], scheme: null, heading: 'Day' });
+    expect(root!.declarations).toEqual([
+      { property: '--a', value: '#123', line: 6, heading: 'Deep water', remark: 'the first' },
+      { property: '--b', value: 'rgb(1, 2, 3)', line: 7, heading: 'Deep water', remark: null },
+    ]);
+    expect(inner).toMatchObject({
+      selectors: ['.x:hover'],
+      declarations: [{ property: 'color', value: 'blue' }],
+    });
+    expect(dark).toMatchObject({ scheme: 'dark', selectors: [':root'] });
+  });
+
+  it('are closed at the end of a sheet that is cut off, and what closes nothing is passed over', () => {
+    const whole = [{ selectors: [':root'], declarations: [{ property: '--a', value: '#123456' }] }];
+    expect(readBlocks('} ) :root { --a: #123456')).toMatchObject(whole);
+    expect(readBlocks('] :root { --a: #123456 /* never')).toMatchObject(whole);
+    expect(readBlocks('@media print { a { b: c } ) } :root { --a: #123456 } [')).toMatchObject([
+      {},
+      ...whole,
+    ]);
+  });
+
+  test.each([
+    [''],
+    ['}'],
+    ['a{'],
+    ['/* never ends'],
+    ['@media {'],
+    [':root { --a: ; --b }'],
+    ['a { color: #12345 }'],
+  ])('are read as far as they go: %j', (css) => {
+    expect(() => readSheet(css)).not.toThrow();
+  });
+});
+
+it('reads anything at all without a throw, and what it proposes can be taken', () => {
+  const piece = fc.constantFrom(
+    ...[
+      ':root',
+      '{',
+      '}',
+      '--a',
+      '--sea-100',
+      '--sea-200',
+      '--sea-300',
+      ':',
+      ';',
+      '#0b5f6b',
+      'rgb(1 2 3 / 0.4)',
+    ],
+    ...[
+      'var(--a)',
+      'var(--sea-200)',
+      ' ',
+      '/* x, grown from 100 */',
+      '[data-theme=day]',
+      '.dark',
+      '@media (',
+      ',',
+    ],
+    ...[
+      'color-mix(in srgb, var(--a) 40%, transparent)',
+      'linear-gradient(red, var(--a) 130%)',
+      '"',
+      '\\',
+      '\n',
+      'color',
+    ],
+  );
+  fc.assert(
+    fc.property(fc.array(piece, { maxLength: 60 }), (pieces) => {
+      const system = readSheet(pieces.join(''));
+      if (system) adopted(EMPTY, system);
+    }),
+    { numRuns: runs(10_000) },
+  );
+});
+
+describe('the themes of a style sheet', () => {
+  const themes = (css: string) => themesOf(readBlocks(css)).map(({ name }) => name);
+  const light = ':root { --page: #fff; --text: #111; --line: #ccc }';
+  test.each([
+    ['a page alone', light, ['Light']],
+    [
+      'a colour scheme',
+      `${light} @media (prefers-color-scheme: dark) { :root { --page: #000; --text: #eee } }`,
+      ['Light', 'Dark'],
+    ],
+    ['an attribute', `${light} [data-theme=dark] { --page: #000; --text: #eee }`, ['Light', 'Dark']],
+    ['a class', `${light} .theme-sea-fog { --page: #ccd; --text: #112 }`, ['Standard', 'Sea fog']],
+    [
+      'both, as one',
+      `${light} .dark { --page: #000; --text: #fff } @media (prefers-color-scheme: dark) { :root:not(.light) { --page: #000 } }`,
+      ['Light', 'Dark'],
+    ],
+    [
+      'one that the page has unasked',
+      ':root, [data-theme=day] { --page: #fff; --text: #111 } [data-theme=night] { --page: #000; --text: #fff }',
+      ['Day', 'Night'],
+    ],
+    [
+      'no part of the page',
+      `${light} .button { --button: #123456; --page: #eee }  .card { --card: red; --card-line: blue }`,
+      ['Light'],
+    ],
+  ])('%s', (_, css, names) => {
+    expect(themes(css)).toEqual(names);
+  });
+});
+
+describe('reading a style sheet as a system', () => {
+  test.each([
+    ['the ferry line', SKERRY_LINE],
+    ['the interface of Mint Lamp', MINT_LAMP_INTERFACE],
+  ])('brings back what was exported: %s', (_, document) => {
+    const back = adopted(EMPTY, read(writeCss(resolveSystem(document))));
+    expect(inNames(back)).toEqual(inNames(document));
+    expect(back.gradients.map(({ name }) => name)).toEqual(document.gradients.map(({ name }) => name));
+    // And once more, to the letter.
+    expect(writeCss(resolveSystem({ ...back, name: document.name }))).toBe(writeCss(resolveSystem(document)));
+  });
+
+  it('brings back what was exported, of any document', () => {
+    fc.assert(
+      fc.property(anyDocument, (document) => {
+        const css = writeCss(resolveSystem(document));
+        const system = readSheet(css);
+        const was = inNames(document);
+        const withValue = was.themes.filter(([, roles]) => roles!.length);
+        if (!system || !withValue.length) return;
+        const back = inNames(adopted(EMPTY, system));
+        // Told shortly: the difference of two systems would take long to write for each try.
+        const themes = back.themes.filter(([, roles]) => roles!.length);
+        if (!isDeepStrictEqual(themes, withValue)) throw new Error('The themes are not the same.');
+        if (!isDeepStrictEqual(back.families, was.families))
+          throw new Error('The families are not the same.');
+      }),
+      { numRuns: runs(2000) },
+    );
+  });
+
+  it('links what uses var(), also with an opacity, and leaves circles and what is gone without a value', () => {
+    const system = read(`:root {
+      --brand: #0b5f6b; --action-fill: var(--brand); --action-veil: color-mix(in srgb, var(--brand) 40%, transparent);
+      --brand-rgb: 11, 95, 107; --shade: rgba(var(--brand-rgb), .5); --a: var(--b); --b: var(--a); --lost: var(--gone);
+      --space: 4px }`);
+    const { roles } = adopted(EMPTY, system, { ...wholeOf(system), families: new Set() });
+    const links = Object.fromEntries(
+      roles.map((role) => [writeRoleName(role), Object.values(role.links)[0]]),
+    );
+    const brand = roles.find(({ name }) => name === 'brand')!.id;
+    expect(links).toEqual({
+      brand: { to: 'color', color: '#0b5f6b' },
+      'action.fill': { to: 'role', role: brand },
+      'action.veil': { to: 'role', role: brand, opacity: 0.4 },
+      shade: { to: 'role', role: brand, opacity: 0.5 },
+    });
+  });
+
+  it('gathers loose colours by hue, each at its nearest shade, the farthest first, and leaves strangers over', () => {
+    const system =
+      read(`a { color: #0b5f6b; background: #a9dbe4 } b { color: #0b5f6b; border: 1px solid #08454e }
+      i { color: #777; background: #eee } u { color: #333 } s { color: #e2552b }`);
+    expect(system.families.map(({ name, base, snapped }) => [name, base, snapped.length])).toEqual([
+      ['Blue-green', '#0b5f6b', 3],
+      ['Neutral', '#777777', 3],
+    ]);
+    for (const { snapped } of system.families) {
+      const distances = snapped.map(({ distance }) => distance);
+      expect(distances).toEqual([...distances].sort((a, b) => b - a));
+      expect(distances[0]).toBeLessThan(0.09);
+    }
+    expect(system.leftOver).toEqual([{ color: '#e2552b', count: 1 }]);
+    expect(system.colors).toBe(7);
+  });
+
+  it('takes in part: what is not taken is followed to its colour, and what is not snapped stays plain', () => {
+    const system = read(`:root { --sea-100: #dff3f5; --sea-500: #0b5f6b; --sea-900: #02272c;
+      --brand: var(--sea-500); --action: var(--brand); --warn: #e2552b }
+      a { color: #e2552b; background: #f3b29c }`);
+    const whole = wholeOf(system);
+    const warm = system.families.find(({ snapped }) => snapped.some(({ color }) => color === '#e2552b'))!;
+    const linksOf = (choice: SheetChoice) =>
+      adopted(EMPTY, system, choice).roles.map((role) => [role.name, Object.values(role.links)[0]]);
+    expect(linksOf({ ...whole, families: new Set(), roles: new Set(['--action']) })).toEqual([
+      ['action', { to: 'color', color: '#0b5f6b' }],
+    ]);
+    expect(linksOf({ ...whole, roles: new Set(['--warn']) })).toEqual([
+      [
+        'warn',
+        {
+          to: 'shade',
+          family: expect.any(String),
+          shade: warm.snapped.find(({ color }) => color === '#e2552b')!.shade,
+        },
+      ],
+    ]);
+    expect(linksOf({ ...whole, roles: new Set(['--warn']), unsnapped: new Set(['#e2552b']) })).toEqual([
+      ['warn', { to: 'color', color: '#e2552b' }],
+    ]);
+    expect(
+      adoptSheet(
+        EMPTY,
+        system,
+        { ...whole, themes: new Set(), families: new Set(), roles: new Set(), gradients: new Set() },
+        newId,
+      ),
+    ).toBeNull();
+  });
+
+  it('is put beside what a project has: its themes by name, other names with a number', () => {
+    const system = read(`:root { --page-ground: #fff; --text-main: #111; --line: #ccc }
+      .night-sailing { --page-ground: #000; --text-main: #fff }`);
+    const both = adopted(SKERRY_LINE, system);
+    expect(both.themes.map(({ name }) => name)).toEqual(['Day sailing', 'Night sailing', 'Standard']);
+    expect(both.roles.slice(SKERRY_LINE.roles.length).map(writeRoleName)).toContain('page-ground-2');
+    expect(documentSchema.validate(both).error).toBeUndefined();
+  });
+
+  it('comes to a system for a large public style sheet, none of whose colours is lost', () => {
+    const css = readFileSync(require.resolve('bootstrap/dist/css/bootstrap.css'), 'utf8');
+    const system = read(css);
+    expect(system.themes.map(({ name }) => name)).toEqual(['Light', 'Dark']);
+    const snapped = system.families.flatMap((family) => family.snapped.map(({ color }) => color));
+    const spelled = system.families.flatMap(({ colors }) => [...colors.values()]);
+    const all = [...new Set([...snapped, ...spelled, ...system.leftOver.map(({ color }) => color)])];
+    for (const [hex] of css.matchAll(/#[0-9a-f]{6}\b/gi)) expect(all).toContain(hex.toLowerCase());
+    const document = adopted(EMPTY, system);
+    expect(documentSchema.validate(document).error).toBeUndefined();
+    expect(document.roles.length).toBeGreaterThan(50);
+  });
+});
