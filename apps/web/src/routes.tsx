@@ -30,7 +30,7 @@ export function createRouter() {
       errorElement: <LostPage />,
       children: [
         { index: true, element: <FrontDoor /> },
-        { path: 'gather', element: <Gather /> },
+        { path: 'gather/:source?/:view?', element: <Gather /> },
         { path: 'grow/:family?/:shade?', element: <Grow /> },
         { path: 'assign/:role?', element: <Assign /> },
         { path: 'check/:pair?', element: <Check /> },

@@ -1,7 +1,9 @@
 /** Every job by name; each is loaded into a worker when it is first run there. */
 export const JOBS = {
   findColors: () => import('./work/find-colors.ts'),
+  readSheet: () => import('./work/read-sheet.ts'),
   mergeTwins: () => import('./work/merge-twins.ts'),
+  paintSheet: () => import('./work/paint-sheet.ts'),
   writeFile: () => import('./work/write-file.ts'),
 };
 

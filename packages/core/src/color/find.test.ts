@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
+import { findGradients } from '../gradient/find-css.ts';
 import { corrections } from './corrections.ts';
 import { deltaEOk } from './difference.ts';
 import { findColors, mergeTwins } from './find.ts';
@@ -20,6 +21,7 @@ describe('colours in a text', () => {
       ['color(display-p3 1 0 0)', 'oklch(0.7 0.1 200 / 0.5)'],
     ],
     ['The tomato one, on linen', ['#ff6347', '#faf0e6']],
+    ['a dark blue sea, light sea-green foam; Blue dark', ['#00008b', '#20b2aa', '#0000ff']],
     [
       'a { color: red; background: linear-gradient(#fff, rgba(0,0,0,.5)); border: 0 }',
       ['#ff0000', '#ffffff', 'rgb(0 0 0 / 0.5)'],
@@ -37,7 +39,7 @@ describe('colours in a text', () => {
     ['a { width: 1e3px; color: rgba(var(--x), 1); margin: 0; z-index: 300 }'],
     ['550e8400-e29b-41d4-a716-446655440000'],
   ])('nothing in %j', (text) => {
-    expect(findColors(text)).toEqual({ found: [], near: [] });
+    expect(findColors(text)).toMatchObject({ found: [], near: [] });
   });
 
   it('counts, keeps the spellings and says where the first one is', () => {
@@ -48,7 +50,26 @@ describe('colours in a text', () => {
       count: 4,
       index: 4,
       line: 2,
+      inProse: false,
     });
+  });
+
+  it('tells what is only named in prose from what is written as a code or in a style sheet', () => {
+    const prose = (text: string) => findColors(text).found.map(({ color, inProse }) => [color, inProse]);
+    expect(prose('Orange buoys in dark blue water')).toEqual([
+      ['#ffa500', true],
+      ['#00008b', true],
+    ]);
+    expect(prose('orange, that is #ffa500')).toEqual([['#ffa500', false]]);
+    expect(prose('a { color: orange; margin: 0; top: 1px }')).toEqual([['#ffa500', false]]);
+    expect(mergeTwins(findColors('orange and #ffa501').found)[0]?.inProse).toBe(false);
+  });
+
+  it('doubts a code of five or seven digits also without its sign, when letters and figures are in it', () => {
+    expect(findColors('funnel CFF00, hull 0b5f6b7, order 47112, facade, 1e300').near).toMatchObject([
+      { text: 'CFF00', corrections: expect.arrayContaining(['#ccff00']) },
+      { text: '0b5f6b7', reason: expect.stringMatching(/this has 7/) },
+    ]);
   });
 
   it('lists what looks like a code and is none, with line and reason', () => {
@@ -77,6 +98,25 @@ describe('colours in a text', () => {
     const { found } = findColors(`${'lorem #0b5f6b ipsum rgb('.repeat(40_000)}`);
     expect(found[0]?.count).toBe(40_000);
   });
+});
+
+describe('gradients in a text', () => {
+  it('are found whole, once each, with their line; what cannot be read is passed over', () => {
+    const found = findGradients(`Hero:
+      linear-gradient(105deg, #002f39, rgb(11 95 107) 40%, #e2552b)
+      .b { background: linear-gradient(105deg, #002f39, rgb(11 95 107) 40%, #e2552b), radial-gradient(red, var(--x)) }
+      conic-gradient(from 20deg, red, blue) linear-gradient(never ends`);
+    expect(
+      found.map(({ text, count, line, gradient }) => [text.slice(0, 22), count, line, gradient.kind]),
+    ).toEqual([
+      ['linear-gradient(105deg', 2, 2, 'linear'],
+      ['conic-gradient(from 20', 1, 4, 'conic'],
+    ]);
+  });
+
+  it('are looked for in time linear in the text', () => {
+    expect(findGradients('linear-gradient('.repeat(40_000))).toEqual([]);
+  }, 20_000);
 });
 
 describe('corrections', () => {

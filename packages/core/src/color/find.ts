@@ -15,6 +15,8 @@ export interface FoundColor {
   /** Offset of the first appearance, in UTF-16 units, and its line, from 1. */
   readonly index: number;
   readonly line: number;
+  /** Only named in prose ("a dark blue sea"), where a word may mean something else. */
+  readonly inProse: boolean;
 }
 
 /** Something in a text that looks like a colour code and is none. */
@@ -30,6 +32,8 @@ export interface NearCode {
 export interface FindResult {
   readonly found: readonly FoundColor[];
   readonly near: readonly NearCode[];
+  /** Whether the text is a style sheet and no prose. */
+  readonly isSheet: boolean;
 }
 
 const NAMED = new Set([...NAMED_COLORS, 'transparent']);
@@ -87,10 +91,8 @@ function bareHexCounts(word: string, before: string): boolean {
  * variables (`rgba(var(--x), 1)`) are passed over. Time is linear in the length of the text.
  */
 export function findColors(text: string): FindResult {
-  const found = new Map<
-    string,
-    { color: string; spellings: string[]; count: number; index: number; line: number }
-  >();
+  type Found = { -readonly [K in keyof FoundColor]: FoundColor[K] } & { spellings: string[] };
+  const found = new Map<string, Found>();
   const near = new Map<string, NearCode>();
   const sheet = isStyleSheet(text);
   let line = 1;
@@ -99,14 +101,18 @@ export function findColors(text: string): FindResult {
     for (; counted < index; counted++) if (text.charCodeAt(counted) === 10) line++;
     return line;
   };
-  const take = (spelling: string, value: Color, index: number) => {
+  const take = (spelling: string, value: Color, index: number, inProse = false) => {
     const key = canonical(value);
     const known = found.get(key);
     if (known) {
       known.count++;
+      known.inProse &&= inProse;
       if (!known.spellings.includes(spelling)) known.spellings.push(spelling);
-    } else found.set(key, { color: key, spellings: [spelling], count: 1, index, line: lineAt(index) });
+    } else
+      found.set(key, { color: key, spellings: [spelling], count: 1, index, line: lineAt(index), inProse });
   };
+  /** The end of a name of several words, whose words do not count once more. */
+  let namedTo = 0;
   const doubt = (spelling: string, reason: string, index: number, proposals = corrections(spelling)) => {
     if (!near.has(spelling))
       near.set(spelling, { text: spelling, index, line: lineAt(index), reason, corrections: proposals });
@@ -140,21 +146,52 @@ export function findColors(text: string): FindResult {
       if (/[.,]/.test(after) && /\d/.test(text[end + 1] ?? '')) continue;
       const lower = word.toLowerCase();
       if (sheet && !inDeclarationValue(text, index)) continue;
+      if (index < namedTo) continue;
+      const name = sheet ? null : nameOfWords(word, text.slice(end, end + 40));
+      if (name) {
+        take(word + name.more, readColor(name.color), index, true);
+        namedTo = end + name.more.length;
+        continue;
+      }
       if (NAMED.has(lower)) {
-        take(word, readColor(lower), index);
+        take(word, readColor(lower), index, !sheet);
         continue;
       }
       const context = text.slice(Math.max(0, index - 40), index);
       if (/^([0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8})$/i.test(word)) {
         if (!sheet && bareHexCounts(word, context.slice(-14))) take(word, readColor(lower), index);
+      } else if (!sheet && isShortOrLongHex(word)) {
+        doubt(word, wrongLength(word), index, corrections(`#${word}`));
       } else if (/^[a-z]{3,20}$/i.test(word) && COLOR_PROPERTY.test(context) && !KEYWORDS.has(lower)) {
         const names = nearNames(word);
         if (names.length) doubt(word, `CSS knows no colour named "${word}".`, index, names.slice(0, 5));
       }
     }
   }
-  return { found: [...found.values()], near: [...near.values()] };
+  return { found: [...found.values()], near: [...near.values()], isSheet: sheet };
 }
+
+/** A CSS colour that is written as several words: "dark blue", "light sea-green"; `more` is what follows the first. */
+function nameOfWords(word: string, after: string): { readonly color: string; readonly more: string } | null {
+  const next = /^([ -][A-Za-z]{3,12})([ -][A-Za-z]{3,12})?(?![\w-])/.exec(after);
+  if (!next) return null;
+  const bare = (text: string) => text.toLowerCase().replace(/[ -]/g, '');
+  for (const more of [next[1]! + (next[2] ?? ''), next[1]!])
+    if (NAMED.has(bare(word + more))) return { color: bare(word + more), more };
+  return null;
+}
+
+/** A code of five or seven digits, letters and figures among them: one more or less than a colour has. */
+const isShortOrLongHex = (word: string) =>
+  /^(?:[0-9a-f]{5}|[0-9a-f]{7})$/i.test(word) &&
+  /\d/.test(word) &&
+  /[a-f]/i.test(word) &&
+  !/^\d+e\d+$/i.test(word);
+
+const wrongLength = (word: string) => {
+  const result = parseColor(`#${word}`);
+  return result.ok ? '' : result.reason;
+};
 
 /** Mostly hex digits and lookalikes, so that an anchor or a ticket name is not reported. */
 function looksLikeHex(text: string): boolean {
@@ -190,6 +227,7 @@ export function mergeTwins(found: readonly FoundColor[], threshold = 0.02): Merg
       host.merged = {
         ...host.merged,
         spellings: [...host.merged.spellings, ...item.spellings],
+        inProse: host.merged.inProse && item.inProse,
         count: host.merged.count + item.count,
         twins: [...host.merged.twins, item.color],
       };

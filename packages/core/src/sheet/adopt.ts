@@ -3,7 +3,6 @@ import { canonical } from '../color/write.ts';
 import type { Command, SimpleCommand } from '../system/commands/command.ts';
 import type { ProjectDocument } from '../system/document.ts';
 import type { Family } from '../system/families/family.ts';
-import { gradientSchema } from '../system/gradients/gradient-schema.ts';
 import type { Link } from '../system/links/link.ts';
 import { slug } from '../system/names.ts';
 import type { Role } from '../system/roles/role.ts';
@@ -130,8 +129,7 @@ export function adoptSheet(
       { id: newId(), name: freeName(name, gradientNames) },
       (source) => linkOf(source, firstTheme) ?? { to: 'color', color: '#00000000' },
     );
-    const { value, error } = gradientSchema.validate(made);
-    if (!error) commands.push({ type: 'addGradient', gradient: value });
+    if (made) commands.push({ type: 'addGradient', gradient: made });
   }
   if (!commands.length) return null;
   return { type: 'batch', label: 'read a style sheet', commands };

@@ -1,3 +1,4 @@
+/// <reference path="./css-tree-parts.d.ts" />
 import { tokenize, tokenTypes } from 'css-tree/tokenizer';
 
 const { Function: FunctionStart, LeftParenthesis, LeftSquareBracket, LeftCurlyBracket } = tokenTypes;

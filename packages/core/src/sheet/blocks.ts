@@ -1,3 +1,4 @@
+/// <reference path="./css-tree-parts.d.ts" />
 import type { Block, CssNode, Declaration, Rule } from 'css-tree';
 import parse from 'css-tree/parser';
 import { balanced } from './balanced.ts';

@@ -1,47 +1,66 @@
 import { rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
+import type { Triple } from '../color/kernel.ts';
 import { fromRgb8, readColor } from '../color/parse.ts';
 import { growShades, type LightnessGrowth, USUAL_GROWTH } from '../family/growth.ts';
 
 /** A growth that comes near to given shades, and the shades that it does not meet exactly. */
 export interface FittedGrowth {
+  /** Index of the base. */
+  readonly base: number;
   readonly growth: LightnessGrowth;
   readonly handSet: Readonly<Record<string, string>>;
 }
 
 const isOpaque = (color: string) => readColor(color).alpha === 1;
-const held = (v: number, low: number, high: number) => Math.min(high, Math.max(low, v));
+const held = (v: number, low: number, high: number) =>
+  Math.round(Math.min(high, Math.max(low, v)) * 1000) / 1000;
 
-/**
- * The growth by even lightness that needs the fewest shades set by hand to come to given colours exactly. Labels and colours lightest first; `base` is the index of the base among them.
- */
-export function fitGrowth(labels: readonly string[], colors: readonly string[], base: number): FittedGrowth {
-  const rgbs = colors.map((color) => toRgb8(readColor(color)));
-  const ends = [rgbs[0]!, rgbs[rgbs.length - 1]!].map((rgb) => rgb8ToOklch(...rgb));
-  const [own] = [rgb8ToOklch(...rgbs[base]!)];
-  const round = (v: number) => Math.round(v * 1000) / 1000;
+/** The growths that are tried for a base. */
+function growthsFor(labels: readonly string[], rgbs: readonly Triple[], base: number): LightnessGrowth[] {
+  const [light, dark, own] = [0, rgbs.length - 1, base].map((i) => rgb8ToOklch(...rgbs[i]!)) as [
+    Triple,
+    Triple,
+    Triple,
+  ];
+  const chroma = own[1] > 0.01 ? (light[1] + dark[1]) / 2 / own[1] : USUAL_GROWTH.endChroma;
   const measured = {
     ...USUAL_GROWTH,
     labels: [...labels],
-    lightest: round(held(ends[0]![0], 0.5, 1)),
-    darkest: round(held(ends[1]![0], 0, 0.5)),
-    endChroma: round(
-      held(own[1] > 0.01 ? (ends[0]![1] + ends[1]![1]) / 2 / own[1] : USUAL_GROWTH.endChroma, 0, 1.5),
-    ),
+    lightest: held(light[0], 0.5, 1),
+    darkest: held(dark[0], 0, 0.5),
+    endChroma: held(chroma, 0, 1.5),
   };
-  const candidates: LightnessGrowth[] = [
+  return [
     { ...USUAL_GROWTH, labels: [...labels] },
     measured,
     { ...measured, endChroma: USUAL_GROWTH.endChroma },
   ];
-  const fitted = candidates.map((growth): FittedGrowth => {
-    const handSet: Record<string, string> = {};
-    growShades(fromRgb8(...rgbs[base]!), growth).forEach((shade, i) => {
-      const [r, g, b] = rgbs[i]!;
-      if (shade.r !== r || shade.g !== g || shade.b !== b || !isOpaque(colors[i]!))
-        handSet[shade.label] = colors[i]!;
-    });
-    return { growth, handSet };
-  });
-  const count = ({ handSet }: FittedGrowth) => Object.keys(handSet).length;
-  return fitted.reduce((a, b) => (count(b) < count(a) ? b : a));
+}
+
+/**
+ * The base and growth by even lightness that need the fewest shades set by hand to come to given colours exactly.
+ * Labels and colours lightest first; `bases` are the indexes that the base may have, likeliest first. One that growth
+ * puts at its own place is taken before one that it does not.
+ */
+export function fitGrowth(
+  labels: readonly string[],
+  colors: readonly string[],
+  bases: readonly number[],
+): FittedGrowth {
+  const rgbs = colors.map((color) => toRgb8(readColor(color)));
+  let best: { fitted: FittedGrowth; cost: number } | null = null;
+  for (const base of bases)
+    for (const growth of growthsFor(labels, rgbs, base)) {
+      const handSet: Record<string, string> = {};
+      const shades = growShades(fromRgb8(...rgbs[base]!), growth);
+      shades.forEach((shade, i) => {
+        const [r, g, b] = rgbs[i]!;
+        if (shade.r !== r || shade.g !== g || shade.b !== b || !isOpaque(colors[i]!))
+          handSet[shade.label] = colors[i]!;
+      });
+      const atHome = shades[base]!.isBase;
+      const cost = Object.keys(handSet).length + (atHome ? 0 : colors.length);
+      if (!best || cost < best.cost) best = { fitted: { base, growth, handSet }, cost };
+    }
+  return best!.fitted;
 }

@@ -52,12 +52,12 @@ const weight = ({ count, lch: [l, chroma] }: Placed) =>
 const held = (v: number, low: number, high: number) =>
   Math.round(Math.min(high, Math.max(low, v)) * 1000) / 1000;
 
-/** Growths that are tried: with the usual ends, and with those of the colours themselves. */
+/** Growths that are tried: with the usual ends, and with those of the colours where they go further. */
 function growthsFor(members: readonly Placed[]): LightnessGrowth[] {
   const lights = members.map(({ lch }) => lch[0]);
   const ends = [
     { lightest: USUAL_GROWTH.lightest, darkest: USUAL_GROWTH.darkest },
-    { lightest: held(Math.max(...lights), 0.5, 1), darkest: held(Math.min(...lights), 0, 0.5) },
+    { lightest: held(Math.max(...lights), 0.9, 1), darkest: held(Math.min(...lights), 0, 0.3) },
   ];
   return ends.flatMap((range) =>
     [0.15, 0.35, 0.6, 0.9, 1.2].flatMap((endChroma) =>

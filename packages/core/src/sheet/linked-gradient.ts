@@ -3,7 +3,7 @@ import { canonical } from '../color/write.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 import { type ColorStop, type CssGradient, type Hint, type Place, placeStops } from '../gradient/model.ts';
 import { readGradient } from '../gradient/read-css.ts';
-import { type Gradient, MOST_STOPS, type Stop } from '../system/gradients/gradient.ts';
+import { type Gradient, isInOrder, MOST_STOPS, type Stop } from '../system/gradients/gradient.ts';
 import type { Link } from '../system/links/link.ts';
 import { readValue } from './values.ts';
 
@@ -44,12 +44,33 @@ export function readLinkedGradient(text: string): SheetGradient | null {
   return count >= 2 && count <= MOST_STOPS ? ({ ...read.gradient, stops } as SheetGradient) : null;
 }
 
-/** A gradient of a sheet as one of a document: every stop placed and linked. */
+const FARTHEST_PX = 100_000;
+
+/** Whether a document holds such a gradient: between two and 64 stops in order, none beyond the line. */
+function fits(gradient: Gradient): boolean {
+  const places = gradient.stops.flatMap((item) => (item.kind === 'hint' ? [item.place] : item.places));
+  const inRange = ({ value, unit }: Place) =>
+    unit === '%' ? value >= 0 && value <= 100 : Math.abs(value) <= FARTHEST_PX;
+  const count = gradient.stops.filter(({ kind }) => kind === 'stop').length;
+  return count >= 2 && count <= MOST_STOPS && places.every(inRange) && isInOrder(gradient.stops);
+}
+
+const turned = (degrees: number) => ((degrees % 360) + 360) % 360;
+
+/** With angles within one turn, as documents have them. */
+function withinTurn<G extends Gradient>(gradient: G): G {
+  if (gradient.kind === 'conic') return { ...gradient, from: turned(gradient.from) };
+  if (gradient.kind === 'linear' && gradient.direction.by === 'angle')
+    return { ...gradient, direction: { by: 'angle', degrees: turned(gradient.direction.degrees) } };
+  return gradient;
+}
+
+/** A gradient of a text as one of a document, every stop placed and linked; null when a document cannot hold it. */
 export function gradientOf(
   gradient: SheetGradient,
   { id, name }: { readonly id: string; readonly name: string },
   linkOf: (source: StopSource) => Link,
-): Gradient {
+): Gradient | null {
   const colorless = { r: 0, g: 0, b: 0, alpha: 1 };
   const { colors } = placeStops({
     ...gradient,
@@ -69,5 +90,6 @@ export function gradientOf(
       places: places as unknown as Stop['places'],
     };
   });
-  return { ...gradient, id, name, stops } as Gradient;
+  const made = withinTurn({ ...gradient, id, name, stops } as Gradient);
+  return fits(made) ? made : null;
 }

@@ -84,12 +84,14 @@ function inOrder(shades: readonly SheetScale['shades'][number][]): SheetScale['s
   return light(sorted[0]!.color) >= light(sorted[sorted.length - 1]!.color) ? sorted : sorted.reverse();
 }
 
-/** Index of the shade that a scale grows from: the one that it names, the one labelled 500, else the most colourful. */
-export function baseOf({ base, shades }: SheetScale): number {
+/**
+ * Indexes of the shades that a scale may grow from, likeliest first: the one that it names and no other, else the one
+ * labelled 500, then the most colourful.
+ */
+export function basesOf({ base, shades }: SheetScale): number[] {
   const named = shades.findIndex(({ label }) => label === base);
-  if (named !== -1) return named;
-  const usual = shades.findIndex(({ label }) => label === '500');
-  if (usual !== -1) return usual;
-  const chromas = shades.map(({ color }) => rgb8ToOklch(...toRgb8(readColor(color)))[1]);
-  return chromas.indexOf(Math.max(...chromas));
+  if (named !== -1) return [named];
+  const chroma = shades.map(({ color }) => rgb8ToOklch(...toRgb8(readColor(color)))[1]);
+  const rank = (i: number) => (shades[i]!.label === '500' ? 1 : chroma[i]!);
+  return shades.map((_, i) => i).sort((a, b) => rank(b) - rank(a));
 }

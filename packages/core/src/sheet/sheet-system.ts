@@ -3,14 +3,16 @@ import { parseColor, readColor } from '../color/parse.ts';
 import { canonical } from '../color/write.ts';
 import type { LightnessGrowth } from '../family/growth.ts';
 import { slug } from '../system/names.ts';
+import { oklabOf, paint } from '../system/resolve/painted.ts';
 import { readNames } from '../system/roles/role-name.ts';
 import { readBlocks, type SheetBlock } from './blocks.ts';
 import { fitGrowth } from './fitted-growth.ts';
 import { gatherFamilies, type LooseColor, type SnappedColor } from './gathered-families.ts';
-import { readLinkedGradient, type SheetGradient } from './linked-gradient.ts';
+import { gradientOf, readLinkedGradient, type SheetGradient } from './linked-gradient.ts';
 import { colorIn, propertiesOf, type SheetProperty } from './properties.ts';
-import { baseOf, scalesOf, titleOf } from './scales.ts';
+import { basesOf, scalesOf, titleOf } from './scales.ts';
 import { themesOf } from './theme-blocks.ts';
+import { isBareHex } from './values.ts';
 
 /** A family that a style sheet proposes. */
 export interface SheetFamily {
@@ -78,8 +80,8 @@ function countColors(blocks: readonly SheetBlock[]): Map<string, number> {
       if (!PAINTS.test(property) || value.length > 20_000) continue;
       let colors = found.get(value);
       if (!colors) {
-        const direct = parseColor(value);
-        colors = direct.ok
+        const direct = isBareHex(value) ? null : parseColor(value);
+        colors = direct?.ok
           ? [{ color: canonical(direct.color), count: 1 }]
           : findColors(value.replace(URL, ' ')).found;
         found.set(value, colors);
@@ -133,6 +135,31 @@ function roleNames(
   return { group: [], name: words.join('-') || text };
 }
 
+/** Colours that are near-twins of a shade that the sheet spells out belong to it. */
+const TWINS = 0.02;
+
+/** Of some colours those that are written plainly and hardly differ from a spelled shade, each with that shade. */
+function snapToSpelled(
+  colors: readonly LooseColor[],
+  written: ReadonlySet<string>,
+  spelled: readonly SheetFamily[],
+): Map<string, SnappedColor & { readonly key: string }> {
+  const shades = spelled.flatMap(({ key, colors: own }) =>
+    [...own].map(([shade, color]) => ({ key, shade, lab: oklabOf(paint(color)) })),
+  );
+  const near = new Map<string, SnappedColor & { key: string }>();
+  for (const { color, count } of colors) {
+    if (!written.has(color)) continue;
+    const [l, a, b] = oklabOf(paint(color));
+    for (const { key, shade, lab } of shades) {
+      const distance = Math.hypot(l - lab[0], a - lab[1], b - lab[2]);
+      if (distance < TWINS && distance < (near.get(color)?.distance ?? TWINS))
+        near.set(color, { color, count, shade, distance, key });
+    }
+  }
+  return near;
+}
+
 /**
  * Reads a style sheet as a colour system: blocks for all of the page, under an attribute or a class, or for a colour
  * scheme become themes; numbered custom properties become families, other custom properties roles, `var()` links;
@@ -154,14 +181,15 @@ export function readSheet(css: string): SheetSystem | null {
   );
   const exact = new Set(scales.flatMap((scale) => scale.shades.map(({ color }) => opaque(color))));
   const spelled = scales.map((scale, i): SheetFamily => {
-    const at = baseOf(scale);
     const labels = scale.shades.map(({ label }) => label);
     const colors = scale.shades.map(({ color }) => color);
+    const { base, growth, handSet } = fitGrowth(labels, colors, basesOf(scale));
     return {
       key: `spelled-${i}`,
       name: scale.name,
-      base: opaque(colors[at]!),
-      ...fitGrowth(labels, colors, at),
+      base: opaque(colors[base]!),
+      growth,
+      handSet,
       shades: new Map(scale.shades.map(({ property, label }) => [property, label])),
       colors: new Map(scale.shades.map(({ label, color }) => [label, color])),
       snapped: [],
@@ -183,7 +211,9 @@ export function readSheet(css: string): SheetSystem | null {
       const { remark, property: own } = property.declaration;
       const text = withoutPrefix(own, prefix).replace(/^gradient-/, '');
       const name = remark && slug(remark) === slug(text) ? remark : titleOf(text);
-      if (gradient) gradients.push({ property: own, name, gradient });
+      const plain = { to: 'color', color: '#000000' } as const;
+      if (gradient && gradientOf(gradient, { id: own, name }, () => plain))
+        gradients.push({ property: own, name, gradient });
       continue;
     }
     const sources = new Map<string, RoleSource>();
@@ -196,6 +226,7 @@ export function readSheet(css: string): SheetSystem | null {
     if (sources.size) roles.push({ property: property.name, ...roleNames(property, prefix, stems), sources });
   }
 
+  const own = OWN_FILE.test(css);
   // A sheet that spells its families out means the plain colours of its roles to be plain.
   const sources = [
     ...roles.flatMap((role) => [...role.sources.values()]),
@@ -204,12 +235,19 @@ export function readSheet(css: string): SheetSystem | null {
     ),
   ];
   const plain = sources.flatMap((source) => (source.to === 'color' ? opaque(source.color) : []));
-  const meant = new Set(OWN_FILE.test(css) || shadeOf.size > plain.length ? plain : []);
+  const meant = new Set(own || shadeOf.size > plain.length ? plain : []);
   const elsewhere = meant.size ? countColors(blocks.filter((block) => !inThemes.has(block))) : counts;
   const loose = [...counts]
     .filter(([color]) => !exact.has(color) && (!meant.has(color) || elsewhere.has(color)))
     .map(([color, count]): LooseColor => ({ color, count }));
-  const gathered = gatherFamilies(loose);
+  const near = own
+    ? new Map<string, SnappedColor & { key: string }>()
+    : snapToSpelled(
+        [...counts].map(([color, count]) => ({ color, count })),
+        new Set([...plain, ...elsewhere.keys()]),
+        spelled,
+      );
+  const gathered = gatherFamilies(loose.filter(({ color }) => !near.has(color)));
   const names = new Set(spelled.map(({ name }) => slug(name)));
   const families = gathered.families.map((family, i): SheetFamily => {
     let name = family.name;
@@ -219,7 +257,15 @@ export function readSheet(css: string): SheetSystem | null {
   });
   return {
     themes: themes.map(({ key, name }) => ({ key, name })),
-    families: [...spelled, ...families],
+    families: [
+      ...spelled.map((family) => ({
+        ...family,
+        snapped: [...near.values()]
+          .filter(({ key }) => key === family.key)
+          .sort((a, b) => b.distance - a.distance),
+      })),
+      ...families,
+    ],
     roles,
     gradients,
     leftOver: [...gathered.leftOver].sort((a, b) => b.count - a.count),

@@ -15,6 +15,9 @@ const CHANNELS = /^rgba?\(\s*var\(\s*(--[\w\u0080-\uffff-]+?)-rgb\s*\)\s*(?:[,/]
 const GRADIENT = /^(?:-\w+-)?(?:repeating-)?(?:linear|radial|conic)-gradient\(/i;
 const LONGEST = 20_000;
 
+/** A number or word of hex digits, which is no colour in CSS, whatever it is in an e-mail. */
+export const isBareHex = (value: string): boolean => /^[\da-f]+$/i.test(value.trim());
+
 const known = new Map<string, SheetValue | null>();
 const MOST_KNOWN = 5000;
 
@@ -48,6 +51,6 @@ function read(text: string): SheetValue | null {
     if (inner && share >= 0 && share <= 1) return { to: 'property', property: inner[1]!, opacity: share };
   }
   if (/\b(?:var|env|attr)\(/i.test(value)) return null;
-  const parsed = parseColor(value);
-  return parsed.ok ? { to: 'color', color: canonical(parsed.color) } : null;
+  const parsed = isBareHex(value) ? null : parseColor(value);
+  return parsed?.ok ? { to: 'color', color: canonical(parsed.color) } : null;
 }

@@ -1,6 +1,6 @@
 import type { NearCode } from '@mint-lamp/core/color/find';
-import { Button } from '../../ui/button.tsx';
-import { ColorChip } from '../../ui/color-chip.tsx';
+import { Button } from '../../../ui/button.tsx';
+import { ColorChip } from '../../../ui/color-chip.tsx';
 
 interface NearCodesProps {
   near: readonly NearCode[];

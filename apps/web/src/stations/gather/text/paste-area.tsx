@@ -1,5 +1,5 @@
 import type { ClipboardEvent } from 'react';
-import { Button } from '../../ui/button.tsx';
+import { Button } from '../../../ui/button.tsx';
 
 /** A browser lays out a longer text for so long that typing stops; its beginning is shown instead. */
 const MOST_SHOWN = 30_000;

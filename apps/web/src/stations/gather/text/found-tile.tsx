@@ -3,7 +3,7 @@ import type { MergedColor } from '@mint-lamp/core/color/find';
 import { readColor } from '@mint-lamp/core/color/parse';
 import clsx from 'clsx';
 import { Check } from 'lucide-react';
-import { ColorChip } from '../../ui/color-chip.tsx';
+import { ColorChip } from '../../../ui/color-chip.tsx';
 
 interface FoundTileProps {
   item: MergedColor;
@@ -27,13 +27,16 @@ export function FoundTile({ item, chosen, inTray, onToggle }: FoundTileProps) {
         aria-label={`${spelling}, ${description}, ${item.count} times${inTray ? ', in the tray already' : ''}`}
         title={`${description}\nwritten as ${item.spellings.join(', ')}, first in line ${item.line}`}
         onClick={onToggle}
-        className={clsx(
-          'w-full rounded-md text-left disabled:cursor-default',
-          !chosen && !inTray && 'opacity-45',
-        )}
+        className="w-full rounded-md text-left disabled:cursor-default"
       >
-        <span className="relative block">
-          <ColorChip css={item.color} className="h-14 w-full rounded-md!" />
+        <span className="relative block h-14">
+          <ColorChip
+            css={item.color}
+            className={clsx(
+              'w-full rounded-md!',
+              chosen || inTray ? 'h-14' : 'mx-[20%] mt-2 mb-2 h-10 w-[60%]!',
+            )}
+          />
           {(chosen || inTray) && (
             <span className="absolute right-1.5 bottom-2.5 grid size-4.5 place-content-center rounded-full bg-raised text-main">
               <Check aria-hidden className="size-3.5" />

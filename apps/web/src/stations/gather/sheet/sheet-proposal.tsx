@@ -1,0 +1,163 @@
+import { adoptSheet } from '@mint-lamp/core/sheet/adopt';
+import type { SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
+import { useMemo } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { addressOf } from '../../../addresses.ts';
+import { useJob } from '../../../jobs/use-job.ts';
+import { newId, useEditing } from '../../../store/editing.ts';
+import { useProjectDocument, useProjectId } from '../../../store/selectors.ts';
+import { Button } from '../../../ui/button.tsx';
+import { ColorChip } from '../../../ui/color-chip.tsx';
+import { Failure } from '../../../ui/notice.tsx';
+import { StationHeader } from '../../station-header.tsx';
+import { ProposedFamilies } from './proposed-families.tsx';
+import { ProposedRoles } from './proposed-roles.tsx';
+import { sheetSummary } from './sheet-summary.ts';
+import { useSheetChoice } from './use-sheet-choice.ts';
+
+interface SheetProposalProps {
+  system: SheetSystem;
+  /** Puts colours into the tray. */
+  onCollect: (colors: readonly string[]) => void;
+  children: React.ReactNode;
+}
+
+const count = (n: number, one: string, many: string) => (n ? [`${n} ${n === 1 ? one : many}`] : []);
+
+/** A style sheet as a colour system: a proposal beside the original, taken whole or in part. */
+export function SheetProposal({ system, onCollect, children }: SheetProposalProps) {
+  const id = useProjectId();
+  const document = useProjectDocument();
+  const { edit } = useEditing();
+  const navigate = useNavigate();
+  const { choice, set } = useSheetChoice(system);
+  const input = useMemo(() => ({ system, choice }), [system, choice]);
+  const painting = useJob('paintSheet', input);
+  const parts = [
+    ...count(choice.families.size, 'family', 'families'),
+    ...count(choice.roles.size, 'role', 'roles'),
+    ...count(choice.gradients.size, 'gradient', 'gradients'),
+  ];
+  const take = () => {
+    const command = adoptSheet(document, system, choice, newId);
+    if (!command || !edit(command)) return;
+    toast(`Taken: ${parts.join(', ')}. Undo takes all of it back.`);
+    navigate(addressOf(id, choice.families.size ? 'grow' : choice.roles.size ? 'assign' : 'fade'));
+  };
+  return (
+    <div className="flex min-h-full flex-col">
+      <StationHeader title="Gather" lead={sheetSummary(system)}>
+        <Link to={addressOf(id, 'gather', 'text')} className="underline underline-offset-2">
+          Back to the colours
+        </Link>
+        <Button look="primary" disabled={!parts.length} onClick={take}>
+          {parts.length ? `Take ${parts.join(', ')}` : 'Nothing chosen'}
+        </Button>
+      </StationHeader>
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(230px,1fr)_3fr] gap-5 px-5 pb-5">
+        {children}
+        <div className="min-w-0">
+          {painting.fault && <Failure fault={painting.fault} onAgain={painting.again} />}
+          <ThemeChoice system={system} taken={choice.themes} set={set} />
+          <ProposedFamilies families={system.families} choice={choice} set={set} />
+          <ProposedRoles system={system} choice={choice} painted={painting.result?.roles ?? null} set={set} />
+          <GradientChoice
+            system={system}
+            taken={choice.gradients}
+            set={set}
+            painted={painting.result?.gradients}
+          />
+          <LeftOver system={system} onCollect={onCollect} />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+interface PartProps {
+  system: SheetSystem;
+  taken: ReadonlySet<string>;
+  set: ReturnType<typeof useSheetChoice>['set'];
+}
+
+function ThemeChoice({ system: { themes, roles }, taken, set }: PartProps) {
+  if (!roles.length) return null;
+  return (
+    <fieldset className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1">
+      <legend className="float-left mr-4 font-title text-lg font-semibold">Themes</legend>
+      {themes.map(({ key, name }) => (
+        <label key={key} className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            checked={taken.has(key)}
+            onChange={(event) => set('themes', [key], event.target.checked)}
+          />
+          {name}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+function GradientChoice({
+  system: { gradients },
+  taken,
+  set,
+  painted,
+}: PartProps & { painted: ReadonlyMap<string, string> | undefined }) {
+  if (!gradients.length) return null;
+  return (
+    <section aria-label="Proposed gradients" className="mb-5">
+      <h2 className="mb-1 font-title text-lg font-semibold">Gradients</h2>
+      <ul className="flex flex-col gap-1.5">
+        {gradients.map(({ property, name }) => (
+          <li key={property}>
+            <label className="flex items-center gap-2">
+              <input
+                type="checkbox"
+                checked={taken.has(property)}
+                onChange={(event) => set('gradients', [property], event.target.checked)}
+              />
+              <span
+                aria-hidden
+                className="checker h-7 w-72 shrink-0 overflow-hidden rounded-[4px] border border-hair"
+              >
+                <span className="block size-full" style={{ background: painted?.get(property) }} />
+              </span>
+              {name} <span className="truncate font-mono text-sm text-quiet">{property}</span>
+            </label>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const MOST_SHOWN = 60;
+
+function LeftOver({ system: { leftOver }, onCollect }: Pick<SheetProposalProps, 'system' | 'onCollect'>) {
+  if (!leftOver.length) return null;
+  return (
+    <section aria-label="Left over" className="mb-5">
+      <div className="mb-1 flex items-center gap-3">
+        <h2 className="font-title text-lg font-semibold">Left over</h2>
+        <Button small onClick={() => onCollect(leftOver.map(({ color }) => color))}>
+          {leftOver.length === 1 ? 'Put it into the tray' : `Put all ${leftOver.length} into the tray`}
+        </Button>
+      </div>
+      <ul className="flex flex-wrap gap-1.5">
+        {leftOver.slice(0, MOST_SHOWN).map(({ color, count: times }) => (
+          <li key={color} className="flex items-center gap-1 text-sm">
+            <ColorChip css={color} className="size-5" />
+            <span className="font-mono">{color}</span>
+            <span className="text-quiet">×{times}</span>
+          </li>
+        ))}
+        {leftOver.length > MOST_SHOWN && (
+          <li className="text-sm text-quiet">and {leftOver.length - MOST_SHOWN} more</li>
+        )}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,110 @@
+import type { FoundGradient } from '@mint-lamp/core/gradient/find-css';
+import { writeGradient } from '@mint-lamp/core/gradient/write-css';
+import { gradientOf, readLinkedGradient, type StopSource } from '@mint-lamp/core/sheet/linked-gradient';
+import type { Link as ColorLink } from '@mint-lamp/core/system/links/link';
+import { slug } from '@mint-lamp/core/system/names';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { addressOf } from '../../../addresses.ts';
+import { newId, useEditing } from '../../../store/editing.ts';
+import { useProjectDocument, useProjectId } from '../../../store/selectors.ts';
+import { Button } from '../../../ui/button.tsx';
+
+interface FoundGradientsProps {
+  gradients: readonly FoundGradient[];
+  onCollect: (colors: readonly string[]) => void;
+}
+
+/** The gradients of a text, painted whole, each to be taken to Fade or as its colours. */
+export function FoundGradients({ gradients, onCollect }: FoundGradientsProps) {
+  if (!gradients.length) return null;
+  return (
+    <section aria-label="Found gradients" className="mb-4">
+      <h2 className="mb-1 font-title text-lg font-semibold">
+        {gradients.length === 1 ? 'One gradient' : `${gradients.length} gradients`}
+      </h2>
+      <ul className="flex flex-col gap-2">
+        {gradients.map((found) => (
+          <FoundRow key={found.index} found={found} onCollect={onCollect} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const plainLink = (source: StopSource): ColorLink =>
+  source.to === 'color' ? source : { to: 'color', color: '#000000' };
+
+function FoundRow({
+  found,
+  onCollect,
+}: {
+  found: FoundGradient;
+  onCollect: FoundGradientsProps['onCollect'];
+}) {
+  const id = useProjectId();
+  const { gradients } = useProjectDocument();
+  const { edit } = useEditing();
+  const navigate = useNavigate();
+  const linked = readLinkedGradient(found.text);
+  const colors = [
+    ...new Set(
+      linked?.stops.flatMap((item) =>
+        item.kind === 'stop' && item.color.to === 'color' ? item.color.color : [],
+      ),
+    ),
+  ];
+  const toFade = () => {
+    const taken = new Set(gradients.map(({ name }) => slug(name)));
+    let n = 1;
+    while (taken.has(`found-${n}`)) n++;
+    const gradient = linked && gradientOf(linked, { id: newId(), name: `Found ${n}` }, plainLink);
+    if (!gradient) {
+      toast.error(
+        'A stop of this gradient lies beyond its line, which a project cannot hold. Its colours can be taken.',
+      );
+      return;
+    }
+    if (edit({ type: 'addGradient', gradient })) navigate(addressOf(id, 'fade', gradient.id));
+  };
+  return (
+    <li className="flex items-center gap-3">
+      <span aria-hidden className="checker h-14 min-w-0 flex-1 overflow-hidden rounded-md border border-hair">
+        <span className="block size-full" style={{ background: writeGradient(found.gradient) }} />
+      </span>
+      <div className="w-56 shrink-0">
+        <p className="truncate text-sm" title={found.text}>
+          {shapeOf(found)}, {colors.length} colours, line {found.line}
+          {found.count > 1 && `, ${found.count} times`}
+        </p>
+        <p className="mt-1 flex gap-1.5">
+          <Button small onClick={toFade}>
+            To Fade
+          </Button>
+          <Button small onClick={() => onCollect(colors)}>
+            Colours to the tray
+          </Button>
+        </p>
+      </div>
+    </li>
+  );
+}
+
+const round = (degrees: number) => Math.round(degrees * 10) / 10;
+
+/** "linear at 105°", "radial", "conic from 20°". */
+function shapeOf({ gradient }: FoundGradient): string {
+  const again = gradient.repeating ? 'repeating ' : '';
+  switch (gradient.kind) {
+    case 'linear': {
+      const { direction } = gradient;
+      return direction.by === 'angle'
+        ? `${again}linear at ${round(direction.degrees)}°`
+        : `${again}linear to ${[direction.y, direction.x].filter(Boolean).join(' ')}`;
+    }
+    case 'radial':
+      return `${again}radial, ${gradient.shape}`;
+    case 'conic':
+      return `${again}conic from ${round(gradient.from)}°`;
+  }
+}

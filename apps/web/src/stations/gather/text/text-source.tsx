@@ -1,0 +1,175 @@
+import { describeColor } from '@mint-lamp/core/color/describe';
+import type { MergedColor } from '@mint-lamp/core/color/find';
+import { readColor } from '@mint-lamp/core/color/parse';
+import { useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { addressOf } from '../../../addresses.ts';
+import { useJob } from '../../../jobs/use-job.ts';
+import type { FoundInText } from '../../../jobs/work/find-colors.ts';
+import { newId, useEditing } from '../../../store/editing.ts';
+import { selectProject, useProjectDocument } from '../../../store/selectors.ts';
+import { ofTab } from '../../../store/storage.ts';
+import { useAppSelector } from '../../../store/store.ts';
+import { Button } from '../../../ui/button.tsx';
+import { EmptyState, Failure } from '../../../ui/notice.tsx';
+import { StationHeader } from '../../station-header.tsx';
+import { SheetProposal } from '../sheet/sheet-proposal.tsx';
+import { FoundGradients } from './found-gradients.tsx';
+import { FoundTile } from './found-tile.tsx';
+import { NearCodes } from './near-codes.tsx';
+import { PasteArea } from './paste-area.tsx';
+import { SheetOffer } from './sheet-offer.tsx';
+
+const EXAMPLE = `Hi! Our funnel is painted #E2552B and the water on the posters is rgb(11 95 107).
+Notices: delayed hsl(42 79% 49%), cancelled #B8234A. The letterhead says #0B5F6 …
+Oh, and linen for the background.`;
+
+const NOTHING: FoundInText = { found: [], near: [], gradients: [], isSheet: false };
+
+/** What is typed stays while the tab is open, also when another station is visited. */
+function useDraft(projectId: string) {
+  const key = `mint-lamp/gather/${projectId}`;
+  const [text, setText] = useState(() => ofTab.read(key) ?? '');
+  useEffect(() => {
+    // A text too large for the storage stays on the screen.
+    ofTab.write(key, text);
+  }, [key, text]);
+  return [text, setText] as const;
+}
+
+/**
+ * Collects colours from any text: found codes on one side, what looks like a code and is none beside them; and a style
+ * sheet as the system that it comes to.
+ */
+export function TextSource({ asSystem }: { asSystem: boolean }) {
+  const id = useAppSelector((state) => selectProject(state).id);
+  const { tray } = useProjectDocument();
+  const { edit } = useEditing();
+  const [text, setText] = useDraft(id);
+  const [merge, setMerge] = useState(false);
+  /** Colours that are taken in though they are not to begin with, or the other way round. */
+  const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
+  const job = useJob('findColors', text.trim() ? text : null);
+  const result = (text.trim() && job.result) || NOTHING;
+  const searching = job.busy;
+  const merging = useJob('mergeTwins', merge && result.found.length ? result.found : null);
+  const merged = merge ? merging.result : null;
+  const shown = useMemo(
+    () => merged ?? result.found.map((item) => ({ ...item, twins: [] as string[] })),
+    [merged, result],
+  );
+  const inTray = new Set(tray.map((swatch) => swatch.color));
+  // A name in prose may be no colour at all: it is listed, and taken when it is pressed.
+  const isChosen = (item: MergedColor) => item.inProse === turned.has(item.color);
+  const chosen = shown.filter((item) => isChosen(item) && !inTray.has(item.color));
+  const reading = useJob('readSheet', result.isSheet ? text : null);
+  const system = result.isSheet ? reading.result : null;
+
+  const collect = (colors: readonly string[]) => {
+    const fresh = colors.filter((color) => !inTray.has(color));
+    if (!fresh.length) {
+      toast('They are in the tray already.');
+      return;
+    }
+    const commands = fresh.map((color) => ({
+      type: 'addSwatch' as const,
+      swatch: { id: newId(), name: capital(describeColor(readColor(color))), color },
+    }));
+    const label = commands.length === 1 ? 'collect 1 colour' : `collect ${commands.length} colours`;
+    if (edit({ type: 'batch', label, commands })) {
+      toast(
+        `${commands.length === 1 ? 'One colour is' : `${commands.length} colours are`} in the tray below`,
+      );
+      requestAnimationFrame(() => document.querySelector('#tray ul')?.lastElementChild?.scrollIntoView());
+    }
+  };
+  const toggle = (color: string) =>
+    setTurned((old) => {
+      const next = new Set(old);
+      if (!next.delete(color)) next.add(color);
+      return next;
+    });
+
+  if (asSystem && system)
+    return (
+      <SheetProposal system={system} onCollect={collect}>
+        <PasteArea text={text} onText={setText} />
+      </SheetProposal>
+    );
+  return (
+    <div className="flex min-h-full flex-col">
+      <StationHeader
+        title="Gather"
+        lead="Paste anything with colours in it: an e-mail, a style sheet, a list of codes."
+      >
+        <label className="flex items-center gap-1.5">
+          <input type="checkbox" checked={merge} onChange={(event) => setMerge(event.target.checked)} />
+          Merge near-twins
+        </label>
+        <Button
+          look="primary"
+          disabled={!chosen.length}
+          onClick={() => collect(chosen.map(({ color }) => color))}
+        >
+          {chosen.length ? `Put ${chosen.length} into the tray` : 'Put into the tray'}
+        </Button>
+      </StationHeader>
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(240px,2fr)_3fr] gap-5 px-5 pb-5">
+        <PasteArea text={text} onText={setText} />
+        <section aria-label="Found colours" aria-busy={searching} className="min-w-0">
+          {job.fault && <Failure fault={job.fault} onAgain={job.again} />}
+          {merging.fault && <Failure fault={merging.fault} onAgain={merging.again} />}
+          <p role="status" className="mb-2 text-quiet">
+            {summary(searching, text, result.found.length, shown.length, result.near.length)}
+          </p>
+          {text.trim() && !job.fault ? (
+            <>
+              {reading.fault && <Failure fault={reading.fault} onAgain={reading.again} />}
+              <SheetOffer
+                system={system}
+                busy={result.isSheet && reading.busy}
+                to={addressOf(id, 'gather', 'text', 'system')}
+              />
+              <FoundGradients gradients={result.gradients} onCollect={collect} />
+              <ul className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
+                {shown.map((item) => (
+                  <FoundTile
+                    key={item.color}
+                    item={item}
+                    inTray={inTray.has(item.color)}
+                    chosen={isChosen(item)}
+                    onToggle={() => toggle(item.color)}
+                  />
+                ))}
+              </ul>
+              <NearCodes
+                near={result.near}
+                onCorrect={({ text: wrong, index }, right) =>
+                  setText((old) => old.slice(0, index) + old.slice(index).replace(wrong, right))
+                }
+              />
+            </>
+          ) : (
+            <EmptyState title="Colours appear here as you paste">
+              Hex with or without #, names, rgb, hsl, hwb, lab, lch, oklab, oklch and color() are understood.
+              Mistyped codes are shown with corrections.
+              <p className="mt-3">
+                <Button onClick={() => setText(EXAMPLE)}>Try an example</Button>
+              </p>
+            </EmptyState>
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+function summary(searching: boolean, text: string, found: number, shown: number, near: number): string {
+  if (!text.trim()) return 'Nothing pasted yet';
+  if (searching) return 'Looking …';
+  const merged = shown < found ? `, merged to ${shown}` : '';
+  const doubts = near ? `; ${near} ${near === 1 ? 'code is' : 'codes are'} not quite a colour` : '';
+  return `${found} ${found === 1 ? 'colour' : 'colours'} found${merged}${doubts}`;
+}
