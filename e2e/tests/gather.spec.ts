@@ -29,7 +29,7 @@ async function paste(page: Page, text: string): Promise<void> {
 async function openEmpty(page: Page, stack: Parameters<typeof post>[0]): Promise<string> {
   const { id } = await post(stack, '/projects', { name: 'Empty' });
   await page.goto(`/p/${id}/gather`);
-  await expect(page).toHaveURL(/gather\/text$/);
+  await expect(page.getByLabel('Text with colours')).toBeVisible();
   return id;
 }
 

@@ -18,7 +18,7 @@ test('from a client’s codes to CSS, through all seven stations', async ({ page
   await page.getByLabel('Not quite colours').getByRole('button').first().click();
   await expect(page.getByLabel('Not quite colours')).toBeHidden();
   await page.getByRole('checkbox', { name: /^#e2552b/ }).click();
-  await page.getByRole('checkbox', { name: /^green/ }).click();
+  await expect(page.getByRole('checkbox', { name: /^green/ })).not.toBeChecked();
   await page.getByRole('button', { name: 'Put 3 into the tray' }).click();
   const tray = page.getByRole('region', { name: 'Tray' });
   await expect(tray.getByRole('listitem')).toHaveCount(3);

@@ -62,7 +62,13 @@ const KINDS: readonly (readonly [string, (i: number) => SimpleCommand])[] = [
     'colours that are unlike each other',
     (i) => ({
       type: 'addSwatch',
-      swatch: { id: `w${i}`, name: 'x', color: `oklch(${(i % 97) / 97} 0.1${i} ${i % 360})` },
+      swatch: {
+        id: `w${i}`,
+        name: 'x',
+        color: `oklch(${(i % 97) / 97} 0.1${i} ${i % 360})`,
+        group: '',
+        added: 0,
+      },
     }),
   ],
   ['bases', (i) => ({ type: 'setBase', family: `f${i % 64}`, color: hex() })],

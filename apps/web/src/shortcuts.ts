@@ -7,6 +7,8 @@ export const SHORTCUTS = [
   { keys: 'N', does: 'Next theme of the project' },
   { keys: 'J', does: 'Jump to the lamp' },
   { keys: 'B', does: 'Jump to the tray' },
+  { keys: 'X', does: 'In the tray: choose one more colour; with Shift all up to it' },
+  { keys: 'F2', does: 'In the tray: rename a colour' },
   { keys: 'M', does: 'Jump to the station' },
   { keys: 'G', does: 'Mid-grey surround on or off' },
   { keys: 'Delete', does: 'Remove the selected stop or tray colour' },

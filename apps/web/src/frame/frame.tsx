@@ -8,6 +8,7 @@ import { ReadoutLine } from '../readout/readout-line.tsx';
 import { selectDocument } from '../store/selectors.ts';
 import { createStore, useAppSelector } from '../store/store.ts';
 import { Tray } from '../tray/tray.tsx';
+import { useTrayHeight } from '../tray/tray-height.tsx';
 import { OpeningPage, useOpenProject } from './open-project.tsx';
 import { ReadOnlyLine } from './read-only-line.tsx';
 import { ShortcutSheet } from './shortcut-sheet.tsx';
@@ -42,6 +43,7 @@ function OpenFrame({ onOpen }: FrameProps) {
   useShortcuts();
   useEffect(() => onOpen([loadFinder]), [onOpen]);
   const name = useAppSelector((state) => selectDocument(state).name);
+  const trayHeight = useTrayHeight();
   const surround = useAppSelector((state) => state.interface.surround);
   useEffect(() => {
     document.title = `${name} · Mint Lamp`;
@@ -51,7 +53,10 @@ function OpenFrame({ onOpen }: FrameProps) {
   }, [name]);
   return (
     <ColorDragging>
-      <div className="grid h-full grid-cols-[minmax(0,1fr)_300px] grid-rows-[48px_auto_minmax(0,1fr)_68px]">
+      <div
+        className="grid h-full grid-cols-[minmax(0,1fr)_300px]"
+        style={{ gridTemplateRows: `48px auto minmax(0, 1fr) ${trayHeight.px}px` }}
+      >
         <TopBar />
         <div className="col-span-2 min-w-0">
           <ReadoutLine />
@@ -72,7 +77,7 @@ function OpenFrame({ onOpen }: FrameProps) {
           </div>
         </main>
         <Lamp />
-        <Tray />
+        <Tray height={trayHeight} />
       </div>
       <Finder />
       <ShortcutSheet />

@@ -1,6 +1,7 @@
 /** Every job by name; each is loaded into a worker when it is first run there. */
 export const JOBS = {
   findColors: () => import('./work/find-colors.ts'),
+  nameColors: () => import('./work/name-colors.ts'),
   readSheet: () => import('./work/read-sheet.ts'),
   mergeTwins: () => import('./work/merge-twins.ts'),
   paintSheet: () => import('./work/paint-sheet.ts'),

@@ -3,12 +3,13 @@ import { describeColor } from '@mint-lamp/core/color/describe';
 import { parseColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
 import { Plus } from 'lucide-react';
-import { useId, useState } from 'react';
-import { edit, newId } from '../store/editing.ts';
+import { useId, useMemo, useState } from 'react';
+import { edit } from '../store/editing.ts';
 import { useAppDispatch } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
 import { Popover } from '../ui/popover.tsx';
+import { newSwatches, useColorNames } from './new-swatches.ts';
 
 /** Adds one typed colour to the tray; a code that is none is told with corrections to click. */
 export function AddColor() {
@@ -18,10 +19,12 @@ export function AddColor() {
   const [text, setText] = useState('');
   const parsed = parseColor(text);
   const proposals = parsed.ok ? [] : corrections(text);
+  const typed = parsed.ok ? canonical(parsed.color) : null;
+  const names = useColorNames(useMemo(() => (typed ? [typed] : []), [typed]));
   const add = () => {
     if (!parsed.ok) return;
-    const swatch = { id: newId(), name: describeColor(parsed.color), color: canonical(parsed.color) };
-    if (dispatch(edit({ type: 'addSwatch', swatch }))) {
+    const [swatch] = newSwatches([canonical(parsed.color)], names);
+    if (dispatch(edit({ type: 'addSwatch', swatch: swatch! }))) {
       setText('');
       setOpen(false);
     }
@@ -62,7 +65,9 @@ export function AddColor() {
           </Button>
         </div>
         <p role="status" className="mt-1 min-h-5 text-sm text-quiet">
-          {parsed.ok ? describeColor(parsed.color) : text && parsed.reason}
+          {parsed.ok
+            ? [typed && names.get(typed), describeColor(parsed.color)].filter(Boolean).join(': ')
+            : text && parsed.reason}
         </p>
         {proposals.length > 0 && (
           <div className="flex flex-wrap gap-1">

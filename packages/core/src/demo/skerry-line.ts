@@ -89,9 +89,9 @@ export const SKERRY_LINE: ProjectDocument = {
     ]),
   ],
   tray: [
-    { id: 'from-letterhead', name: 'Letterhead', color: '#0b5f6b' },
-    { id: 'from-funnel', name: 'Funnel paint', color: '#e2552b' },
-    { id: 'from-rope', name: 'Mooring rope', color: '#d9c7a0' },
-    { id: 'from-slate', name: 'Pier slate', color: '#3d4a4d' },
+    { id: 'from-letterhead', name: 'Letterhead', color: '#0b5f6b', group: '', added: 0 },
+    { id: 'from-funnel', name: 'Funnel paint', color: '#e2552b', group: '', added: 0 },
+    { id: 'from-rope', name: 'Mooring rope', color: '#d9c7a0', group: '', added: 0 },
+    { id: 'from-slate', name: 'Pier slate', color: '#3d4a4d', group: '', added: 0 },
   ],
 };

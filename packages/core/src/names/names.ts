@@ -1,3 +1,4 @@
+/// <reference path="./color-name-list.d.ts" />
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 
 export interface NamedColor {

@@ -1,13 +1,8 @@
-import { Navigate, useParams } from 'react-router';
-import { addressOf } from '../../addresses.ts';
-import { useProjectId } from '../../store/selectors.ts';
+import { useParams } from 'react-router';
 import { TextSource } from './text/text-source.tsx';
 
-/** Collects colours, from one source at a time, each with an address of its own. */
+/** Collects colours, from one source at a time, each with an address of its own; without one, from text. */
 export default function Gather() {
-  const id = useProjectId();
   const { source, view } = useParams();
-  if (source !== 'text' || (view !== undefined && view !== 'system'))
-    return <Navigate replace to={addressOf(id, 'gather', 'text')} />;
-  return <TextSource asSystem={view === 'system'} />;
+  return <TextSource asSystem={source === 'text' && view === 'system'} />;
 }

@@ -319,7 +319,10 @@ describe('schemas', () => {
     ['rgb(11, 95, 107)', '#0b5f6b'],
     ['OKLCH(70% 0.3 150deg)', 'oklch(0.7 0.3 150)'],
   ])('bring the colour %j into its one spelling', (written, canonical) => {
-    const command = { type: 'addSwatch', swatch: { id: 's', name: 'x', color: written } };
+    const command = {
+      type: 'addSwatch',
+      swatch: { id: 's', name: 'x', color: written, group: '', added: 0 },
+    };
     expect(commandSchema.validate(command).value.swatch.color).toBe(canonical);
   });
 

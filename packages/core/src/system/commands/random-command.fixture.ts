@@ -101,6 +101,15 @@ export const record = <T>(shape: { [K in keyof T]: fc.Arbitrary<T[K]> }) =>
 const of = (type: string, shape: Record<string, fc.Arbitrary<unknown>>) =>
   record({ type: fc.constant(type), ...shape }) as unknown as fc.Arbitrary<SimpleCommand>;
 
+const trayGroup = fc.constantFrom('', 'Client', 'Harbour');
+export const anySwatch = record({
+  id: swatchId,
+  name,
+  color,
+  group: trayGroup,
+  added: fc.constantFrom(0, 1),
+});
+
 export const SIMPLE = [
   of('renameProject', { name }),
   of('setGround', { role: fc.option(roleId) }),
@@ -165,10 +174,14 @@ export const SIMPLE = [
   of('removeStop', { gradient: gradientId, stop: stopId }),
   of('moveStop', { gradient: gradientId, stop: stopId, places, index }),
   of('linkStop', { gradient: gradientId, stop: stopId, link }),
-  of('addSwatch', { swatch: record({ id: swatchId, name, color }), index }),
+  of('addSwatch', { swatch: anySwatch, index }),
   of('removeSwatch', { swatch: swatchId }),
   of('renameSwatch', { swatch: swatchId, name }),
-  of('moveSwatch', { swatch: swatchId, index: fc.nat(4) }),
+  of('moveSwatch', { swatch: swatchId, index: fc.nat(4), group: fc.option(trayGroup, { nil: undefined }) }),
+  of('renameSwatchGroup', { from: trayGroup, to: trayGroup }),
+  of('arrangeTray', {
+    order: fc.array(record({ swatch: swatchId, group: trayGroup }), { minLength: 1, maxLength: 3 }),
+  }),
   of('setSwatch', { swatch: swatchId, color }),
 ];
 const simple = fc.oneof(...SIMPLE);

@@ -7,6 +7,7 @@ import type { Role } from '../roles/role.ts';
 import { roleSlug } from '../roles/role-name.ts';
 import {
   anyKind,
+  anySwatch,
   color,
   familyId,
   fullName,
@@ -21,7 +22,6 @@ import {
   roleId,
   shade,
   stops,
-  swatchId,
   target,
   themeId,
 } from './random-command.fixture.ts';
@@ -70,7 +70,7 @@ export const anyDocument: fc.Arbitrary<ProjectDocument> = fc
       }).filter((pair) => pair.foreground !== pair.background),
     ),
     gradients: listOf(fc.tuple(gradientId, name, anyKind, stops).map(gradientOf), sameName),
-    tray: listOf(record({ id: swatchId, name, color })),
+    tray: listOf(anySwatch as fc.Arbitrary<{ id: string }>),
   })
   .map((drawn) => {
     const document = JSON.parse(JSON.stringify(drawn)) as ProjectDocument;

@@ -49,6 +49,10 @@ const TOLD: readonly (readonly [Command, string])[] = [
   [{ type: 'removeSwatch', swatch: swatch.id }, 'take Letterhead out of the tray'],
   [{ type: 'renameSwatch', swatch: swatch.id, name: 'Paper' }, 'rename Letterhead to Paper'],
   [{ type: 'moveSwatch', swatch: swatch.id, index: 2 }, 'move Letterhead in the tray'],
+  [{ type: 'renameSwatchGroup', from: 'Client', to: 'Harbour' }, 'rename the tray group Client to Harbour'],
+  [{ type: 'renameSwatchGroup', from: 'Client', to: '' }, 'dissolve the tray group Client'],
+  [{ type: 'renameSwatchGroup', from: '', to: 'Client' }, 'group as Client'],
+  [{ type: 'arrangeTray', order: [{ swatch: swatch.id, group: '' }] }, 'arrange the tray'],
   [{ type: 'setSwatch', swatch: swatch.id, color: '#fff' }, 'change Letterhead'],
   [{ type: 'batch', label: 'do several things', commands: [] }, 'do several things'],
 ];

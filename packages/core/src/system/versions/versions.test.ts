@@ -56,6 +56,26 @@ describe('documents of version 1', () => {
   });
 });
 
+describe('documents of version 2', () => {
+  it('have trays without groups', () => {
+    expect(brought('skerry-line-2.json')).toEqual(SKERRY_LINE);
+  });
+
+  it('take the commands of that version', () => {
+    const unsent = Object.values(stored('unsent-2.json')).map((kept) => {
+      const { form, command } = kept as { form: number; command: unknown };
+      const result = bringCommand(command, form);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    const { tray } = after(brought('skerry-line-2.json'), ...unsent);
+    expect(tray.map(({ id, group, added }) => [id, group, added]).slice(2, 3)).toEqual([['rope', '', 0]]);
+    expect(tray.at(-1)).toEqual({ id: 'tar', name: 'Tar', color: '#202020', group: '', added: 0 });
+  });
+});
+
 describe('bringing along', () => {
   it('leaves today’s documents and commands as they are', () => {
     expect(bringDocument(SKERRY_LINE)).toEqual({ ok: true, value: SKERRY_LINE });

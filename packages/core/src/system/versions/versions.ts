@@ -1,6 +1,8 @@
 import { DOCUMENT_VERSION } from '../document.ts';
 import { command as commandTo2 } from './2/command.ts';
 import { document as documentTo2 } from './2/document.ts';
+import { command as commandTo3 } from './3/command.ts';
+import { document as documentTo3 } from './3/document.ts';
 import type { Form } from './form.ts';
 
 /** From one version to the next: documents and commands of the one in the form of the other. */
@@ -12,6 +14,7 @@ interface VersionStep {
 /** The steps by the version that they lead to. */
 const STEPS: Readonly<Record<number, VersionStep>> = {
   2: { document: documentTo2, command: commandTo2 },
+  3: { document: documentTo3, command: commandTo3 },
 };
 
 /** The result of bringing something along: in today's form, though not checked yet; or why that cannot be. */

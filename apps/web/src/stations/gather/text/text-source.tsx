@@ -1,15 +1,14 @@
-import { describeColor } from '@mint-lamp/core/color/describe';
 import type { MergedColor } from '@mint-lamp/core/color/find';
-import { readColor } from '@mint-lamp/core/color/parse';
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
 import { useJob } from '../../../jobs/use-job.ts';
 import type { FoundInText } from '../../../jobs/work/find-colors.ts';
-import { newId, useEditing } from '../../../store/editing.ts';
+import { useEditing } from '../../../store/editing.ts';
 import { selectProject, useProjectDocument } from '../../../store/selectors.ts';
 import { ofTab } from '../../../store/storage.ts';
 import { useAppSelector } from '../../../store/store.ts';
+import { newSwatches, useColorNames } from '../../../tray/new-swatches.ts';
 import { Button } from '../../../ui/button.tsx';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
 import { StationHeader } from '../../station-header.tsx';
@@ -51,6 +50,7 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
   const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
   const job = useJob('findColors', text.trim() ? text : null);
   const result = (text.trim() && job.result) || NOTHING;
+  const names = useColorNames(useMemo(() => result.found.map(({ color }) => color), [result]));
   const searching = job.busy;
   const merging = useJob('mergeTwins', merge && result.found.length ? result.found : null);
   const merged = merge ? merging.result : null;
@@ -71,17 +71,12 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
       toast('They are in the tray already.');
       return;
     }
-    const commands = fresh.map((color) => ({
-      type: 'addSwatch' as const,
-      swatch: { id: newId(), name: capital(describeColor(readColor(color))), color },
-    }));
+    const commands = newSwatches(fresh, names).map((swatch) => ({ type: 'addSwatch' as const, swatch }));
     const label = commands.length === 1 ? 'collect 1 colour' : `collect ${commands.length} colours`;
-    if (edit({ type: 'batch', label, commands })) {
+    if (edit({ type: 'batch', label, commands }))
       toast(
         `${commands.length === 1 ? 'One colour is' : `${commands.length} colours are`} in the tray below`,
       );
-      requestAnimationFrame(() => document.querySelector('#tray ul')?.lastElementChild?.scrollIntoView());
-    }
   };
   const toggle = (color: string) =>
     setTurned((old) => {
@@ -163,8 +158,6 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
     </div>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 function summary(searching: boolean, text: string, found: number, shown: number, near: number): string {
   if (!text.trim()) return 'Nothing pasted yet';

@@ -1,0 +1,73 @@
+import { rgb8ToOklch, toRgb8 } from '@mint-lamp/core/color/gamut';
+import { readColor } from '@mint-lamp/core/color/parse';
+import type { Command } from '@mint-lamp/core/system/commands/command';
+import { groupsOf, type Swatch } from '@mint-lamp/core/system/tray/swatch';
+
+type Placed = Pick<Swatch, 'id' | 'group'>;
+
+const arrange = (order: readonly Placed[]): Command => ({
+  type: 'arrangeTray',
+  order: order.map(({ id, group }) => ({ swatch: id, group })),
+});
+
+/** The command that puts some colours of the tray before or after another, into its group. */
+export function dropCommand(tray: readonly Swatch[], ids: ReadonlySet<string>, onto: Swatch): Command {
+  const [only] = ids;
+  const to = tray.findIndex(({ id }) => id === onto.id);
+  if (ids.size === 1) return { type: 'moveSwatch', swatch: only!, index: to, group: onto.group };
+  const moved = tray.filter(({ id }) => ids.has(id)).map((swatch) => ({ ...swatch, group: onto.group }));
+  const from = tray.findIndex(({ id }) => ids.has(id));
+  const rest = tray.filter(({ id }) => !ids.has(id));
+  const at = rest.findIndex(({ id }) => id === onto.id) + (from < to ? 1 : 0);
+  return arrange([...rest.slice(0, at), ...moved, ...rest.slice(at)]);
+}
+
+/** The command that puts some colours at the end of a group, or behind all others in a new one. */
+export function groupCommand(tray: readonly Swatch[], ids: ReadonlySet<string>, group: string): Command {
+  const moved = tray.filter(({ id }) => ids.has(id)).map((swatch) => ({ ...swatch, group }));
+  const rest = tray.filter(({ id }) => !ids.has(id));
+  const last = rest.findLastIndex((swatch) => swatch.group === group);
+  const at = last === -1 ? rest.length : last + 1;
+  return arrange([...rest.slice(0, at), ...moved, ...rest.slice(at)]);
+}
+
+export type SortKey = 'lightness' | 'hue' | 'time';
+
+/** Below this OKLCH chroma a colour has no hue to sort by. */
+const GREYISH = 0.02;
+
+const KEYS: Readonly<Record<SortKey, (swatch: Swatch) => readonly number[]>> = {
+  lightness: ({ color }) => [-rgb8ToOklch(...toRgb8(readColor(color)))[0]],
+  hue: ({ color }) => {
+    const [l, chroma, hue] = rgb8ToOklch(...toRgb8(readColor(color)));
+    return chroma < GREYISH ? [1, -l] : [0, hue, -l];
+  },
+  time: ({ added }) => [added],
+};
+
+function compare(a: readonly number[], b: readonly number[]): number {
+  for (let i = 0; i < Math.max(a.length, b.length); i++) {
+    const difference = (a[i] ?? 0) - (b[i] ?? 0);
+    if (difference) return difference;
+  }
+  return 0;
+}
+
+/** The command that sorts the tray within its groups: lightest first, around the hues with greys last, or oldest first. */
+export function sortCommand(tray: readonly Swatch[], by: SortKey): Command {
+  const keys = new Map(tray.map((swatch) => [swatch, KEYS[by](swatch)]));
+  return arrange(
+    groupsOf(tray).flatMap(({ swatches }) =>
+      [...swatches].sort((a, b) => compare(keys.get(a)!, keys.get(b)!)),
+    ),
+  );
+}
+
+/** The tray as text: a line for each colour with its code and name, groups under their names. */
+export function trayAsText(swatches: readonly Swatch[]): string {
+  return groupsOf(swatches)
+    .map(({ name, swatches: own }) =>
+      [...(name ? [name] : []), ...own.map(({ name: title, color }) => `${color}  ${title}`)].join('\n'),
+    )
+    .join('\n\n');
+}

@@ -1,0 +1,160 @@
+import { findTwins } from '@mint-lamp/core/color/difference';
+import { oklabOf, paint } from '@mint-lamp/core/system/resolve/painted';
+import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
+import { ArrowDownUp, Layers2, Trash2 } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { edit } from '../store/editing.ts';
+import { useAppDispatch } from '../store/store.ts';
+import { Button } from '../ui/button.tsx';
+import { ColorChip } from '../ui/color-chip.tsx';
+import { CopyButton } from '../ui/copy-button.tsx';
+import { Popover, PopoverClose } from '../ui/popover.tsx';
+import { groupCommand, type SortKey, sortCommand, trayAsText } from './arrangement.ts';
+import { takeOut } from './tray-color.tsx';
+import type { Picked } from './use-picked.ts';
+
+interface ToolProps {
+  tray: readonly Swatch[];
+}
+
+/** What can be done with several colours that are chosen together. */
+export function PickedTools({ tray, picked }: ToolProps & { picked: Picked }) {
+  const dispatch = useAppDispatch();
+  const { ids } = picked;
+  if (ids.size < 2) return null;
+  const groups = new Set(tray.map(({ group }) => group));
+  let n = 1;
+  while (groups.has(`Group ${n}`)) n++;
+  return (
+    <fieldset aria-label="Chosen colours" className="flex items-center gap-1">
+      <span className="text-sm whitespace-nowrap">{ids.size} chosen</span>
+      <Button small onClick={() => dispatch(edit(groupCommand(tray, ids, `Group ${n}`)))}>
+        Group
+      </Button>
+      <Button
+        small
+        onClick={() => {
+          if (dispatch(edit(takeOut([...ids])))) picked.clear();
+        }}
+      >
+        Take out
+      </Button>
+    </fieldset>
+  );
+}
+
+const SORTS: readonly (readonly [SortKey, string])[] = [
+  ['lightness', 'By lightness'],
+  ['hue', 'By hue'],
+  ['time', 'By time'],
+];
+
+export function SortTray({ tray }: ToolProps) {
+  const dispatch = useAppDispatch();
+  if (tray.length < 2) return null;
+  return (
+    <Popover
+      label="Sort the tray"
+      align="end"
+      trigger={
+        <Button small look="quiet" aria-label="Sort the tray">
+          <ArrowDownUp aria-hidden className="size-4" />
+        </Button>
+      }
+    >
+      <p className="mb-2 text-sm text-quiet">Within each group</p>
+      <div className="flex flex-col gap-1">
+        {SORTS.map(([key, name]) => (
+          <PopoverClose key={key} asChild>
+            <Button small onClick={() => dispatch(edit(sortCommand(tray, key)))}>
+              {name}
+            </Button>
+          </PopoverClose>
+        ))}
+      </div>
+    </Popover>
+  );
+}
+
+/** Colours of the tray that can hardly be told apart, told and merged on request. */
+export function TwinsInTray({ tray }: ToolProps) {
+  const dispatch = useAppDispatch();
+  const twins = useMemo(() => {
+    const painted = tray.map(({ color }) => paint(color));
+    return findTwins(painted.map(oklabOf)).filter(({ a, b }) => painted[a]!.alpha === painted[b]!.alpha);
+  }, [tray]);
+  if (!twins.length) return null;
+  // The one that lies further back goes.
+  const extra = [...new Set(twins.map(({ b }) => tray[b]!.id))];
+  return (
+    <Popover
+      label="Near-twins in the tray"
+      align="end"
+      trigger={
+        <Button small look="quiet" className="text-look!">
+          <Layers2 aria-hidden className="size-4" />{' '}
+          {twins.length === 1 ? '1 near-twin' : `${twins.length} near-twins`}
+        </Button>
+      }
+    >
+      <ul className="mb-2 flex max-h-60 flex-col gap-1 overflow-auto">
+        {twins.slice(0, 50).map(({ a, b, difference }) => (
+          <li key={`${a} ${b}`} className="flex items-center text-sm">
+            <ColorChip css={tray[a]!.color} className="h-6 w-10 rounded-r-none!" />
+            <ColorChip css={tray[b]!.color} className="mr-2 h-6 w-10 rounded-l-none!" />
+            {tray[a]!.name} and {tray[b]!.name}
+            <span className="ml-2 font-mono text-xs text-quiet">{difference.toFixed(3)}</span>
+          </li>
+        ))}
+      </ul>
+      <PopoverClose asChild>
+        <Button onClick={() => dispatch(edit(takeOut(extra)))}>
+          Merge: take {extra.length === 1 ? 'one' : extra.length} out
+        </Button>
+      </PopoverClose>
+    </Popover>
+  );
+}
+
+export function CopyTray({ tray }: ToolProps) {
+  if (!tray.length) return null;
+  return (
+    <CopyButton text={trayAsText(tray)} label="Copy all as text" className="h-6 font-sans!">
+      Copy all
+    </CopyButton>
+  );
+}
+
+export function ClearTray({ tray }: ToolProps) {
+  const dispatch = useAppDispatch();
+  const [open, setOpen] = useState(false);
+  if (!tray.length) return null;
+  const clear = () => {
+    const commands = tray.map(({ id }) => ({ type: 'removeSwatch', swatch: id }) as const);
+    dispatch(edit({ type: 'batch', label: 'clear the tray', commands }));
+    setOpen(false);
+  };
+  return (
+    <Popover
+      label="Clear the tray"
+      align="end"
+      open={open}
+      onOpenChange={setOpen}
+      trigger={
+        <Button small look="quiet" aria-label="Clear the tray">
+          <Trash2 aria-hidden className="size-4" />
+        </Button>
+      }
+    >
+      <p className="mb-2">Take all {tray.length} colours out of the tray? Undo brings them back.</p>
+      <div className="flex gap-2">
+        <Button look="danger" onClick={clear}>
+          Clear the tray
+        </Button>
+        <PopoverClose asChild>
+          <Button>Keep them</Button>
+        </PopoverClose>
+      </div>
+    </Popover>
+  );
+}
