@@ -1,6 +1,6 @@
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 
-/** Every pixel of a picture counted into cells of 6 bits a channel. */
+/** Every pixel of a picture counted into cells of 5 bits a channel, which a processor's nearest memory holds. */
 export interface Histogram {
   /** Pixels counted: those with an alpha of at least half. */
   readonly total: number;
@@ -16,7 +16,7 @@ export interface Histogram {
   readonly place: Int32Array;
 }
 
-const CELLS = 1 << 18;
+const CELLS = 1 << 15;
 
 /** The pixels as 32-bit words, little-endian as on every machine that browsers run on: A B G R from the top. */
 function wordsOf(pixels: Uint8ClampedArray | Uint8Array): Int32Array {
@@ -26,17 +26,17 @@ function wordsOf(pixels: Uint8ClampedArray | Uint8Array): Int32Array {
 }
 
 /** Pixels of one cell that a word holds before its fields, of 8 bits each, would overflow. */
-const FULL = 85;
+const FULL = 36;
 
 /** What is counted, by cell. */
 interface Cells {
-  /** While counting, four 8-bit fields: pixels, and their blue, green and red above the cell's own six bits. */
+  /** While counting, four 8-bit fields: pixels, and their blue, green and red above the cell's own five bits. */
   readonly words: Int32Array;
   /** The index of a pixel: of the first since the word was last empty. */
   readonly recent: Int32Array;
   /** The index of the first pixel of all; −1 where there is none. Known once a word was emptied. */
   readonly first: Int32Array;
-  /** For each cell four numbers: its pixels, and their red, green and blue above the cell's six bits. */
+  /** For each cell four numbers: its pixels, and their red, green and blue above the cell's five bits. */
   readonly sums: Float64Array;
 }
 
@@ -54,7 +54,7 @@ function empty({ words, recent, first, sums }: Cells, key: number): void {
 
 /**
  * The inner loop of a large picture: one addition a pixel, and yet exact means. What a channel comes to above
- * its upper six bits is its two lowest bits, which lie just where the fields of a cell's word want them.
+ * its upper five bits is its three lowest bits, which lie just where the fields of a cell's word want them.
  */
 function count(pixels: Int32Array, cells: Cells): void {
   const { words, recent } = cells;
@@ -62,10 +62,10 @@ function count(pixels: Int32Array, cells: Cells): void {
     const pixel = pixels[i]!;
     // The sign bit is the top bit of alpha: not set, the pixel is less than half opaque.
     if (pixel >= 0) continue;
-    const key = ((pixel & 0xfc) << 10) | ((pixel & 0xfc00) >> 4) | ((pixel & 0xfc0000) >> 18);
+    const key = ((pixel & 0xf8) << 7) | ((pixel & 0xf800) >> 6) | ((pixel & 0xf80000) >> 19);
     const before = words[key]!;
     if (before === 0) recent[key] = i;
-    const now = before + (pixel & 0x030303) + 0x01000000;
+    const now = before + (pixel & 0x070707) + 0x01000000;
     words[key] = now;
     if (now >>> 24 === FULL) empty(cells, key);
   }
@@ -101,8 +101,8 @@ export function histogramOf(pixels: Uint8ClampedArray | Uint8Array): Histogram {
   const lab: Triple = [0, 0, 0];
   keys.forEach((key, i) => {
     const n = sums[key * 4]!;
-    const mean = (part: number, above: number) => ((part & 63) << 2) + sums[key * 4 + above]! / n;
-    const [red, green, blue] = [mean(key >> 12, 1), mean(key >> 6, 2), mean(key, 3)];
+    const mean = (part: number, above: number) => ((part & 31) << 3) + sums[key * 4 + above]! / n;
+    const [red, green, blue] = [mean(key >> 10, 1), mean(key >> 5, 2), mean(key, 3)];
     rgbToOklab(red, green, blue, lab);
     total += n;
     h.count[i] = n;

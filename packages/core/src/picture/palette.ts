@@ -41,80 +41,177 @@ function interest(leaning: Leaning, l: number, chroma: number): number {
   }
 }
 
-/** Cells merged into coarser ones, with the weight of what lies near each, so that noise and patches differ. */
-function patches(h: Histogram, weight: Float64Array) {
-  const coarse = new Map<number, { w: number; l: number; a: number; b: number; size: number }>();
-  for (let i = 0; i < h.count.length; i++) {
-    const key =
-      (Math.floor(h.l[i]! * 24) << 16) |
-      (Math.floor((h.a[i]! + 0.5) * 24) << 8) |
-      Math.floor((h.b[i]! + 0.5) * 24);
-    const cell = coarse.get(key) ?? { w: 0, l: 0, a: 0, b: 0, size: 0 };
-    const n = h.count[i]!;
-    cell.size += n;
-    cell.w += weight[i]!;
-    cell.l += h.l[i]! * n;
-    cell.a += h.a[i]! * n;
-    cell.b += h.b[i]! * n;
-    coarse.set(key, cell);
-  }
-  const cells = [...coarse.values()].map((c) => ({
-    ...c,
-    l: c.l / c.size,
-    a: c.a / c.size,
-    b: c.b / c.size,
-    near: 0,
-  }));
-  for (const one of cells)
-    for (const other of cells)
-      if (squared(one.l - other.l, one.a - other.a, one.b - other.b) < NEAR ** 2) one.near += other.size;
-  return cells;
+/** Cells merged into coarser ones, so that noise and patches differ. */
+interface Patches {
+  /** For each cell of the histogram the patch that it belongs to. */
+  readonly of: Int32Array;
+  readonly l: Float64Array;
+  readonly a: Float64Array;
+  readonly b: Float64Array;
+  /** Pixels. */
+  readonly size: Float64Array;
+  /** Pixels of it and of all patches near it. */
+  readonly near: Float64Array;
 }
 
-type Center = [l: number, a: number, b: number];
+/** Steps of a coarse cell to each unit of OKLab. */
+const COARSE = 24;
+
+// They are the same for every leaning, and cost more than a palette.
+const known = new WeakMap<Histogram, Patches>();
+
+function patchesOf(h: Histogram): Patches {
+  let patches = known.get(h);
+  if (!patches) {
+    patches = mergeCells(h);
+    known.set(h, patches);
+  }
+  return patches;
+}
+
+function mergeCells(h: Histogram): Patches {
+  const n = h.count.length;
+  const of = new Int32Array(n);
+  const indexes = new Map<number, number>();
+  for (let i = 0; i < n; i++) {
+    const key =
+      (Math.floor(h.l[i]! * COARSE) << 16) |
+      (Math.floor((h.a[i]! + 0.5) * COARSE) << 8) |
+      Math.floor((h.b[i]! + 0.5) * COARSE);
+    let index = indexes.get(key);
+    if (index === undefined) {
+      index = indexes.size;
+      indexes.set(key, index);
+    }
+    of[i] = index;
+  }
+  const column = () => new Float64Array(indexes.size);
+  const [l, a, b, size, near] = [column(), column(), column(), column(), column()];
+  for (let i = 0; i < n; i++) {
+    const p = of[i]!;
+    const count = h.count[i]!;
+    size[p]! += count;
+    l[p]! += h.l[i]! * count;
+    a[p]! += h.a[i]! * count;
+    b[p]! += h.b[i]! * count;
+  }
+  for (let p = 0; p < size.length; p++) {
+    l[p]! /= size[p]!;
+    a[p]! /= size[p]!;
+    b[p]! /= size[p]!;
+  }
+  for (let p = 0; p < size.length; p++) {
+    near[p]! += size[p]!;
+    for (let q = 0; q < p; q++)
+      if (squared(l[p]! - l[q]!, a[p]! - a[q]!, b[p]! - b[q]!) < NEAR ** 2) {
+        near[p]! += size[q]!;
+        near[q]! += size[p]!;
+      }
+  }
+  return { of, l, a, b, size, near };
+}
+
+/** Colours in OKLab, three numbers each. */
+type Centers = Float64Array;
 
 /** First the heaviest colour, then each time the one that is both far from all chosen and a patch of its own. */
-function seeds(h: Histogram, weight: Float64Array, k: number, leaning: Leaning): Center[] {
-  const cells = patches(h, weight);
+function seeds(h: Histogram, weight: Float64Array, k: number, leaning: Leaning): Centers {
+  const patches = patchesOf(h);
+  const { l, a, b, near } = patches;
+  const n = near.length;
+  const w = new Float64Array(n);
+  for (let i = 0; i < weight.length; i++) w[patches.of[i]!]! += weight[i]!;
+  let heaviest = 0;
+  for (let p = 1; p < n; p++) if (w[p]! > w[heaviest]!) heaviest = p;
+  const most = w[heaviest]!;
   // How much the weight counts against the distance. By area, an accent far from all else needs little weight.
   const pull = { area: 0.18, 'most different': 0 }[leaning as string] ?? 0.7;
   const ofAccent = leaning === 'area' ? pull / 3 : pull;
-  const out: Center[] = [];
-  const far = cells.map(() => Number.POSITIVE_INFINITY);
-  const heaviest = cells.reduce((best, cell) => (cell.w > best.w ? cell : best), cells[0]!);
-  let next: (typeof cells)[number] | null = heaviest;
-  while (next && out.length < k) {
-    out.push([next.l, next.a, next.b]);
-    const [l, a, b] = out[out.length - 1]!;
-    let best = 0;
-    let found: (typeof cells)[number] | null = null;
-    cells.forEach((cell, i) => {
-      far[i] = Math.min(far[i]!, Math.sqrt(squared(cell.l - l, cell.a - a, cell.b - b)));
-      const patch = Math.min(1, cell.near / h.total / PATCH);
-      const score = far[i]! * patch ** 2 * (cell.w / heaviest.w) ** (far[i]! > 0.15 ? ofAccent : pull);
+  // What does not change from one colour to the next.
+  const standing = near.map((one, p) => Math.min(1, one / h.total / PATCH) ** 2 * (w[p]! / most) ** pull);
+  const standingFar = near.map(
+    (one, p) => Math.min(1, one / h.total / PATCH) ** 2 * (w[p]! / most) ** ofAccent,
+  );
+  const far = new Float64Array(n).fill(Number.POSITIVE_INFINITY);
+  const out: number[] = [];
+  let next = leaning === 'most different' ? outermost(h, patches) : heaviest;
+  while (next !== -1 && out.length < k * 3) {
+    const [cl, ca, cb] = [l[next]!, a[next]!, b[next]!];
+    out.push(cl, ca, cb);
+    let best = 1e-6;
+    next = -1;
+    for (let p = 0; p < n; p++) {
+      const distance = Math.sqrt(squared(l[p]! - cl, a[p]! - ca, b[p]! - cb));
+      if (distance < far[p]!) far[p] = distance;
+      const score = far[p]! * (far[p]! > 0.15 ? standingFar[p]! : standing[p]!);
       if (score > best) {
         best = score;
-        found = cell;
-      }
-    });
-    next = best > 1e-6 ? found : null;
-  }
-  return out;
-}
-
-/** The number of the nearest centre for every cell. */
-function assign(h: Histogram, centers: readonly Center[], nearest: Uint8Array): void {
-  for (let i = 0; i < nearest.length; i++) {
-    let best = Number.POSITIVE_INFINITY;
-    for (let c = 0; c < centers.length; c++) {
-      const [l, a, b] = centers[c]!;
-      const d = squared(h.l[i]! - l, h.a[i]! - a, h.b[i]! - b);
-      if (d < best) {
-        best = d;
-        nearest[i] = c;
+        next = p;
       }
     }
   }
+  return Float64Array.from(out);
+}
+
+/** The patch that lies farthest from the middle of all colours. */
+function outermost(h: Histogram, { l, a, b, size, near }: Patches): number {
+  const middle = [0, 0, 0];
+  for (let p = 0; p < size.length; p++) {
+    middle[0]! += (l[p]! * size[p]!) / h.total;
+    middle[1]! += (a[p]! * size[p]!) / h.total;
+    middle[2]! += (b[p]! * size[p]!) / h.total;
+  }
+  let best = 0;
+  let found = 0;
+  for (let p = 0; p < size.length; p++) {
+    const reach = squared(l[p]! - middle[0]!, a[p]! - middle[1]!, b[p]! - middle[2]!);
+    const score = reach * Math.min(1, near[p]! / h.total / PATCH) ** 4;
+    if (score > best) {
+      best = score;
+      found = p;
+    }
+  }
+  return found;
+}
+
+/** The number of the nearest centre for every cell. */
+function assign(h: Histogram, centers: Centers, nearest: Uint8Array): void {
+  const { l, a, b } = h;
+  for (let i = 0; i < nearest.length; i++) {
+    let best = Number.POSITIVE_INFINITY;
+    let found = 0;
+    for (let c = 0; c < centers.length; c += 3) {
+      const [dl, da, db] = [l[i]! - centers[c]!, a[i]! - centers[c + 1]!, b[i]! - centers[c + 2]!];
+      const d = dl * dl + da * da + db * db;
+      if (d < best) {
+        best = d;
+        found = c;
+      }
+    }
+    nearest[i] = found / 3;
+  }
+}
+
+/** Moves every centre to the weighted mean of the cells that are nearest to it; returns the longest way. */
+function recenter(h: Histogram, weight: Float64Array, centers: Centers, nearest: Uint8Array): number {
+  const sums = new Float64Array((centers.length / 3) * 4);
+  for (let i = 0; i < nearest.length; i++) {
+    const at = nearest[i]! * 4;
+    const w = weight[i]!;
+    sums[at]! += h.l[i]! * w;
+    sums[at + 1]! += h.a[i]! * w;
+    sums[at + 2]! += h.b[i]! * w;
+    sums[at + 3]! += w;
+  }
+  let moved = 0;
+  for (let c = 0; c < centers.length / 3; c++) {
+    const w = sums[c * 4 + 3]!;
+    if (!w) continue;
+    const now = [0, 1, 2].map((k) => sums[c * 4 + k]! / w);
+    moved = Math.max(moved, Math.hypot(...now.map((v, k) => v - centers[c * 3 + k]!)));
+    centers.set(now, c * 3);
+  }
+  return moved;
 }
 
 /**
@@ -136,63 +233,67 @@ export function paletteOfHistogram(h: Histogram, size: number, leaning: Leaning 
   const k = Math.min(16, Math.max(2, Math.round(size)));
   const n = h.count.length;
   if (!n) return [];
-  const weight = h.count.map((count, i) => count * interest(leaning, h.l[i]!, Math.hypot(h.a[i]!, h.b[i]!)));
+  const weight = new Float64Array(n);
+  for (let i = 0; i < n; i++)
+    weight[i] = h.count[i]! * interest(leaning, h.l[i]!, Math.sqrt(squared(h.a[i]!, h.b[i]!, 0)));
   const centers = seeds(h, weight, k, leaning);
   const nearest = new Uint8Array(n);
-  for (let round = 0; round < ROUNDS; round++) {
+  // What is most different stays where it is: the mean of all that is nearest to it would lie further inside.
+  const rounds = leaning === 'most different' ? 0 : ROUNDS;
+  for (let round = 0; round < rounds; round++) {
     assign(h, centers, nearest);
-    const sums = centers.map(() => [0, 0, 0, 0] as [number, number, number, number]);
-    for (let i = 0; i < n; i++) {
-      const sum = sums[nearest[i]!]!;
-      const w = weight[i]!;
-      sum[0] += h.l[i]! * w;
-      sum[1] += h.a[i]! * w;
-      sum[2] += h.b[i]! * w;
-      sum[3] += w;
-    }
-    let moved = 0;
-    sums.forEach(([l, a, b, w], c) => {
-      if (!w) return;
-      const old = centers[c]!;
-      const now: Center = [l / w, a / w, b / w];
-      moved = Math.max(moved, Math.hypot(old[0] - now[0], old[1] - now[1], old[2] - now[2]));
-      centers[c] = now;
-    });
-    if (moved < 1e-4) break;
+    if (recenter(h, weight, centers, nearest) < 1e-4) break;
   }
   assign(h, centers, nearest);
+  if (leaning === 'most different') keepNear(h, weight, centers, nearest);
   return describe(h, weight, centers, nearest);
 }
 
+/** Leaves out of each colour's mean what is not of its patch, as long as something of it is. */
+function keepNear(h: Histogram, weight: Float64Array, centers: Centers, nearest: Uint8Array): void {
+  for (let i = 0; i < nearest.length; i++) {
+    const c = nearest[i]! * 3;
+    const d = squared(h.l[i]! - centers[c]!, h.a[i]! - centers[c + 1]!, h.b[i]! - centers[c + 2]!);
+    // Enough of a weight that a colour without a near cell still has a mean.
+    if (d > NEAR ** 2) weight[i]! *= 1e-6;
+  }
+}
+
 /** Centres as colours that the picture really has: the mean of each one's own pixels, all of them. */
-function describe(
-  h: Histogram,
-  weight: Float64Array,
-  centers: readonly Center[],
-  nearest: Uint8Array,
-): PaletteColor[] {
-  const sums = new Float64Array(centers.length * 4);
-  const sizes = new Float64Array(centers.length);
-  const best = centers.map(() => ({ distance: Number.POSITIVE_INFINITY, place: -1 }));
+function describe(h: Histogram, weight: Float64Array, centers: Centers, nearest: Uint8Array): PaletteColor[] {
+  const k = centers.length / 3;
+  const sums = new Float64Array(k * 4);
+  const sizes = new Float64Array(k);
+  const closest = new Float64Array(k).fill(Number.POSITIVE_INFINITY);
+  const places = new Int32Array(k).fill(-1);
   for (let i = 0; i < nearest.length; i++) {
     const c = nearest[i]!;
     const w = weight[i]!;
-    sizes[c] = sizes[c]! + h.count[i]!;
-    [h.red, h.green, h.blue].forEach((channel, k) => {
-      sums[c * 4 + k] = sums[c * 4 + k]! + channel[i]! * w;
-    });
-    sums[c * 4 + 3] = sums[c * 4 + 3]! + w;
-    const [l, a, b] = centers[c]!;
-    const distance = squared(h.l[i]! - l, h.a[i]! - a, h.b[i]! - b);
-    if (distance < best[c]!.distance) best[c] = { distance, place: h.place[i]! };
+    sizes[c]! += h.count[i]!;
+    sums[c * 4]! += h.red[i]! * w;
+    sums[c * 4 + 1]! += h.green[i]! * w;
+    sums[c * 4 + 2]! += h.blue[i]! * w;
+    sums[c * 4 + 3]! += w;
+    const d = squared(
+      h.l[i]! - centers[c * 3]!,
+      h.a[i]! - centers[c * 3 + 1]!,
+      h.b[i]! - centers[c * 3 + 2]!,
+    );
+    if (d < closest[c]!) {
+      closest[c] = d;
+      places[c] = h.place[i]!;
+    }
   }
   const mean = (c: number, i: number) => Math.round(sums[c * 4 + i]! / sums[c * 4 + 3]!);
-  return centers
-    .flatMap((_, c) =>
-      sizes[c]! > 0
-        ? [{ r: mean(c, 0), g: mean(c, 1), b: mean(c, 2), share: sizes[c]! / h.total, place: best[c]!.place }]
-        : [],
-    )
+  return Array.from({ length: k }, (_, c) => c)
+    .filter((c) => sizes[c]! > 0)
+    .map((c) => ({
+      r: mean(c, 0),
+      g: mean(c, 1),
+      b: mean(c, 2),
+      share: sizes[c]! / h.total,
+      place: places[c]!,
+    }))
     .sort((x, y) => y.share - x.share || x.place - y.place);
 }
 
@@ -202,12 +303,21 @@ export function meanError(
   palette: readonly Readonly<Triple>[],
 ): number {
   const labs = palette.map(([r, g, b]) => rgbToOklab(r, g, b));
-  const h = histogramOf(pixels);
+  // By colour and not by cell, since it is cells that palettes are made of.
+  const counts = new Uint32Array(1 << 24);
+  for (let at = 0; at + 3 < pixels.length; at += 4)
+    if (pixels[at + 3]! >= 128) counts[(pixels[at]! << 16) | (pixels[at + 1]! << 8) | pixels[at + 2]!]!++;
+  const lab: Triple = [0, 0, 0];
   let sum = 0;
-  for (let i = 0; i < h.count.length; i++) {
+  let total = 0;
+  for (let key = 0; key < counts.length; key++) {
+    const count = counts[key]!;
+    if (!count) continue;
+    rgbToOklab(key >> 16, (key >> 8) & 255, key & 255, lab);
     let best = Number.POSITIVE_INFINITY;
-    for (const [l, a, b] of labs) best = Math.min(best, squared(h.l[i]! - l, h.a[i]! - a, h.b[i]! - b));
-    sum += Math.sqrt(best) * h.count[i]!;
+    for (const [l, a, b] of labs) best = Math.min(best, squared(lab[0] - l, lab[1] - a, lab[2] - b));
+    sum += Math.sqrt(best) * count;
+    total += count;
   }
-  return h.total ? sum / h.total : 0;
+  return total ? sum / total : 0;
 }

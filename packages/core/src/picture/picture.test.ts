@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { rgb8ToOklch } from '../color/gamut.ts';
+import { rgbToOklab } from '../color/kernel.ts';
 import { histogramOf } from './histogram.ts';
 import { type Leaning, meanError, paletteOf, paletteOfHistogram } from './palette.ts';
 import { averageAround, maskNear } from './sample.ts';
@@ -101,6 +102,57 @@ describe('palettes', () => {
     expect(mean('low light', 0)).toBeLessThan(mean('high light', 0));
     for (const leaning of ['area', 'most different'] as const)
       expect(paletteOfHistogram(h, 3, leaning)).toHaveLength(3);
+  });
+
+  it('are six answers where they lean six ways', () => {
+    const pictures = [
+      [
+        [0.34, 30, 62, 80],
+        [0.2, 205, 150, 120],
+        [0.2, 96, 112, 116],
+        [0.1, 236, 232, 220],
+        [0.06, 20, 22, 26],
+        [0.04, 226, 85, 43],
+        [0.04, 224, 162, 26],
+        [0.02, 63, 125, 58],
+      ],
+      [
+        [0.5, 110, 130, 96],
+        [0.2, 60, 84, 52],
+        [0.12, 190, 196, 160],
+        [0.08, 240, 240, 236],
+        [0.05, 32, 28, 24],
+        [0.03, 200, 40, 70],
+        [0.02, 40, 90, 190],
+      ],
+    ] as const;
+    const LEANINGS: Leaning[] = ['area', 'vivid', 'gentle', 'low light', 'high light', 'most different'];
+    for (const parts of pictures) {
+      const h = histogramOf(patches(400, 300, parts));
+      const rows = LEANINGS.map((leaning) =>
+        paletteOfHistogram(h, 5, leaning).map(({ r, g, b }) => rgbToOklab(r, g, b)),
+      );
+      /** How far the colours of one row lie from the nearest of the other, in the mean. */
+      const apart = (a: (typeof rows)[number], b: (typeof rows)[number]) =>
+        a.reduce(
+          (sum, one) =>
+            sum + Math.min(...b.map((other) => Math.hypot(...one.map((v, i) => v - other[i]!)))) / a.length,
+          0,
+        );
+      rows.forEach((row, i) => {
+        for (let j = 0; j < i; j++)
+          expect(
+            apart(row, rows[j]!) + apart(rows[j]!, row),
+            `${LEANINGS[i]}, ${LEANINGS[j]}`,
+          ).toBeGreaterThan(0.03);
+      });
+      // The one that wants the most different has the widest reach.
+      const spread = (row: (typeof rows)[number]) =>
+        Math.min(
+          ...row.flatMap((a, i) => row.slice(0, i).map((b) => Math.hypot(...a.map((v, k) => v - b[k]!)))),
+        );
+      for (const row of rows.slice(0, 5)) expect(spread(rows[5]!)).toBeGreaterThanOrEqual(spread(row) - 1e-9);
+    }
   });
 
   it('are the same each time, of any pixels, with shares that come to 1', () => {

@@ -37,6 +37,14 @@ const isOwn = (property: string) => property.startsWith('--');
 const colorProperties = ({ declarations }: SheetBlock) =>
   declarations.filter(({ property, value }) => isOwn(property) && readValue(value) !== null);
 
+/** What the page without a theme is, where the one that it can have is called so. */
+const OTHER_OF = [
+  ['dark', 'Light'],
+  ['light', 'Dark'],
+  ['night', 'Day'],
+  ['day', 'Night'],
+] as const;
+
 /** "theme-day-sailing" as a name: Day sailing. */
 function nameOf(key: string, blocks: readonly SheetBlock[]): string {
   const comment = blocks
@@ -98,13 +106,8 @@ export function themesOf(sheet: readonly SheetBlock[]): SheetTheme[] {
     blocks: [...common.filter((block) => !own.includes(block)), ...own],
   }));
   if (common.length && first === null && !(byKey.has('light') && byKey.has('dark'))) {
-    const name = byKey.has('dark')
-      ? 'Light'
-      : byKey.has('light')
-        ? 'Dark'
-        : themes.length
-          ? 'Standard'
-          : 'Light';
+    const other = OTHER_OF.find(([key]) => byKey.has(key))?.[1];
+    const name = other ?? (themes.length ? 'Standard' : 'Light');
     themes.unshift({ key: '', name, blocks: common });
   }
   return themes;
