@@ -9,6 +9,7 @@ import { useAppDispatch } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
 import { Popover } from '../ui/popover.tsx';
+import { useResting } from '../ui/use-resting.ts';
 import { newSwatches, useColorNames } from './new-swatches.ts';
 
 /** Adds one typed colour to the tray; a code that is none is told with corrections to click. */
@@ -20,7 +21,8 @@ export function AddColor() {
   const parsed = parseColor(text);
   const proposals = parsed.ok ? [] : corrections(text);
   const typed = parsed.ok ? canonical(parsed.color) : null;
-  const names = useColorNames(useMemo(() => (typed ? [typed] : []), [typed]));
+  const resting = useResting(typed);
+  const names = useColorNames(useMemo(() => (resting ? [resting] : []), [resting]));
   const add = () => {
     if (!parsed.ok) return;
     const [swatch] = newSwatches([canonical(parsed.color)], names);

@@ -61,7 +61,10 @@ export function SheetProposal({ system, onCollect, children }: SheetProposalProp
           {painting.fault && <Failure fault={painting.fault} onAgain={painting.again} />}
           <ThemeChoice system={system} taken={choice.themes} set={set} />
           <ProposedFamilies families={system.families} choice={choice} set={set} />
-          <ProposedRoles system={system} choice={choice} painted={painting.result?.roles ?? null} set={set} />
+          {/* With their colours, which are worked out meanwhile. */}
+          {painting.result && (
+            <ProposedRoles system={system} choice={choice} painted={painting.result.roles} set={set} />
+          )}
           <GradientChoice
             system={system}
             taken={choice.gradients}

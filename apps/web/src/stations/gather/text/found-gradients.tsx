@@ -3,6 +3,7 @@ import { writeGradient } from '@mint-lamp/core/gradient/write-css';
 import { gradientOf, readLinkedGradient, type StopSource } from '@mint-lamp/core/sheet/linked-gradient';
 import type { Link as ColorLink } from '@mint-lamp/core/system/links/link';
 import { slug } from '@mint-lamp/core/system/names';
+import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
@@ -16,7 +17,7 @@ interface FoundGradientsProps {
 }
 
 /** The gradients of a text, painted whole, each to be taken to Fade or as its colours. */
-export function FoundGradients({ gradients, onCollect }: FoundGradientsProps) {
+export const FoundGradients = memo(function FoundGradients({ gradients, onCollect }: FoundGradientsProps) {
   if (!gradients.length) return null;
   return (
     <section aria-label="Found gradients" className="mb-4">
@@ -30,7 +31,7 @@ export function FoundGradients({ gradients, onCollect }: FoundGradientsProps) {
       </ul>
     </section>
   );
-}
+});
 
 const plainLink = (source: StopSource): ColorLink =>
   source.to === 'color' ? source : { to: 'color', color: '#000000' };

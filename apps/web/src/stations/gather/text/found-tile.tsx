@@ -3,17 +3,18 @@ import type { MergedColor } from '@mint-lamp/core/color/find';
 import { readColor } from '@mint-lamp/core/color/parse';
 import clsx from 'clsx';
 import { Check } from 'lucide-react';
+import { memo } from 'react';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 
 interface FoundTileProps {
   item: MergedColor;
   chosen: boolean;
   inTray: boolean;
-  onToggle: () => void;
+  onToggle: (color: string) => void;
 }
 
 /** One found colour, large, with its code and how often it occurs; a click leaves it out or takes it in again. */
-export function FoundTile({ item, chosen, inTray, onToggle }: FoundTileProps) {
+export const FoundTile = memo(function FoundTile({ item, chosen, inTray, onToggle }: FoundTileProps) {
   const spelling = item.spellings[0]!;
   const description = describeColor(readColor(item.color));
   return (
@@ -26,7 +27,7 @@ export function FoundTile({ item, chosen, inTray, onToggle }: FoundTileProps) {
         disabled={inTray}
         aria-label={`${spelling}, ${description}, ${item.count} times${inTray ? ', in the tray already' : ''}`}
         title={`${description}\nwritten as ${item.spellings.join(', ')}, first in line ${item.line}`}
-        onClick={onToggle}
+        onClick={() => onToggle(item.color)}
         className="w-full rounded-md text-left disabled:cursor-default"
       >
         <span className="relative block h-14">
@@ -58,4 +59,4 @@ export function FoundTile({ item, chosen, inTray, onToggle }: FoundTileProps) {
       </button>
     </li>
   );
-}
+});

@@ -1,5 +1,5 @@
 import type { MergedColor } from '@mint-lamp/core/color/find';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
 import { useJob } from '../../../jobs/use-job.ts';
@@ -50,7 +50,6 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
   const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
   const job = useJob('findColors', text.trim() ? text : null);
   const result = (text.trim() && job.result) || NOTHING;
-  const names = useColorNames(useMemo(() => result.found.map(({ color }) => color), [result]));
   const searching = job.busy;
   const merging = useJob('mergeTwins', merge && result.found.length ? result.found : null);
   const merged = merge ? merging.result : null;
@@ -64,6 +63,10 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
   const chosen = shown.filter((item) => isChosen(item) && !inTray.has(item.color));
   const reading = useJob('readSheet', result.isSheet ? text : null);
   const system = result.isSheet ? reading.result : null;
+  // After the rest, so that the page is left its share of the machine.
+  const names = useColorNames(
+    useMemo(() => (reading.busy ? [] : result.found.map(({ color }) => color)), [result, reading.busy]),
+  );
 
   const collect = (colors: readonly string[]) => {
     const fresh = colors.filter((color) => !inTray.has(color));
@@ -78,12 +81,19 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
         `${commands.length === 1 ? 'One colour is' : `${commands.length} colours are`} in the tray below`,
       );
   };
-  const toggle = (color: string) =>
-    setTurned((old) => {
-      const next = new Set(old);
-      if (!next.delete(color)) next.add(color);
-      return next;
-    });
+  /** The same function for as long as the view is there, so that what has not changed is not drawn again. */
+  const latest = useRef(collect);
+  latest.current = collect;
+  const onCollect = useCallback((colors: readonly string[]) => latest.current(colors), []);
+  const toggle = useCallback(
+    (color: string) =>
+      setTurned((old) => {
+        const next = new Set(old);
+        if (!next.delete(color)) next.add(color);
+        return next;
+      }),
+    [],
+  );
 
   if (asSystem && system)
     return (
@@ -125,7 +135,7 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
                 busy={result.isSheet && reading.busy}
                 to={addressOf(id, 'gather', 'text', 'system')}
               />
-              <FoundGradients gradients={result.gradients} onCollect={collect} />
+              <FoundGradients gradients={result.gradients} onCollect={onCollect} />
               <ul className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
                 {shown.map((item) => (
                   <FoundTile
@@ -133,7 +143,7 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
                     item={item}
                     inTray={inTray.has(item.color)}
                     chosen={isChosen(item)}
-                    onToggle={() => toggle(item.color)}
+                    onToggle={toggle}
                   />
                 ))}
               </ul>
