@@ -45,10 +45,12 @@ describe('relations', () => {
         const all = related(c, kind, { count, angle });
         expect(writeHex(all[0]!)).toBe(writeHex(c));
         const [l] = rgb8ToOklch(...toRgb8(c));
+        // Near black one step of 8 bits is three hundredths of lightness.
+        const room = l < 0.15 ? 0.04 : 0.012;
         for (const other of all) {
           expect(inGamut(other)).toBe(true);
           if (kind !== 'monochromatic')
-            expect(Math.abs(rgb8ToOklch(...toRgb8(other))[0] - l)).toBeLessThan(0.012);
+            expect(Math.abs(rgb8ToOklch(...toRgb8(other))[0] - l)).toBeLessThan(room);
         }
       }),
       { numRuns: 500 },
