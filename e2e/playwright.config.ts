@@ -7,7 +7,8 @@ export default defineConfig({
   timeout: 120_000,
   expect: { timeout: 20_000 },
   workers: 2,
-  fullyParallel: false,
+  // A test never needs another one of its file, and the long files would keep one worker waiting for the other.
+  fullyParallel: true,
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -1,4 +1,6 @@
 import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
 import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 import { test as base, expect, type Page } from '@playwright/test';
@@ -7,6 +9,11 @@ import { type Stack, startStack } from './stack.ts';
 /** What a page of today says about itself. */
 export const FORM = { [FORM_HEADER]: String(DOCUMENT_VERSION) };
 export const SKERRY = '5ce77000-0000-4000-8000-000000000001';
+/** A large style sheet as one finds them. */
+export const PUBLIC_SHEET = readFileSync(
+  createRequire(import.meta.url).resolve('bootstrap/dist/css/bootstrap.css'),
+  'utf8',
+);
 export { expect };
 
 interface Fixtures {
@@ -109,4 +116,19 @@ export async function addColor(page: Page, hex: string): Promise<void> {
   await page.getByRole('dialog').getByLabel('Any CSS colour').fill(hex);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toBeHidden();
+}
+
+/** Pastes a text, as large as it may be. */
+export async function paste(page: Page, text: string): Promise<void> {
+  await page.getByLabel('Text with colours').evaluate((area, pasted) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text/plain', pasted);
+    const event = new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true });
+    // A text that the browser inserts itself is inserted here.
+    if (area.dispatchEvent(event)) {
+      const field = area as HTMLTextAreaElement;
+      field.focus();
+      document.execCommand('insertText', false, pasted);
+    }
+  }, text);
 }

@@ -1,29 +1,9 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import AxeBuilder from '@axe-core/playwright';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { writeCss } from '@mint-lamp/core/exchange/css';
 import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
 import type { Page } from '@playwright/test';
-import { expect, expectSaved, onServer, post, test } from '../support/test.ts';
-
-const require = createRequire(import.meta.url);
-const PUBLIC_SHEET = readFileSync(require.resolve('bootstrap/dist/css/bootstrap.css'), 'utf8');
-
-/** Pastes a text, as large as it may be. */
-async function paste(page: Page, text: string): Promise<void> {
-  await page.getByLabel('Text with colours').evaluate((area, pasted) => {
-    const clipboardData = new DataTransfer();
-    clipboardData.setData('text/plain', pasted);
-    const event = new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true });
-    // A text that the browser inserts itself is inserted here.
-    if (area.dispatchEvent(event)) {
-      const field = area as HTMLTextAreaElement;
-      field.focus();
-      document.execCommand('insertText', false, pasted);
-    }
-  }, text);
-}
+import { expect, expectSaved, onServer, PUBLIC_SHEET, paste, post, test } from '../support/test.ts';
 
 /** An empty project, open at Gather. */
 async function openEmpty(page: Page, stack: Parameters<typeof post>[0]): Promise<string> {

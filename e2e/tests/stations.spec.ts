@@ -1,23 +1,14 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { stopAt } from '@mint-lamp/core/system/gradients/gradient';
-import { expect, expectSaved, onServer, send, test } from '../support/test.ts';
-
-const require = createRequire(import.meta.url);
+import { expect, expectSaved, onServer, PUBLIC_SHEET, paste, send, test } from '../support/test.ts';
 
 test.describe('Gather', () => {
   test('finds the colours of a large public style sheet in a worker, and merges near-twins', async ({
     page,
     open,
   }) => {
-    const css = readFileSync(require.resolve('bootstrap/dist/css/bootstrap.css'), 'utf8');
-    const wanted = new Set([...css.matchAll(/#[0-9a-f]{6}\b/gi)].map(([hex]) => hex.toLowerCase()));
+    const wanted = new Set([...PUBLIC_SHEET.matchAll(/#[0-9a-f]{6}\b/gi)].map(([hex]) => hex.toLowerCase()));
     await open('gather');
-    await page.getByLabel('Text with colours').evaluate((area, text) => {
-      const clipboardData = new DataTransfer();
-      clipboardData.setData('text/plain', text);
-      area.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
-    }, css);
+    await paste(page, PUBLIC_SHEET);
     const tiles = page.getByRole('region', { name: 'Found colours' }).getByRole('checkbox');
     await expect(page.getByRole('status').filter({ hasText: 'colours found' })).toBeVisible();
     const all = await tiles.count();

@@ -71,6 +71,11 @@ test('several colours are chosen by keys or mouse, grouped, renamed in place, dr
   await expect(tray.getByRole('button', { name: 'Rename the group Harbour' })).toBeHidden();
   await page.keyboard.press('Control+z');
   await expect(tray.getByRole('button', { name: 'Rename the group Harbour' })).toBeVisible();
+  // One alone is grouped in the lamp.
+  await tile(page, 'Pier slate').click();
+  await page.getByRole('region', { name: 'Tray colour' }).getByLabel('Group').fill('Quay side');
+  await page.keyboard.press('Enter');
+  await expect(tray.getByRole('button', { name: 'Rename the group Quay side' })).toBeVisible();
   await tile(page, 'Letterhead').click();
   await tile(page, 'Mooring rope').click({ modifiers: ['Control'] });
   await tile(page, 'Mooring rope').press('Delete');

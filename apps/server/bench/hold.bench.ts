@@ -4,6 +4,7 @@ import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/com
 import { MOST_IN_BATCH } from '@mint-lamp/core/system/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import type { Role } from '@mint-lamp/core/system/roles/role';
+import { MOST_IN_REQUEST } from '@mint-lamp/core/wire/projects';
 import { hex, LARGEST } from '../../../packages/core/bench/largest-document.ts';
 import { reportShare } from '../../../packages/core/bench/report.ts';
 import { startCluster, temporaryFolder } from '../../../scripts/setup/postgres.mjs';
@@ -35,7 +36,7 @@ const WIDE: ProjectDocument = { ...LARGEST, ground: null, roles, pairs: [] };
 function fill(make: (i: number) => SimpleCommand): Command[] {
   const commands: SimpleCommand[] = [];
   let bytes = 0;
-  for (let i = 0; i < 2500; i++) {
+  for (let i = 0; i < MOST_IN_REQUEST; i++) {
     const one = make(i);
     bytes += JSON.stringify(one).length + 1;
     if (bytes > MOST_BYTES) break;

@@ -1,5 +1,5 @@
-import type { CommitAnswer, SentCommand } from '@mint-lamp/core/wire/projects';
-import { workOf } from './work.ts';
+import { workOf } from '@mint-lamp/core/system/commands/command';
+import { type CommitAnswer, MOST_IN_REQUEST, type SentCommand } from '@mint-lamp/core/wire/projects';
 
 /** One sender's commands, waiting for their turn. */
 export interface Waiting {
@@ -9,9 +9,6 @@ export interface Waiting {
   readonly answer: (answer: CommitAnswer | null) => void;
   readonly fail: (error: unknown) => void;
 }
-
-/** Commands that go into one transaction, about, those in batches counted. */
-const MOST_AT_ONCE = 2500;
 
 const workOfAll = ({ sent }: Waiting) => sent.reduce((sum, { command }) => sum + workOf(command), 0);
 
@@ -48,9 +45,10 @@ export class CommitQueue {
     commit: (group: readonly Waiting[]) => Promise<void>,
   ): Promise<void> {
     while (line.length) {
+      // About as much goes into one transaction as one request may hold.
       let count = 0;
       let commands = 0;
-      while (count < line.length && (count === 0 || commands + workOfAll(line[count]!) <= MOST_AT_ONCE))
+      while (count < line.length && (count === 0 || commands + workOfAll(line[count]!) <= MOST_IN_REQUEST))
         commands += workOfAll(line[count++]!);
       const group = line.splice(0, count);
       await commit(group).catch((error: unknown) => {

@@ -1,3 +1,4 @@
+import { workOf } from '@mint-lamp/core/system/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { previewOf } from '@mint-lamp/core/system/preview';
 import type { CommandOutcome, SentCommand } from '@mint-lamp/core/wire/projects';
@@ -10,7 +11,6 @@ import { documentAt } from './documents.ts';
 import type { ProjectRow } from './entities.ts';
 import { type KnownDocument, type KnownDocuments, newest } from './known-documents.ts';
 import { append, type FreshEntry, revisionsOf } from './log.ts';
-import { workOf } from './work.ts';
 
 /** What became of one sender's commands. */
 export interface Committed {

@@ -1,3 +1,4 @@
+import { workOf } from '@mint-lamp/core/system/commands/command';
 import { DOCUMENT_VERSION, type ProjectDocument } from '@mint-lamp/core/system/document';
 import { bringDocument } from '@mint-lamp/core/system/versions/versions';
 import { type EntityManager, LessThanOrEqual } from 'typeorm';
@@ -6,7 +7,6 @@ import { applyInTurns } from './apply-in-turns.ts';
 import { type ProjectRow, Snapshot, type SnapshotRow } from './entities.ts';
 import { type KnownDocument, type KnownDocuments, newest } from './known-documents.ts';
 import { entriesBetween, type SizedEntry } from './log.ts';
-import { workOf } from './work.ts';
 
 /** A snapshot is written when the log has grown by so many commands since the last one, those in batches counted. */
 const SNAPSHOT_EVERY = 500;

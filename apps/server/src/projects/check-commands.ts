@@ -1,12 +1,11 @@
 import type { SimpleCommand } from '@mint-lamp/core/system/commands/command';
 import { batchFrameSchema, simpleCommandSchema } from '@mint-lamp/core/system/commands/command-schema';
-import type { SentCommand } from '@mint-lamp/core/wire/projects';
+import { MOST_IN_REQUEST, type SentCommand } from '@mint-lamp/core/wire/projects';
 import type { FastifyRequest } from 'fastify';
 import type Joi from 'joi';
 import { ApiError } from '../errors.ts';
 import { Turns } from '../turns.ts';
 import { faultIn } from '../validation.ts';
-import { MOST_IN_ALL } from './schemas.ts';
 
 /** Refuses more commands in one request than can be worked off without holding up others; before they are looked at. */
 export async function boundWork({ body }: FastifyRequest): Promise<void> {
@@ -16,10 +15,10 @@ export async function boundWork({ body }: FastifyRequest): Promise<void> {
     const inner = (sent as { command?: { commands?: unknown } } | null)?.command?.commands;
     return Array.isArray(inner) ? inner.length : 1;
   };
-  if (commands.reduce((sum: number, sent) => sum + sizeOf(sent), 0) > MOST_IN_ALL)
+  if (commands.reduce((sum: number, sent) => sum + sizeOf(sent), 0) > MOST_IN_REQUEST)
     throw new ApiError(
       'TOO_LARGE',
-      `A request holds at most ${MOST_IN_ALL} commands, those in batches counted; send them in parts.`,
+      `A request holds at most ${MOST_IN_REQUEST} commands, those in batches counted; send them in parts.`,
       'body.commands',
     );
 }

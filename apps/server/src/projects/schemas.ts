@@ -8,9 +8,8 @@ const uuid = Joi.string()
   .custom((value: string) => value.toLowerCase())
   .required();
 
-/** Commands in one request, at most; and those in their batches, which is what the work of a request comes to. */
+/** Commands in one request, at most, batches counted as one. */
 const MOST_COMMANDS = 500;
-export const MOST_IN_ALL = 2500;
 
 export const params = Joi.object({ id: uuid });
 export const newsQuery = Joi.object({ after: revision });

@@ -9,10 +9,10 @@ import { createProject, listProjects, removeProject, ServerError } from '../stor
 import { deliverWaiting } from '../store/deliver-waiting.ts';
 import { watchLeftBehind } from '../store/unsent.ts';
 import { Button } from '../ui/button.tsx';
+import { Confirm } from '../ui/confirm.tsx';
 import { IconButton } from '../ui/icon-button.tsx';
 import { Mark } from '../ui/mark.tsx';
 import { EmptyState } from '../ui/notice.tsx';
-import { Popover, PopoverClose } from '../ui/popover.tsx';
 import { LeftBehind } from './left-behind.tsx';
 
 const RETRY_MS = 2000;
@@ -136,27 +136,19 @@ function ProjectRow({ project, onRemoved }: { project: ListedProject; onRemoved:
       </div>
       <Preview preview={project.preview} />
       <div className="relative z-10 pr-2">
-        <Popover
+        <Confirm
           label="Remove the project"
-          align="end"
           trigger={
             <IconButton label={`Remove ${project.name}`}>
               <Trash2 aria-hidden className="size-4" />
             </IconButton>
           }
+          yes="Remove for good"
+          no="Keep it"
+          onYes={remove}
         >
-          <p className="mb-2 max-w-64">
-            Remove <b>{project.name}</b> with all its colours and its history? This cannot be undone.
-          </p>
-          <div className="flex gap-2">
-            <Button look="danger" onClick={remove}>
-              Remove for good
-            </Button>
-            <PopoverClose asChild>
-              <Button>Keep it</Button>
-            </PopoverClose>
-          </div>
-        </Popover>
+          Remove <b>{project.name}</b> with all its colours and its history? This cannot be undone.
+        </Confirm>
       </div>
     </li>
   );

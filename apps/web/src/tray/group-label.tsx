@@ -1,10 +1,10 @@
+import { groupCommand } from '@mint-lamp/core/system/tray/arrangement';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useColorDrop } from '../dragging/color-dragging.tsx';
 import { edit } from '../store/editing.ts';
 import { selectDocument } from '../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
-import { groupCommand } from './arrangement.ts';
 import { NameInPlace } from './name-in-place.tsx';
 import type { Picked } from './use-picked.ts';
 

@@ -2,6 +2,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { describeColor } from '@mint-lamp/core/color/describe';
 import { readColor } from '@mint-lamp/core/color/parse';
+import { dropCommand, takeOut } from '@mint-lamp/core/system/tray/arrangement';
 import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
 import clsx from 'clsx';
 import { useState } from 'react';
@@ -11,7 +12,6 @@ import { selected } from '../store/interface-slice.ts';
 import { selectDocument } from '../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { ColorChip } from '../ui/color-chip.tsx';
-import { dropCommand } from './arrangement.ts';
 import { NameInPlace } from './name-in-place.tsx';
 import type { Picked } from './use-picked.ts';
 
@@ -99,11 +99,4 @@ export function TrayColor({ swatch, picked, arrived }: TrayColorProps) {
       )}
     </li>
   );
-}
-
-/** The command that takes colours out of the tray. */
-export function takeOut(ids: readonly string[]) {
-  if (ids.length === 1) return { type: 'removeSwatch', swatch: ids[0]! } as const;
-  const commands = ids.map((swatch) => ({ type: 'removeSwatch', swatch }) as const);
-  return { type: 'batch', label: `take ${ids.length} colours out of the tray`, commands } as const;
 }

@@ -1,16 +1,23 @@
 import { findTwins } from '@mint-lamp/core/color/difference';
+import { numberedName, slug } from '@mint-lamp/core/system/names';
 import { oklabOf, paint } from '@mint-lamp/core/system/resolve/painted';
+import {
+  groupCommand,
+  type SortKey,
+  sortCommand,
+  takeOut,
+  trayAsText,
+} from '@mint-lamp/core/system/tray/arrangement';
 import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
 import { ArrowDownUp, Layers2, Trash2 } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { edit } from '../store/editing.ts';
 import { useAppDispatch } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
+import { Confirm } from '../ui/confirm.tsx';
 import { CopyButton } from '../ui/copy-button.tsx';
 import { Popover, PopoverClose } from '../ui/popover.tsx';
-import { groupCommand, type SortKey, sortCommand, trayAsText } from './arrangement.ts';
-import { takeOut } from './tray-color.tsx';
 import type { Picked } from './use-picked.ts';
 
 interface ToolProps {
@@ -22,13 +29,11 @@ export function PickedTools({ tray, picked }: ToolProps & { picked: Picked }) {
   const dispatch = useAppDispatch();
   const { ids } = picked;
   if (ids.size < 2) return null;
-  const groups = new Set(tray.map(({ group }) => group));
-  let n = 1;
-  while (groups.has(`Group ${n}`)) n++;
+  const name = numberedName('Group', new Set(tray.map(({ group }) => slug(group))));
   return (
     <fieldset aria-label="Chosen colours" className="flex items-center gap-1">
       <span className="text-sm whitespace-nowrap">{ids.size} chosen</span>
-      <Button small onClick={() => dispatch(edit(groupCommand(tray, ids, `Group ${n}`)))}>
+      <Button small onClick={() => dispatch(edit(groupCommand(tray, ids, name)))}>
         Group
       </Button>
       <Button
@@ -127,34 +132,29 @@ export function CopyTray({ tray }: ToolProps) {
 
 export function ClearTray({ tray }: ToolProps) {
   const dispatch = useAppDispatch();
-  const [open, setOpen] = useState(false);
   if (!tray.length) return null;
-  const clear = () => {
-    const commands = tray.map(({ id }) => ({ type: 'removeSwatch', swatch: id }) as const);
-    dispatch(edit({ type: 'batch', label: 'clear the tray', commands }));
-    setOpen(false);
-  };
   return (
-    <Popover
+    <Confirm
       label="Clear the tray"
-      align="end"
-      open={open}
-      onOpenChange={setOpen}
       trigger={
         <Button small look="quiet" aria-label="Clear the tray">
           <Trash2 aria-hidden className="size-4" />
         </Button>
       }
+      yes="Clear the tray"
+      no="Keep them"
+      onYes={() =>
+        dispatch(
+          edit(
+            takeOut(
+              tray.map(({ id }) => id),
+              'clear the tray',
+            ),
+          ),
+        )
+      }
     >
-      <p className="mb-2">Take all {tray.length} colours out of the tray? Undo brings them back.</p>
-      <div className="flex gap-2">
-        <Button look="danger" onClick={clear}>
-          Clear the tray
-        </Button>
-        <PopoverClose asChild>
-          <Button>Keep them</Button>
-        </PopoverClose>
-      </div>
-    </Popover>
+      Take all {tray.length} colours out of the tray? Undo brings them back.
+    </Confirm>
   );
 }

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { deltaEOk } from '../color/difference.ts';
 import { inGamut, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
+import type { Triple } from '../color/kernel.ts';
 import { fromRgb8, readColor } from '../color/parse.ts';
 import { writeHex } from '../color/write.ts';
 import { contrastRatio } from '../contrast/ratio.ts';
@@ -45,12 +46,17 @@ describe('relations', () => {
         const all = related(c, kind, { count, angle });
         expect(writeHex(all[0]!)).toBe(writeHex(c));
         const [l] = rgb8ToOklch(...toRgb8(c));
-        // Near black one step of 8 bits is three hundredths of lightness.
-        const room = l < 0.15 ? 0.04 : 0.012;
         for (const other of all) {
           expect(inGamut(other)).toBe(true);
-          if (kind !== 'monochromatic')
-            expect(Math.abs(rgb8ToOklch(...toRgb8(other))[0] - l)).toBeLessThan(room);
+          if (kind === 'monochromatic') continue;
+          const rgb = toRgb8(other);
+          // No nearer in 8 bits: with every channel one lower it is darker, with every channel one higher lighter.
+          const step = (by: number) =>
+            rgb8ToOklch(...(rgb.map((v) => Math.min(255, Math.max(0, v + by))) as Triple))[0];
+          expect(step(-1)).toBeLessThanOrEqual(l + 1e-9);
+          expect(step(1)).toBeGreaterThanOrEqual(l - 1e-9);
+          // Away from black that is less than anyone sees.
+          if (l >= 0.15) expect(Math.abs(rgb8ToOklch(...rgb)[0] - l)).toBeLessThan(0.012);
         }
       }),
       { numRuns: 500 },

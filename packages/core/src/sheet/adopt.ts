@@ -3,12 +3,14 @@ import { canonical } from '../color/write.ts';
 import type { Command, SimpleCommand } from '../system/commands/command.ts';
 import type { ProjectDocument } from '../system/document.ts';
 import type { Family } from '../system/families/family.ts';
+import { gradientFromCss } from '../system/gradients/gradient-from-css.ts';
 import type { Link } from '../system/links/link.ts';
-import { slug } from '../system/names.ts';
+import { freeName, slug, slugsOf } from '../system/names.ts';
 import type { Role } from '../system/roles/role.ts';
 import { roleSlug, writeRoleName } from '../system/roles/role-name.ts';
-import { gradientOf, type StopSource } from './linked-gradient.ts';
-import type { SheetFamily, SheetSystem } from './sheet-system.ts';
+import type { StopSource } from './linked-gradient.ts';
+import type { SheetSystem } from './sheet-system.ts';
+import type { SheetFamily } from './spelled-families.ts';
 
 /** What of a proposal is taken: families by key, roles and gradients by property, themes by key. */
 export interface SheetChoice {
@@ -29,16 +31,13 @@ export const wholeOf = (system: SheetSystem): SheetChoice => ({
   unsnapped: new Set(),
 });
 
-/** A name that no other has yet; with a number where it is taken. */
-function freeName(wanted: string, taken: Set<string>): string {
-  let name = wanted;
-  for (let n = 2; taken.has(slug(name)); n++) name = `${wanted} ${n}`;
-  taken.add(slug(name));
-  return name;
+/** The edit that takes a choice, and what ids the things have in it: themes by key, roles and gradients by property. */
+export interface Adoption {
+  readonly command: Command;
+  readonly themes: ReadonlyMap<string, string>;
+  readonly roles: ReadonlyMap<string, string>;
+  readonly gradients: ReadonlyMap<string, string>;
 }
-
-const slugsOf = (things: readonly { readonly name: string }[]) =>
-  new Set(things.map(({ name }) => slug(name)));
 
 interface At {
   readonly family: string;
@@ -46,7 +45,7 @@ interface At {
 }
 
 /**
- * The command that puts what is taken of a style sheet's proposal into a document, as one edit. A theme of a name that
+ * What puts what is taken of a style sheet's proposal into a document, as one edit. A theme of a name that
  * the document has is that theme; other names that are taken get a number. A document without roles and families gives
  * up its own themes for those of the sheet. Null when nothing is taken. `newId` makes ids.
  */
@@ -55,7 +54,7 @@ export function adoptSheet(
   system: SheetSystem,
   choice: SheetChoice,
   newId: () => string,
-): Command | null {
+): Adoption | null {
   const commands: SimpleCommand[] = [];
   const themes = new Map<string, string>();
   for (const { key, name } of system.themes.filter((theme) => choice.themes.has(theme.key))) {
@@ -120,19 +119,27 @@ export function adoptSheet(
     commands.push({ type: 'addRole', role: added });
   }
 
+  const gradients = new Map<string, string>();
   const gradientNames = slugsOf(document.gradients);
   const [firstTheme = ''] = choice.themes;
   for (const { property, name, gradient } of system.gradients) {
     if (!choice.gradients.has(property)) continue;
-    const made = gradientOf(
+    const made = gradientFromCss(
       gradient,
       { id: newId(), name: freeName(name, gradientNames) },
       (source) => linkOf(source, firstTheme) ?? { to: 'color', color: '#00000000' },
     );
-    if (made) commands.push({ type: 'addGradient', gradient: made });
+    if (!made) continue;
+    gradients.set(property, made.id);
+    commands.push({ type: 'addGradient', gradient: made });
   }
   if (!commands.length) return null;
-  return { type: 'batch', label: 'read a style sheet', commands };
+  return {
+    command: { type: 'batch', label: 'read a style sheet', commands },
+    themes,
+    roles: roleIds,
+    gradients,
+  };
 }
 
 function familyOf(family: SheetFamily, id: string, name: string): Family {

@@ -16,44 +16,55 @@ const SIGNS = new Map([
   [RightCurlyBracket, '}'],
 ]);
 
-/** What is open at the end of a text, innermost last, and the offsets of what closes nothing. */
-function bracketsOf(css: string): {
-  readonly open: number[];
-  readonly stray: number[];
-  readonly inComment: boolean;
-} {
+/** Text to be put in at an offset, or a sign there that is taken away. */
+type Mend = { readonly at: number; readonly put: string } | { readonly at: number; readonly put: null };
+
+/** What makes the brackets of a text close each other. */
+function mendsOf(css: string): Mend[] {
+  const mends: Mend[] = [];
   const open: number[] = [];
-  const stray: number[] = [];
   let inComment = false;
+  const closing = (types: readonly number[]) =>
+    [...types]
+      .reverse()
+      .map((type) => SIGNS.get(type))
+      .join('');
   tokenize(css, (type, start, end) => {
-    const closed = CLOSES.get(type);
-    if (closed !== undefined) open.push(closed);
-    else if (open.length && type === open[open.length - 1]) open.pop();
-    // Within brackets of another kind a closing one is a sign like any other.
-    else if (!open.length && SIGNS.has(type)) stray.push(start);
     inComment = type === Comment && !css.startsWith('*/', end - 2);
+    const closed = CLOSES.get(type);
+    if (closed !== undefined) {
+      open.push(closed);
+      return;
+    }
+    if (!SIGNS.has(type)) return;
+    if (!open.length) mends.push({ at: start, put: null });
+    else if (type === open[open.length - 1]) open.pop();
+    else if (type === RightCurlyBracket && open.includes(type)) {
+      // A bracket that somebody forgot would swallow the rest of the sheet; the end of its rule is its end too.
+      const inner = open.splice(open.lastIndexOf(type) + 1);
+      mends.push({ at: start, put: closing(inner) });
+      open.pop();
+    }
+    // Within brackets of another kind a closing one is a sign like any other.
   });
-  return { open, stray, inComment };
+  if (open.length) mends.push({ at: css.length, put: `${inComment ? '*/' : ''}\n${closing(open)}` });
+  return mends;
 }
 
 /**
- * A style sheet with every bracket closed, as CSS closes them at its end, and without those that close nothing. The
- * parser goes round in circles on others. Offsets and lines stay. Null for a text that cannot be closed.
+ * A style sheet in which every bracket is closed: at the end of its rule or of the sheet where it was forgotten, and
+ * without those that close nothing. The parser goes round in circles on others. Lines stay. Null for a text that
+ * cannot be mended so.
  */
 export function balanced(css: string): string | null {
-  const { open, stray, inComment } = bracketsOf(css);
-  if (!open.length && !stray.length) return css;
+  const mends = mendsOf(css);
+  if (!mends.length) return css;
   let text = '';
   let from = 0;
-  for (const at of stray) {
-    text += `${css.slice(from, at)} `;
-    from = at + 1;
+  for (const { at, put } of mends) {
+    text += css.slice(from, at) + (put ?? ' ');
+    from = put === null ? at + 1 : at;
   }
   text += css.slice(from);
-  if (open.length) {
-    const closing = open.reverse().map((type) => SIGNS.get(type));
-    text += `${inComment ? '*/' : ''}\n${closing.join('')}`;
-  }
-  const left = bracketsOf(text);
-  return left.open.length || left.stray.length ? null : text;
+  return mendsOf(text).length ? null : text;
 }

@@ -12,7 +12,8 @@ export interface FittedGrowth {
 }
 
 const isOpaque = (color: string) => readColor(color).alpha === 1;
-const held = (v: number, low: number, high: number) =>
+/** A setting of growth that was measured, within its range and in short figures. */
+export const withinRange = (v: number, low: number, high: number): number =>
   Math.round(Math.min(high, Math.max(low, v)) * 1000) / 1000;
 
 /** The growths that are tried for a base. */
@@ -26,9 +27,9 @@ function growthsFor(labels: readonly string[], rgbs: readonly Triple[], base: nu
   const measured = {
     ...USUAL_GROWTH,
     labels: [...labels],
-    lightest: held(light[0], 0.5, 1),
-    darkest: held(dark[0], 0, 0.5),
-    endChroma: held(chroma, 0, 1.5),
+    lightest: withinRange(light[0], 0.5, 1),
+    darkest: withinRange(dark[0], 0, 0.5),
+    endChroma: withinRange(chroma, 0, 1.5),
   };
   return [
     { ...USUAL_GROWTH, labels: [...labels] },

@@ -3,12 +3,8 @@ import { rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import { fromRgb8, readColor } from '../color/parse.ts';
 import { type GrownShade, growShades, type LightnessGrowth, USUAL_GROWTH } from '../family/growth.ts';
-
-/** A colour of the sheet, opaque, with how often it is written there. */
-export interface LooseColor {
-  readonly color: string;
-  readonly count: number;
-}
+import type { LooseColor } from './counted-colors.ts';
+import { withinRange } from './fitted-growth.ts';
 
 /** A colour at the shade that it is nearest to. */
 export interface SnappedColor extends LooseColor {
@@ -49,15 +45,12 @@ const turnBetween = (a: number, b: number) => Math.abs(((a - b + 540) % 360) - 1
 const weight = ({ count, lch: [l, chroma] }: Placed) =>
   Math.sqrt(count) * (chroma + 0.01) * (1 - Math.abs(l - 0.58));
 
-const held = (v: number, low: number, high: number) =>
-  Math.round(Math.min(high, Math.max(low, v)) * 1000) / 1000;
-
 /** Growths that are tried: with the usual ends, and with those of the colours where they go further. */
 function growthsFor(members: readonly Placed[]): LightnessGrowth[] {
   const lights = members.map(({ lch }) => lch[0]);
   const ends = [
     { lightest: USUAL_GROWTH.lightest, darkest: USUAL_GROWTH.darkest },
-    { lightest: held(Math.max(...lights), 0.9, 1), darkest: held(Math.min(...lights), 0, 0.3) },
+    { lightest: withinRange(Math.max(...lights), 0.9, 1), darkest: withinRange(Math.min(...lights), 0, 0.3) },
   ];
   return ends.flatMap((range) =>
     [0.15, 0.35, 0.6, 0.9, 1.2].flatMap((endChroma) =>
@@ -121,7 +114,6 @@ export function gatherFamilies(colors: readonly LooseColor[]): {
     groups.push({ base: middle, members: neutrals });
   }
   const leftOver: LooseColor[] = [...rest];
-  const taken = new Map<string, number>();
   const families: GatheredFamily[] = [];
   for (const { base, members } of groups) {
     if ((members.length === 1 && base.count < 2) || members.every(({ lch }) => isEnd(lch[0]))) {
@@ -133,7 +125,7 @@ export function gatherFamilies(colors: readonly LooseColor[]): {
     leftOver.push(...family.snapped.filter(({ distance }) => distance > FARTHEST));
     families.push({
       ...family,
-      name: freeName(base.lch[1] < NEUTRAL ? 'Neutral' : hueName(base.rgb), taken),
+      name: base.lch[1] < NEUTRAL ? 'Neutral' : hueName(base.rgb),
       snapped: [...near].sort((a, b) => b.distance - a.distance),
     });
   }
@@ -146,10 +138,4 @@ function hueName([r, g, b]: Triple): string {
     .replace(/^(?:very dark|deep|light|pale) /, '')
     .replace(/^(?:greyish|muted|vivid) /, '');
   return words.charAt(0).toUpperCase() + words.slice(1);
-}
-
-function freeName(wanted: string, taken: Map<string, number>): string {
-  const times = (taken.get(wanted) ?? 0) + 1;
-  taken.set(wanted, times);
-  return times === 1 ? wanted : `${wanted} ${times}`;
 }

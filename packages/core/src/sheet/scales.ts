@@ -1,9 +1,10 @@
 import { rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { readColor } from '../color/parse.ts';
 import { luminance } from '../contrast/ratio.ts';
-import { LEAST_SHADES, MOST_SHADES } from '../system/families/family.ts';
+import { isLabel, LEAST_SHADES, MOST_SHADES } from '../system/families/family.ts';
 import { slug } from '../system/names.ts';
 import type { SheetProperty } from './properties.ts';
+import { nameFrom, titleOf, withoutPrefix } from './sheet-names.ts';
 
 /** Custom properties that are the shades of one family, as they were written. */
 export interface SheetScale {
@@ -23,17 +24,6 @@ function constantOf({ values }: SheetProperty): string | null {
   const first = all[0];
   if (first?.to !== 'color') return null;
   return all.every((value) => value.to === 'color' && value.color === first.color) ? first.color : null;
-}
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** `color-deep-sea` as a name: Deep sea. */
-export function titleOf(property: string): string {
-  const words = property
-    .replace(/^(?:colou?rs?|clr|palette)-/i, '')
-    .replace(/[-_]+/g, ' ')
-    .trim();
-  return capital(words || property);
 }
 
 /**
@@ -57,9 +47,10 @@ export function scalesOf(properties: Iterable<SheetProperty>, prefix: string): S
     const titled = begins !== null && property.name.startsWith(begins);
     if (!titled && (!numbered || readColor(color).alpha !== 1)) continue;
     const stem = titled ? begins : numbered![1]!;
-    const label = titled ? (remark ?? property.name.slice(begins.length)) : numbered![2]!;
+    // A comment behind a shade is its label in our own files; elsewhere it may say anything.
+    const label = titled ? ((base && remark) ?? property.name.slice(begins.length)) : numbered![2]!;
     const scale = byStem.get(stem) ?? {
-      name: titled ? named! : titleOf(stem.slice(stem.startsWith(prefix) ? prefix.length : 0)),
+      name: nameFrom(titled ? named! : titleOf(withoutPrefix(`--${stem}`, prefix)), 'Family'),
       base,
       isOurs: base !== null,
       shades: [],
@@ -69,7 +60,12 @@ export function scalesOf(properties: Iterable<SheetProperty>, prefix: string): S
       scale.shades.push({ label, property: property.name, color });
   }
   return [...byStem.values()]
-    .filter(({ shades }) => shades.length >= LEAST_SHADES && shades.length <= MOST_SHADES)
+    .filter(
+      ({ shades }) =>
+        shades.length >= LEAST_SHADES &&
+        shades.length <= MOST_SHADES &&
+        shades.every(({ label }) => isLabel(label)),
+    )
     .map(({ isOurs, ...scale }) => ({ ...scale, shades: isOurs ? scale.shades : inOrder(scale.shades) }));
 }
 

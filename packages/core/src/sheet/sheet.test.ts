@@ -38,8 +38,9 @@ function adopted(
   system: SheetSystem,
   choice: SheetChoice = wholeOf(system),
 ): ProjectDocument {
-  const command = adoptSheet(document, system, choice, newId);
-  if (!command) return document;
+  const adoption = adoptSheet(document, system, choice, newId);
+  if (!adoption) return document;
+  const { command } = adoption;
   const { error } = commandSchema.validate(command);
   if (error) throw error;
   const result = applyCommand(document, command);
@@ -263,6 +264,31 @@ describe('reading a style sheet as a system', () => {
     }
     expect(system.leftOver).toEqual([{ color: '#e2552b', count: 1 }]);
     expect(system.colors).toBe(7);
+  });
+
+  it('takes names that say nothing, are too long or mean something else, and colours of which nothing is seen', () => {
+    const long = 'x'.repeat(90);
+    const system = read(`:root {
+      /* Sea */
+      --sea-100: #dff3f5; /* brand */ --sea-500: #0b5f6b; --sea-900: #02272c; --sea-constructor: #123456;
+      --_: #fff; --${long}: var(--_); --clear: transparent; --veil: rgb(0 0 0 / 50%) }
+      [data-theme="${long}"] { --_: #eee }`);
+    const { families, roles, themes } = adopted(EMPTY, system, {
+      ...wholeOf(system),
+      families: new Set(['spelled-0']),
+    });
+    expect(families.map(({ growth }) => growth.labels)).toEqual([]);
+    expect(roles.map(({ name }) => name)).toContain('colour');
+    for (const { name } of [...roles, ...themes]) expect(name.length).toBeLessThanOrEqual(80);
+    const white = roles.find(({ name }) => name === 'colour')!;
+    expect(roles.find(({ name }) => name.startsWith('xxx'))!.links).toEqual(
+      Object.fromEntries(themes.map(({ id }) => [id, { to: 'role', role: white.id }])),
+    );
+    // Nothing is seen of what is transparent: it is not black.
+    expect(read('a { color: transparent; background: #e2552b }')).toMatchObject({ colors: 1 });
+    expect(
+      read(':root { --sea-1: #dff3f5; /* brand */ --sea-2: #0b5f6b; --sea-3: #02272c }').families,
+    ).toMatchObject([{ growth: { labels: ['1', '2', '3'] } }]);
   });
 
   it('takes in part: what is not taken is followed to its colour, and what is not snapped stays plain', () => {

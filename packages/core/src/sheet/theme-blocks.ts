@@ -1,5 +1,6 @@
 import { slug } from '../system/names.ts';
 import type { SheetBlock } from './blocks.ts';
+import { nameFrom } from './sheet-names.ts';
 import { readValue } from './values.ts';
 
 /** A theme that a style sheet has, and the blocks that say what it is, weakest first. */
@@ -50,13 +51,13 @@ function nameOf(key: string, blocks: readonly SheetBlock[]): string {
   const comment = blocks
     .map(({ heading }) => heading)
     .find((text) => text !== null && slug(text) === slug(key));
-  if (comment) return comment;
+  if (comment) return nameFrom(comment, 'Theme');
   const words =
     key
       .replace(/^theme-|-theme$|-mode$/g, '')
       .replace(/[-_]+/g, ' ')
       .trim() || key;
-  return words.charAt(0).toUpperCase() + words.slice(1);
+  return nameFrom(words.charAt(0).toUpperCase() + words.slice(1), 'Theme');
 }
 
 /**

@@ -54,3 +54,22 @@ export function checkName(
 /** The name of the thing with an id, for words about a command. */
 export const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string): string =>
   list.find((item) => item.id === id)?.name ?? 'something gone';
+
+/** The slugs of names that are taken. */
+export const slugsOf = (things: readonly { readonly name: string }[]): Set<string> =>
+  new Set(things.map(({ name }) => slug(name)));
+
+/** A name as it is wanted, or with the first number behind it that nobody has; noted among those taken. */
+export function freeName(wanted: string, taken: Set<string>): string {
+  let name = wanted;
+  for (let n = 2; taken.has(slug(name)); n++) name = `${wanted} ${n}`;
+  taken.add(slug(name));
+  return name;
+}
+
+/** "Fade 3": a word with the first number, from one on, that makes it a name that nobody has. */
+export function numberedName(word: string, taken: ReadonlySet<string>, from = 1): string {
+  let n = from;
+  while (taken.has(slug(`${word} ${n}`))) n++;
+  return `${word} ${n}`;
+}

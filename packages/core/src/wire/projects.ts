@@ -26,6 +26,9 @@ export interface SentCommand {
   readonly command: Command;
 }
 
+/** Commands in one request, at most, those in batches counted: that is what the work of a request comes to. */
+export const MOST_IN_REQUEST = 2500;
+
 export interface LoggedCommand extends SentCommand {
   readonly revision: number;
 }

@@ -1,7 +1,7 @@
 import { readColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
 import { USUAL_GROWTH } from '@mint-lamp/core/family/growth';
-import { slug } from '@mint-lamp/core/system/names';
+import { freeName, slugsOf } from '@mint-lamp/core/system/names';
 import { useCallback } from 'react';
 import { newId, useEditing } from '../../store/editing.ts';
 import { useProjectDocument } from '../../store/selectors.ts';
@@ -12,10 +12,8 @@ export function useNewFamily() {
   const { edit } = useEditing();
   return useCallback(
     (color: string, wanted: string): string | null => {
-      const taken = new Set(families.map((family) => slug(family.name)));
       const stem = wanted.charAt(0).toUpperCase() + wanted.slice(1, 70).trimEnd();
-      let name = stem;
-      for (let n = 2; taken.has(slug(name)); n++) name = `${stem} ${n}`;
+      const name = freeName(stem, slugsOf(families));
       const id = newId();
       const base = canonical({ ...readColor(color), alpha: 1 });
       const made = edit({ type: 'addFamily', family: { id, name, base, growth: USUAL_GROWTH, handSet: {} } });

@@ -1,3 +1,4 @@
+import { groupCommand } from '@mint-lamp/core/system/tray/arrangement';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useEditing } from '../../store/editing.ts';
@@ -24,6 +25,11 @@ export function SwatchActions({ selection }: { selection: SelectionOf<'swatch'> 
         onCommit={(name) =>
           name ? tryEdit({ type: 'renameSwatch', swatch: swatch.id, name }) : 'Give it a name'
         }
+      />
+      <TextField
+        label="Group"
+        value={swatch.group}
+        onCommit={(group) => tryEdit(groupCommand(tray, new Set([swatch.id]), group))}
       />
       <div className="flex flex-wrap gap-1.5">
         <Button

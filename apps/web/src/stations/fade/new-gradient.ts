@@ -1,14 +1,11 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { type Gradient, stopAt } from '@mint-lamp/core/system/gradients/gradient';
 import type { Link } from '@mint-lamp/core/system/links/link';
-import { slug } from '@mint-lamp/core/system/names';
+import { numberedName, slugsOf } from '@mint-lamp/core/system/names';
 import { newId } from '../../store/editing.ts';
 
 /** A gradient to begin with: three stops along the first family, or plain greys without one. */
 export function newGradient(doc: ProjectDocument): Gradient {
-  const taken = new Set(doc.gradients.map((gradient) => slug(gradient.name)));
-  let n = doc.gradients.length + 1;
-  while (taken.has(`fade-${n}`)) n++;
   const family = doc.families[0];
   const labels = family?.growth.labels ?? [];
   const at = (along: number): Link =>
@@ -18,7 +15,7 @@ export function newGradient(doc: ProjectDocument): Gradient {
   const stop = (percent: number, along: number) => stopAt(newId(), percent, at(along));
   return {
     id: newId(),
-    name: `Fade ${n}`,
+    name: numberedName('Fade', slugsOf(doc.gradients), doc.gradients.length + 1),
     kind: 'linear',
     direction: { by: 'angle', degrees: 90 },
     repeating: false,

@@ -16,3 +16,12 @@ export const LEAST_SHADES = 3;
 export const MOST_SHADES = 24;
 /** Hand-set colours may outlive their labels, so there can be more of them than shades. */
 export const MOST_HAND_SET = 100;
+
+export const MOST_LABEL = 24;
+/** Whether a text can be the label of a shade: one short line, and none of the names that every object has. */
+export const isLabel = (text: string): boolean =>
+  text.trim() === text &&
+  text.length > 0 &&
+  text.length <= MOST_LABEL &&
+  !/[\p{Cc}\p{Cs}]/u.test(text) &&
+  !(text in Object.prototype);

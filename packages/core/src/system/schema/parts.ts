@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { parseColor, readColor } from '../../color/parse.ts';
 import { canonical } from '../../color/write.ts';
+import { MOST_LABEL } from '../families/family.ts';
 import { MOST_NAME } from '../names.ts';
 
 /** The parts that schemas of the document and its commands are made of. */
@@ -20,7 +21,7 @@ export const id = Joi.string()
   .pattern(/^[\w-]{1,40}$/, 'id')
   .invalid(...RESERVED);
 export const name = text(MOST_NAME);
-export const label = text(24).invalid(...RESERVED);
+export const label = text(MOST_LABEL).invalid(...RESERVED);
 /** A place in a list. */
 export const index = Joi.number().integer().min(0).max(10_000);
 /** A colour in any CSS notation; what comes out is its canonical spelling, the only one that documents hold. */

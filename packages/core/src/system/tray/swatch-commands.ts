@@ -52,6 +52,7 @@ export const swatchSteps: StepsOf<SwatchCommand> = {
   },
 
   moveSwatch(doc, { swatch, index, group }) {
+    checkLength(group ?? '');
     const from = indexOf(doc.tray, swatch, 'swatch');
     const old = doc.tray[from]!;
     const tray = group === undefined ? doc.tray : replaced(doc.tray, from, { ...old, group });
@@ -80,6 +81,7 @@ export const swatchSteps: StepsOf<SwatchCommand> = {
     const left = new Map(doc.tray.map((swatch) => [swatch.id, swatch]));
     const placed: Swatch[] = [];
     for (const { swatch, group } of order) {
+      checkLength(group);
       const item = left.get(swatch);
       if (!item) continue;
       left.delete(swatch);

@@ -1,5 +1,5 @@
 import type { SheetChoice } from '@mint-lamp/core/sheet/adopt';
-import type { SheetFamily } from '@mint-lamp/core/sheet/sheet-system';
+import type { SheetFamily } from '@mint-lamp/core/sheet/spelled-families';
 import { resolveFamily } from '@mint-lamp/core/system/families/resolved-family';
 import clsx from 'clsx';
 import { memo } from 'react';

@@ -1,6 +1,7 @@
 import type { SheetChoice } from '@mint-lamp/core/sheet/adopt';
 import type { PaintedSheet, PaintedSource } from '@mint-lamp/core/sheet/paint-sheet';
-import type { SheetRole, SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
+import type { SheetRole } from '@mint-lamp/core/sheet/sheet-roles';
+import type { SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
 import clsx from 'clsx';
 import { memo, useMemo } from 'react';
 import { ColorChip } from '../../../ui/color-chip.tsx';

@@ -40,8 +40,8 @@ export function SheetProposal({ system, onCollect, children }: SheetProposalProp
     ...count(choice.gradients.size, 'gradient', 'gradients'),
   ];
   const take = () => {
-    const command = adoptSheet(document, system, choice, newId);
-    if (!command || !edit(command)) return;
+    const adoption = adoptSheet(document, system, choice, newId);
+    if (!adoption || !edit(adoption.command)) return;
     toast(`Taken: ${parts.join(', ')}. Undo takes all of it back.`);
     navigate(addressOf(id, choice.families.size ? 'grow' : choice.roles.size ? 'assign' : 'fade'));
   };

@@ -1,8 +1,10 @@
+import { fromRgb8 } from '@mint-lamp/core/color/parse';
+import { canonical } from '@mint-lamp/core/color/write';
+import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { FoundGradient } from '@mint-lamp/core/gradient/find-css';
 import { writeGradient } from '@mint-lamp/core/gradient/write-css';
-import { gradientOf, readLinkedGradient, type StopSource } from '@mint-lamp/core/sheet/linked-gradient';
-import type { Link as ColorLink } from '@mint-lamp/core/system/links/link';
-import { slug } from '@mint-lamp/core/system/names';
+import { gradientFromCss } from '@mint-lamp/core/system/gradients/gradient-from-css';
+import { numberedName, slugsOf } from '@mint-lamp/core/system/names';
 import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -33,8 +35,7 @@ export const FoundGradients = memo(function FoundGradients({ gradients, onCollec
   );
 });
 
-const plainLink = (source: StopSource): ColorLink =>
-  source.to === 'color' ? source : { to: 'color', color: '#000000' };
+const colorText = ({ r, g, b, alpha }: Rgba) => canonical(fromRgb8(r, g, b, alpha));
 
 function FoundRow({
   found,
@@ -47,19 +48,15 @@ function FoundRow({
   const { gradients } = useProjectDocument();
   const { edit } = useEditing();
   const navigate = useNavigate();
-  const linked = readLinkedGradient(found.text);
   const colors = [
-    ...new Set(
-      linked?.stops.flatMap((item) =>
-        item.kind === 'stop' && item.color.to === 'color' ? item.color.color : [],
-      ),
-    ),
+    ...new Set(found.gradient.stops.flatMap((item) => (item.kind === 'stop' ? colorText(item.color) : []))),
   ];
   const toFade = () => {
-    const taken = new Set(gradients.map(({ name }) => slug(name)));
-    let n = 1;
-    while (taken.has(`found-${n}`)) n++;
-    const gradient = linked && gradientOf(linked, { id: newId(), name: `Found ${n}` }, plainLink);
+    const gradient = gradientFromCss(
+      found.gradient,
+      { id: newId(), name: numberedName('Found', slugsOf(gradients)) },
+      (color) => ({ to: 'color', color: colorText(color) }),
+    );
     if (!gradient) {
       toast.error(
         'A stop of this gradient lies beyond its line, which a project cannot hold. Its colours can be taken.',

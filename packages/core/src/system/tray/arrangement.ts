@@ -1,17 +1,18 @@
-import { rgb8ToOklch, toRgb8 } from '@mint-lamp/core/color/gamut';
-import { readColor } from '@mint-lamp/core/color/parse';
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import { groupsOf, type Swatch } from '@mint-lamp/core/system/tray/swatch';
+import { rgb8ToOklch, toRgb8 } from '../../color/gamut.ts';
+import { readColor } from '../../color/parse.ts';
+import type { Batch } from '../commands/definition.ts';
+import { groupsOf, type Swatch } from './swatch.ts';
+import type { SwatchCommand } from './swatch-commands.ts';
 
 type Placed = Pick<Swatch, 'id' | 'group'>;
 
-const arrange = (order: readonly Placed[]): Command => ({
+const arrange = (order: readonly Placed[]): SwatchCommand => ({
   type: 'arrangeTray',
   order: order.map(({ id, group }) => ({ swatch: id, group })),
 });
 
 /** The command that puts some colours of the tray before or after another, into its group. */
-export function dropCommand(tray: readonly Swatch[], ids: ReadonlySet<string>, onto: Swatch): Command {
+export function dropCommand(tray: readonly Swatch[], ids: ReadonlySet<string>, onto: Swatch): SwatchCommand {
   const [only] = ids;
   const to = tray.findIndex(({ id }) => id === onto.id);
   if (ids.size === 1) return { type: 'moveSwatch', swatch: only!, index: to, group: onto.group };
@@ -23,12 +24,25 @@ export function dropCommand(tray: readonly Swatch[], ids: ReadonlySet<string>, o
 }
 
 /** The command that puts some colours at the end of a group, or behind all others in a new one. */
-export function groupCommand(tray: readonly Swatch[], ids: ReadonlySet<string>, group: string): Command {
+export function groupCommand(
+  tray: readonly Swatch[],
+  ids: ReadonlySet<string>,
+  group: string,
+): SwatchCommand {
   const moved = tray.filter(({ id }) => ids.has(id)).map((swatch) => ({ ...swatch, group }));
   const rest = tray.filter(({ id }) => !ids.has(id));
   const last = rest.findLastIndex((swatch) => swatch.group === group);
   const at = last === -1 ? rest.length : last + 1;
   return arrange([...rest.slice(0, at), ...moved, ...rest.slice(at)]);
+}
+
+/** The command that takes colours out of the tray, in one edit. */
+export function takeOut(
+  ids: readonly string[],
+  label = `take ${ids.length} colours out of the tray`,
+): SwatchCommand | Batch<SwatchCommand> {
+  const commands = ids.map((swatch) => ({ type: 'removeSwatch' as const, swatch }));
+  return commands.length === 1 ? commands[0]! : { type: 'batch', label, commands };
 }
 
 export type SortKey = 'lightness' | 'hue' | 'time';
@@ -54,7 +68,7 @@ function compare(a: readonly number[], b: readonly number[]): number {
 }
 
 /** The command that sorts the tray within its groups: lightest first, around the hues with greys last, or oldest first. */
-export function sortCommand(tray: readonly Swatch[], by: SortKey): Command {
+export function sortCommand(tray: readonly Swatch[], by: SortKey): SwatchCommand {
   const keys = new Map(tray.map((swatch) => [swatch, KEYS[by](swatch)]));
   return arrange(
     groupsOf(tray).flatMap(({ swatches }) =>

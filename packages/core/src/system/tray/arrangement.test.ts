@@ -1,9 +1,9 @@
-import { applyCommand } from '@mint-lamp/core/system/commands/apply';
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import { emptyDocument } from '@mint-lamp/core/system/document';
-import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
 import { describe, expect, it } from 'vitest';
+import { applyCommand } from '../commands/apply.ts';
+import type { Command } from '../commands/command.ts';
+import { emptyDocument } from '../document.ts';
 import { dropCommand, groupCommand, sortCommand, trayAsText } from './arrangement.ts';
+import type { Swatch } from './swatch.ts';
 
 const swatch = (id: string, color: string, group = '', added = 0): Swatch => ({
   id,
