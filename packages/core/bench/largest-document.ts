@@ -60,4 +60,7 @@ export const LARGEST: ProjectDocument = {
     ),
   })),
   tray: [],
+  pictures: [],
+  relatives: { source: null, rows: [] },
+  rounds: [],
 };

@@ -1,7 +1,8 @@
 import * as imageQ from 'image-q';
 import quantize from 'quantize';
 import { histogramOf } from '../src/picture/histogram.ts';
-import { meanError, paletteOf, paletteOfHistogram } from '../src/picture/palette.ts';
+import { LEANINGS, meanError, paletteOf, paletteOfHistogram } from '../src/picture/palette.ts';
+import { fullPicture } from './full-picture.ts';
 import { reportRatio, reportShare, timeOf } from './report.ts';
 
 // Six megapixels of a harbour at dusk: soft bands, fine noise, small bright lights.
@@ -29,24 +30,7 @@ for (let y = 0; y < HEIGHT; y++)
 
 const SIZE = 6;
 
-// As full as a photograph: every part of the picture in another hue, so that tens of thousands of cells are occupied.
-const full = new Uint8ClampedArray(WIDTH * HEIGHT * 4);
-for (let y = 0; y < HEIGHT; y++)
-  for (let x = 0; x < WIDTH; x++) {
-    const hue = (x / WIDTH) * 2 * Math.PI;
-    const reach = 8 + 38 * (y / HEIGHT);
-    const light = 122 + 74 * Math.sin(x / 37 + y / 53);
-    const noise = (random() - 0.5) * 14;
-    full.set(
-      [
-        light + reach * Math.cos(hue) + noise,
-        light + reach * Math.cos(hue + 2.1) + noise,
-        light + reach * Math.cos(hue + 4.2) + noise,
-        255,
-      ],
-      (y * WIDTH + x) * 4,
-    );
-  }
+const full = fullPicture(WIDTH, HEIGHT);
 const sixBits = new Uint8Array(1 << 18);
 for (let at = 0; at < full.length; at += 4)
   sixBits[((full[at]! >> 2) << 12) | ((full[at + 1]! >> 2) << 6) | (full[at + 2]! >> 2)] = 1;
@@ -59,7 +43,6 @@ reportShare(
   'ms',
 );
 const h = histogramOf(full);
-const LEANINGS = ['area', 'vivid', 'gentle', 'low light', 'high light', 'most different'] as const;
 const sixMs = timeOf(() => LEANINGS.map((leaning) => paletteOfHistogram(h, SIZE, leaning)), 5);
 reportShare('six leanings of one counted picture', sixMs, 100, 'ms');
 

@@ -158,8 +158,16 @@ const CASES: readonly Case[] = [
   [
     'proposals',
     fc.tuple(
-      fc.array(anyColor, { maxLength: 3 }),
-      fc.record({ count: number, proposals: fc.constant(1), seed: number }),
+      fc.record({
+        seed: number,
+        count: number,
+        stray: number,
+        kept: fc.array(fc.tuple(number, number, number), { maxLength: 3 }),
+        free: fc.array(fc.tuple(number, number, number), { maxLength: 3 }),
+        way: fc.constantFrom('fresh', 'mix'),
+        of: fc.array(fc.array(fc.tuple(number, number, number), { maxLength: 3 }), { maxLength: 2 }),
+      }),
+      fc.constantFrom(1, Number.NaN),
     ),
     proposals,
   ],

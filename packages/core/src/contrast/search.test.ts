@@ -8,7 +8,13 @@ import { colorAtPlace, placeStops } from '../gradient/model.ts';
 import { anyGradient } from '../gradient/random-gradient.fixture.ts';
 import { readGradient } from '../gradient/read-css.ts';
 import { type Demand, nearestPassingColor } from './nearest-color.ts';
-import { bestTextColor, ratioMatrix, worstOverGradient, worstOverPixels } from './over-gradient.ts';
+import {
+  bestTextColor,
+  ratioMatrix,
+  worstOfEach,
+  worstOverGradient,
+  worstOverPixels,
+} from './over-gradient.ts';
 import { anyColor, rgba } from './painted-color.fixture.ts';
 import { composite, contrastRatio, type Rgba, reaches } from './ratio.ts';
 
@@ -70,6 +76,23 @@ describe('the worst contrast over pixels', () => {
     expect(worstOverPixels(rgba('#fff'), pixels, rgba('#000'))).toMatchObject({ at: 1 });
     expect(worstOverPixels(rgba('#fff'), pixels, rgba('#fff'))).toMatchObject({ at: 2, ratio: 1 });
     expect(() => worstOverPixels(WHITE, new Uint8ClampedArray(), WHITE)).toThrow(RangeError);
+  });
+});
+
+describe('the worst contrast of several texts over pixels', () => {
+  it('is that of each by itself', () => {
+    const byte = fc.integer({ min: 0, max: 255 });
+    const pixels = fc.array(fc.tuple(byte, byte, byte, fc.constantFrom(0, 90, 255)), {
+      minLength: 1,
+      maxLength: 20,
+    });
+    fc.assert(
+      fc.property(fc.array(anyColor, { maxLength: 5 }), pixels, anyColor, (texts, list, beneath) => {
+        const bytes = Uint8ClampedArray.from(list.flat());
+        const alone = texts.map((text) => worstOverPixels(text, bytes, beneath).ratio);
+        expect(worstOfEach(texts, bytes, beneath)).toEqual(alone);
+      }),
+    );
   });
 });
 

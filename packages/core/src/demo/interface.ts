@@ -68,4 +68,7 @@ export const MINT_LAMP_INTERFACE: ProjectDocument = {
   pairs: PAIRS.map(([text, ground, content, level]) => pair(text, ground, { content, level })),
   gradients: [],
   tray: [],
+  pictures: [],
+  relatives: { source: null, rows: [] },
+  rounds: [],
 };

@@ -94,4 +94,8 @@ export const SKERRY_LINE: ProjectDocument = {
     { id: 'from-rope', name: 'Mooring rope', color: '#d9c7a0', group: '', added: 0 },
     { id: 'from-slate', name: 'Pier slate', color: '#3d4a4d', group: '', added: 0 },
   ],
+  // Those of the demo come with its database, where their bytes are kept.
+  pictures: [],
+  relatives: { source: null, rows: [] },
+  rounds: [],
 };

@@ -1,5 +1,7 @@
 import { writeGradientWith } from '../gradient/write-css.ts';
 import type { ProjectDocument } from '../system/document.ts';
+import { resolveFamily } from '../system/families/resolved-family.ts';
+import { stopsOf } from '../system/gradients/gradient.ts';
 import { coloredGradient, type ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
 import type { Link } from '../system/links/link.ts';
 import { slug } from '../system/names.ts';
@@ -10,11 +12,30 @@ import { roleSlug, writeRoleName } from '../system/roles/role-name.ts';
 /** The custom property names of everything in a document, each unique. */
 export interface CssNames {
   readonly shade: (family: string, label: string) => string;
+  /**
+   * What a family's base is written as: a custom property of its own, or its colour where the shade that it stands at
+   * was set by hand.
+   */
+  readonly base: (family: string) => string;
+  /** That custom property; null where nothing needs it. */
+  readonly baseProperty: (family: string) => string | null;
   readonly role: (id: string) => string;
   readonly gradient: (id: string) => string;
   /** Value of the `data-theme` attribute. */
   readonly theme: (id: string) => string;
 }
+
+/** The families whose base a role or a stop points to. */
+function linkedBases({ roles, gradients }: ProjectDocument): Set<string> {
+  const links = [
+    ...roles.flatMap((role) => Object.values(role.links)),
+    ...gradients.flatMap((gradient) => stopsOf(gradient).map(({ color }) => color)),
+  ];
+  return new Set(links.flatMap((link) => (link.to === 'base' ? link.family : [])));
+}
+
+/** Said behind the custom property of a base, which is read back by it. */
+export const BASE_REMARK = 'the base itself';
 
 /**
  * Names for a document: `--deepwater-500`, `--text-main`, `--gradient-first-light`. Where two would be the
@@ -33,11 +54,25 @@ export function cssNames(doc: ProjectDocument): CssNames {
   for (const family of doc.families)
     for (const label of family.growth.labels)
       shades.set(`${family.id} ${label}`, unique(`--${slug(family.name)}-${slug(label) || 'shade'}`));
+  const byId = new Map(doc.families.map((family) => [family.id, family]));
+  const bases = new Map<string, string>();
+  for (const id of linkedBases(doc)) {
+    const family = byId.get(id);
+    if (family && family.handSet[resolveFamily(family).base.label] === undefined)
+      bases.set(id, unique(`--${slug(family.name)}-base`));
+  }
   const gradients = new Map(doc.gradients.map((g) => [g.id, unique(`--gradient-${slug(g.name)}`)]));
   const themes = new Map(doc.themes.map((theme) => [theme.id, slug(theme.name)]));
   const missing = '--missing';
   return {
     shade: (family, label) => shades.get(`${family} ${label}`) ?? missing,
+    base: (id) => {
+      const family = byId.get(id);
+      if (!family) return `var(${missing})`;
+      const property = bases.get(id);
+      return property ? `var(${property})` : resolveFamily(family).base.color.css;
+    },
+    baseProperty: (id) => bases.get(id) ?? null,
     role: (id) => roles.get(id) ?? missing,
     gradient: (id) => gradients.get(id) ?? missing,
     theme: (id) => themes.get(id) ?? 'missing',
@@ -52,7 +87,9 @@ function linkValue(link: Link, names: CssNames): string {
       ? `var(${names.shade(link.family, link.shade)})`
       : link.to === 'role'
         ? `var(${names.role(link.role)})`
-        : link.color;
+        : link.to === 'base'
+          ? names.base(link.family)
+          : link.color;
   const opacity = link.opacity ?? 1;
   return opacity === 1 ? target : `color-mix(in srgb, ${target} ${percent(opacity * 100)}, transparent)`;
 }
@@ -134,6 +171,9 @@ export function writeCss(system: System): string {
       const spelled = name === `--${slug(family.name)}-${label}`;
       return `  ${name}: ${css};${spelled ? '' : ` ${comment(label)}`}`;
     });
+    const own = names.baseProperty(family.id);
+    if (own && base)
+      lines.push(`  ${own}: var(${names.shade(family.id, base.label)}); ${comment(BASE_REMARK)}`);
     return [`  ${comment(`${family.name}${base ? `, grown from ${base.label}` : ''}`)}`, ...lines].join('\n');
   });
   if (shades.length) blocks.push(`:root {\n${shades.join('\n\n')}\n}`);

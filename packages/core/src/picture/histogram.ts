@@ -4,6 +4,8 @@ import { rgbToOklab, type Triple } from '../color/kernel.ts';
 export interface Histogram {
   /** Pixels counted: those with an alpha of at least half. */
   readonly total: number;
+  /** The cells' keys, ascending: see {@link cellOf}. */
+  readonly key: Uint16Array;
   /** Occupied cells as parallel arrays: how many pixels, their mean channels (0–255), and that mean in OKLab. */
   readonly count: Float64Array;
   readonly red: Float64Array;
@@ -16,10 +18,15 @@ export interface Histogram {
   readonly place: Int32Array;
 }
 
-const CELLS = 1 << 15;
+/** Cells that there are: 5 bits a channel. */
+export const CELLS = 1 << 15;
+
+/** The cell of a pixel, as a little-endian word of RGBA bytes: its five upper bits of red, green and blue in a row. */
+export const cellOf = (word: number): number =>
+  ((word & 0xf8) << 7) | ((word & 0xf800) >> 6) | ((word & 0xf80000) >> 19);
 
 /** The pixels as 32-bit words, little-endian as on every machine that browsers run on: A B G R from the top. */
-function wordsOf(pixels: Uint8ClampedArray | Uint8Array): Int32Array {
+export function wordsOf(pixels: Uint8ClampedArray | Uint8Array): Int32Array {
   const n = pixels.length >> 2;
   if (pixels.byteOffset % 4 === 0) return new Int32Array(pixels.buffer, pixels.byteOffset, n);
   return new Int32Array(pixels.slice(0, n * 4).buffer, 0, n);
@@ -56,13 +63,13 @@ function empty({ words, recent, first, sums }: Cells, key: number): void {
  * The inner loop of a large picture: one addition a pixel, and yet exact means. What a channel comes to above
  * its upper five bits is its three lowest bits, which lie just where the fields of a cell's word want them.
  */
-function count(pixels: Int32Array, cells: Cells): void {
+function count(pixels: Int32Array, cells: Cells, from: number, to: number): void {
   const { words, recent } = cells;
-  for (let i = 0, n = pixels.length; i < n; i++) {
+  for (let i = from; i < to; i++) {
     const pixel = pixels[i]!;
     // The sign bit is the top bit of alpha: not set, the pixel is less than half opaque.
     if (pixel >= 0) continue;
-    const key = ((pixel & 0xf8) << 7) | ((pixel & 0xf800) >> 6) | ((pixel & 0xf80000) >> 19);
+    const key = cellOf(pixel);
     const before = words[key]!;
     if (before === 0) recent[key] = i;
     const now = before + (pixel & 0x070707) + 0x01000000;
@@ -73,13 +80,37 @@ function count(pixels: Int32Array, cells: Cells): void {
 
 /** Counts RGBA pixels (4 bytes each, not premultiplied) into cells. Time is linear. */
 export function histogramOf(pixels: Uint8ClampedArray | Uint8Array): Histogram {
+  const parts = countInParts(pixels, Number.POSITIVE_INFINITY);
+  for (;;) {
+    const { done, value } = parts.next();
+    if (done) return value;
+  }
+}
+
+/**
+ * {@link histogramOf} in parts of some number of pixels: stops after each with the share that is done, 0–1, so that
+ * whoever has others to serve can turn to them.
+ */
+export function* countInParts(
+  pixels: Uint8ClampedArray | Uint8Array,
+  part: number,
+): Generator<number, Histogram> {
   const cells: Cells = {
     words: new Int32Array(CELLS),
     recent: new Int32Array(CELLS),
     first: new Int32Array(CELLS).fill(-1),
     sums: new Float64Array(CELLS * 4),
   };
-  count(wordsOf(pixels), cells);
+  const words = wordsOf(pixels);
+  for (let from = 0; from < words.length; from += part) {
+    const to = Math.min(words.length, from + part);
+    count(words, cells, from, to);
+    if (to < words.length) yield to / words.length;
+  }
+  return histogramOfCells(cells);
+}
+
+function histogramOfCells(cells: Cells): Histogram {
   const { sums } = cells;
   const keys: number[] = [];
   for (let key = 0; key < CELLS; key++) {
@@ -88,6 +119,7 @@ export function histogramOf(pixels: Uint8ClampedArray | Uint8Array): Histogram {
   }
   const column = () => new Float64Array(keys.length);
   const h = {
+    key: Uint16Array.from(keys),
     count: column(),
     red: column(),
     green: column(),

@@ -1,8 +1,9 @@
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import { type Histogram, histogramOf } from './histogram.ts';
 
-/** What a palette leans to. */
-export type Leaning = 'area' | 'vivid' | 'gentle' | 'low light' | 'high light' | 'most different';
+/** What a palette can lean to. */
+export const LEANINGS = ['area', 'vivid', 'gentle', 'low light', 'high light', 'most different'] as const;
+export type Leaning = (typeof LEANINGS)[number];
 
 export interface PaletteColor {
   /** 8-bit channels. */

@@ -2,9 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { rgb8ToOklch } from '../color/gamut.ts';
 import { rgbToOklab } from '../color/kernel.ts';
-import { histogramOf } from './histogram.ts';
-import { type Leaning, meanError, paletteOf, paletteOfHistogram } from './palette.ts';
-import { averageAround, maskNear } from './sample.ts';
+import { dimOthers, divide } from './division.ts';
+import { countInParts, histogramOf } from './histogram.ts';
+import { pictureKindOf } from './kind.ts';
+import { LEANINGS, type Leaning, meanError, paletteOf, paletteOfHistogram } from './palette.ts';
+import { deepestPlaces } from './places.ts';
+import { averageAround, maskNear, sampledText } from './sample.ts';
+import { halved, partOf } from './shrink.ts';
 
 /** A picture of patches with fine noise, as a photograph has; the same each time. */
 function patches(
@@ -126,7 +130,6 @@ describe('palettes', () => {
         [0.02, 40, 90, 190],
       ],
     ] as const;
-    const LEANINGS: Leaning[] = ['area', 'vivid', 'gentle', 'low light', 'high light', 'most different'];
     for (const parts of pictures) {
       const h = histogramOf(patches(400, 300, parts));
       const rows = LEANINGS.map((leaning) =>
@@ -208,5 +211,144 @@ describe('samples', () => {
     const { bits, share } = maskNear(picture, { r: 250, g: 250, b: 250, alpha: 1 }, 0.05);
     expect([...bits]).toEqual([0, 1, 1, 0]);
     expect(share).toBe(0.5);
+  });
+});
+
+/** A picture of some rows of letters, each a colour. */
+function lettered(rows: readonly string[], colors: Readonly<Record<string, readonly number[]>>) {
+  const pixels = Uint8ClampedArray.from(rows.flatMap((row) => [...row].flatMap((c) => [...colors[c]!, 255])));
+  return { width: rows[0]!.length, height: rows.length, pixels };
+}
+
+describe('the places of a divided picture', () => {
+  it('lie deepest within each part, in the middle of several as deep', () => {
+    const colors = { a: [200, 40, 30], b: [20, 60, 200], c: [240, 240, 240] };
+    const picture = lettered(
+      ['aaaaaaabbbbb', 'aaaaaaabbbbb', 'aaaaaaabbbbb', 'aaaaaaabcbbb', 'aaaaaaabbbbb'],
+      colors,
+    );
+    const list = Object.values(colors).map(([r, g, b]) => ({ r: r!, g: g!, b: b! }));
+    const { nearest } = divide(histogramOf(picture.pixels), list);
+    const places = deepestPlaces(picture, nearest, 4);
+    expect(places).toEqual([{ x: 3, y: 2 }, { x: 10, y: 2 }, { x: 8, y: 3 }, null]);
+  });
+});
+
+describe('a picture half as large', () => {
+  const done = <T>(parts: Generator<number, T>): T => {
+    let step = parts.next();
+    while (!step.done) step = parts.next();
+    return step.value;
+  };
+
+  it('has the means of what each pixel stands for, by how opaque that is', () => {
+    const pixels = Uint8ClampedArray.from([
+      ...[100, 0, 0, 255, 200, 0, 0, 255, 9, 9, 9, 255],
+      ...[100, 0, 0, 255, 0, 80, 0, 255, 9, 9, 9, 255],
+      ...[50, 60, 70, 255, 250, 250, 250, 0, 1, 2, 3, 4],
+    ]);
+    const half = done(halved({ width: 3, height: 3, pixels }));
+    expect([half.width, half.height]).toEqual([2, 2]);
+    expect([...half.pixels]).toEqual([...[100, 20, 0, 255, 9, 9, 9, 255], ...[50, 60, 70, 128, 1, 2, 3, 4]]);
+  });
+
+  it('tells how far it is', () => {
+    const parts = halved({ width: 2, height: 600, pixels: new Uint8ClampedArray(4800) });
+    expect([...parts]).toEqual([128 / 300, 256 / 300]);
+  });
+});
+
+describe('a part of a picture', () => {
+  it('is what of it lies within', () => {
+    const picture = lettered(
+      ['abc', 'def', 'ghi'],
+      Object.fromEntries([...'abcdefghi'].map((c, i) => [c, [i, i, i]])),
+    );
+    const part = partOf(picture, 1.5, -2, 5, 4)!;
+    expect([part.x, part.y, part.width, part.height]).toEqual([1, 0, 2, 2]);
+    expect([...part.pixels].filter((_, i) => i % 4 === 0)).toEqual([1, 2, 4, 5]);
+    expect(partOf(picture, 3, 0, 9, 9)).toBeNull();
+  });
+});
+
+describe('a sampled colour', () => {
+  it('is spelled as documents have it', () => {
+    expect(sampledText({ r: 226.4, g: 85.2, b: 42.6, alpha: 1 })).toBe('#e2552b');
+    expect(sampledText({ r: 0, g: 0, b: 0, alpha: 0.5 })).toBe('#00000080');
+  });
+});
+
+describe('counting in parts', () => {
+  it('comes to what counting at once comes to, and tells how far it is', () => {
+    const pixels = patches(70, 50, HARBOUR);
+    const parts = countInParts(pixels, 1000);
+    const told: number[] = [];
+    let step = parts.next();
+    for (; !step.done; step = parts.next()) told.push(step.value);
+    expect(told.map((share) => Math.round(share * 100))).toEqual([29, 57, 86]);
+    expect(step.value).toEqual(histogramOf(pixels));
+  });
+});
+
+describe('a picture divided among colours', () => {
+  const pixels = patches(200, 100, HARBOUR);
+  const h = histogramOf(pixels);
+  const colors = HARBOUR.map(([, r, g, b]) => ({ r, g, b }));
+
+  it('gives every pixel to the nearest, with shares of the whole', () => {
+    const { shares } = divide(h, colors);
+    HARBOUR.forEach(([share], i) => {
+      expect(Math.abs(shares[i]! - share)).toBeLessThan(0.002);
+    });
+    expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9);
+    expect(divide(h, colors.slice(0, 1)).shares).toEqual([1]);
+    expect(divide(histogramOf(new Uint8Array()), colors).shares).toEqual([0, 0, 0, 0]);
+    expect(divide(h, []).shares).toEqual([]);
+  });
+
+  it('dims just what belongs to the others', () => {
+    const division = divide(h, colors);
+    const shown = Uint8ClampedArray.from(pixels);
+    dimOthers(shown, division, 3);
+    let kept = 0;
+    for (let at = 0; at < pixels.length; at += 4)
+      if ([0, 1, 2].every((k) => shown[at + k] === pixels[at + k])) kept += 1;
+    expect(kept / (pixels.length / 4)).toBeCloseTo(division.shares[3]!, 2);
+    expect([...shown.subarray(0, 3)]).not.toEqual([...pixels.subarray(0, 3)]);
+  });
+});
+
+describe('the kind of a file', () => {
+  const text = (value: string) => new TextEncoder().encode(value);
+  const bytes = (...parts: (string | number)[]) =>
+    Uint8Array.from(parts.flatMap((part) => (typeof part === 'string' ? [...text(part)] : [part])));
+  test.each([
+    ['png', bytes(0x89, 'PNG\r\n', 0x1a, '\n', 0)],
+    ['jpeg', bytes(0xff, 0xd8, 0xff, 0xe0)],
+    ['webp', bytes('RIFF', 1, 2, 3, 4, 'WEBPVP8 ')],
+    ['gif', bytes('GIF89a')],
+    ['avif', bytes(0, 0, 0, 28, 'ftypavif', 0, 0, 0, 0, 'mif1miaf')],
+    ['avif', bytes(0, 0, 0, 28, 'ftypmif1', 0, 0, 0, 0, 'miafavif')],
+    ['svg', text('<svg xmlns="http://www.w3.org/2000/svg"/>')],
+    ['svg', text('\ufeff<?xml version="1.0"?>\n<!-- a > b -->\n<!DOCTYPE svg [<!ENTITY a "b">]>\n<svg:svg>')],
+    [null, bytes(0, 0, 0, 28, 'ftypheic', 0, 0, 0, 0, 'mif1heic')],
+    [null, bytes(0, 0, 0, 12, 'ftypmp42', 'avif')],
+    [null, text('<!doctype html><svg></svg>')],
+    [null, text('<svgs/>')],
+    [null, text('RIFF1234WAVE')],
+    [null, text('PNG')],
+    [null, bytes()],
+  ] as const)('is %s by its bytes', (kind, file) => {
+    expect(pictureKindOf(file)).toBe(kind);
+  });
+
+  it('is found in any bytes without trouble', () => {
+    fc.assert(
+      fc.property(fc.uint8Array({ maxLength: 300 }), (any) => {
+        pictureKindOf(any);
+      }),
+    );
+    const long = `<!--${'<!DOCTYPE <!-- '.repeat(5000)}`;
+    expect(pictureKindOf(text(long))).toBeNull();
   });
 });

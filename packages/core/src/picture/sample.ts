@@ -1,7 +1,9 @@
 import { delinearize, LINEAR_8BIT, rgbToOklab, type Triple } from '../color/kernel.ts';
+import { hexOfRgb8 } from '../color/write.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 
-export interface Picture {
+/** The pixels of a picture. */
+export interface Pixels {
   readonly width: number;
   readonly height: number;
   /** RGBA, 4 bytes a pixel, row by row, not premultiplied. */
@@ -13,7 +15,7 @@ export interface Picture {
  * patch from afar. `side` is 1 to 101 px (even numbers count as the next odd); what lies beyond the picture's
  * edge is left out. Channels 0–255, not rounded. A place outside the picture is moved to its edge.
  */
-export function averageAround({ width, height, pixels }: Picture, x: number, y: number, side: number): Rgba {
+export function averageAround({ width, height, pixels }: Pixels, x: number, y: number, side: number): Rgba {
   if (!(width > 0 && height > 0)) throw new RangeError('The picture has no pixels.');
   const reach = Math.floor(Math.min(101, Math.max(1, Math.round(side))) / 2);
   const cx = Math.min(width - 1, Math.max(0, Math.floor(x)));
@@ -42,7 +44,7 @@ export interface Mask {
 }
 
 /** All pixels within a ΔE OK of a colour (channels 0–255); pixels under half alpha are never near. */
-export function maskNear({ pixels }: Pick<Picture, 'pixels'>, c: Rgba, threshold: number): Mask {
+export function maskNear({ pixels }: Pick<Pixels, 'pixels'>, c: Rgba, threshold: number): Mask {
   const n = Math.floor(pixels.length / 4);
   const bits = new Uint8Array(n);
   const target = rgbToOklab(c.r, c.g, c.b);
@@ -70,3 +72,7 @@ export function maskNear({ pixels }: Pick<Picture, 'pixels'>, c: Rgba, threshold
   }
   return { bits, share: n ? count / n : 0 };
 }
+
+/** A sampled colour as documents spell it: 8-bit channels, with an alpha where it is less than 1. */
+export const sampledText = ({ r, g, b, alpha }: Rgba): string =>
+  hexOfRgb8(Math.round(r), Math.round(g), Math.round(b), alpha);

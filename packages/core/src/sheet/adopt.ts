@@ -68,12 +68,14 @@ export function adoptSheet(
       if (!kept.has(id)) commands.push({ type: 'removeTheme', theme: id });
 
   const shades = new Map<string, At>();
+  const bases = new Map<string, string>();
   const snapped = new Map<string, At>();
   const names = slugsOf(document.families);
   for (const family of system.families.filter(({ key }) => choice.families.has(key))) {
     const added = familyOf(family, newId(), freeName(family.name, names));
     commands.push({ type: 'addFamily', family: added });
     for (const [property, shade] of family.shades) shades.set(property, { family: added.id, shade });
+    if (family.baseProperty) bases.set(family.baseProperty, added.id);
     for (const { color, shade } of family.snapped)
       if (!choice.unsnapped.has(color)) snapped.set(color, { family: added.id, shade });
   }
@@ -96,6 +98,8 @@ export function adoptSheet(
     const under = opacity * source.opacity;
     const at = shades.get(source.property);
     if (at) return withOpacity({ to: 'shade', ...at }, under);
+    const base = bases.get(source.property);
+    if (base) return withOpacity({ to: 'base', family: base }, under);
     const role = roleIds.get(source.property);
     if (role) return withOpacity({ to: 'role', role }, under);
     const next = byProperty.get(source.property)?.sources.get(theme) ?? plainOf(system, source.property);
@@ -152,9 +156,10 @@ const withOpacity = (link: Link, opacity: number): Link => {
   return share >= 1 ? link : { ...link, opacity: share };
 };
 
-/** The colour of a shade whose family is not taken. */
+/** The colour of a shade, or a base, whose family is not taken. */
 function plainOf(system: SheetSystem, property: string): StopSource | null {
-  for (const { shades, colors } of system.families) {
+  for (const { shades, colors, base, baseProperty } of system.families) {
+    if (baseProperty === property) return { to: 'color', color: base };
     const label = shades.get(property);
     if (label !== undefined) return { to: 'color', color: colors.get(label)! };
   }

@@ -32,20 +32,18 @@ function mendsOf(css: string): Mend[] {
   tokenize(css, (type, start, end) => {
     inComment = type === Comment && !css.startsWith('*/', end - 2);
     const closed = CLOSES.get(type);
-    if (closed !== undefined) {
-      open.push(closed);
-      return;
+    // A bracket that somebody forgot would swallow the rest of the sheet: it ends where a block begins or ends.
+    const isOfBlock = type === LeftCurlyBracket || (type === RightCurlyBracket && open.includes(type));
+    if (isOfBlock) {
+      const forgotten = open.splice(open.lastIndexOf(RightCurlyBracket) + 1);
+      if (forgotten.length) mends.push({ at: start, put: closing(forgotten) });
     }
-    if (!SIGNS.has(type)) return;
-    if (!open.length) mends.push({ at: start, put: null });
-    else if (type === open[open.length - 1]) open.pop();
-    else if (type === RightCurlyBracket && open.includes(type)) {
-      // A bracket that somebody forgot would swallow the rest of the sheet; the end of its rule is its end too.
-      const inner = open.splice(open.lastIndexOf(type) + 1);
-      mends.push({ at: start, put: closing(inner) });
-      open.pop();
+    if (closed !== undefined) open.push(closed);
+    else if (SIGNS.has(type)) {
+      if (!open.length) mends.push({ at: start, put: null });
+      else if (type === open[open.length - 1]) open.pop();
+      // Within brackets of another kind a closing one is a sign like any other.
     }
-    // Within brackets of another kind a closing one is a sign like any other.
   });
   if (open.length) mends.push({ at: css.length, put: `${inComment ? '*/' : ''}\n${closing(open)}` });
   return mends;

@@ -1,6 +1,7 @@
 import { rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { readColor } from '../color/parse.ts';
 import { luminance } from '../contrast/ratio.ts';
+import { BASE_REMARK } from '../exchange/css.ts';
 import { isLabel, LEAST_SHADES, MOST_SHADES } from '../system/families/family.ts';
 import { slug } from '../system/names.ts';
 import type { SheetProperty } from './properties.ts';
@@ -11,6 +12,8 @@ export interface SheetScale {
   readonly name: string;
   /** The label that the family grows from, where the sheet says so. */
   readonly base: string | null;
+  /** The custom property that stands for the base itself, in our own files. */
+  readonly baseProperty: string | null;
   /** Lightest first. */
   readonly shades: readonly { readonly label: string; readonly property: string; readonly color: string }[];
 }
@@ -34,14 +37,24 @@ function constantOf({ values }: SheetProperty): string | null {
 export function scalesOf(properties: Iterable<SheetProperty>, prefix: string): SheetScale[] {
   const byStem = new Map<
     string,
-    { name: string; base: string | null; isOurs: boolean; shades: SheetScale['shades'][number][] }
+    Omit<SheetScale, 'baseProperty' | 'shades'> & {
+      baseProperty: string | null;
+      isOurs: boolean;
+      shades: SheetScale['shades'][number][];
+    }
   >();
   for (const property of properties) {
-    const color = constantOf(property);
-    if (color === null) continue;
     const { heading, remark } = property.declaration;
     const [, named, base] = GROWN.exec(heading ?? '') ?? [null, heading, null];
     const begins = named && slug(named) ? `--${slug(named)}-` : null;
+    if (base && remark === BASE_REMARK && begins) {
+      // It comes behind the shades of its family.
+      const own = byStem.get(begins);
+      if (own) own.baseProperty = property.name;
+      continue;
+    }
+    const color = constantOf(property);
+    if (color === null) continue;
     const numbered = NUMBERED.exec(property.name);
     // A comment that names the family tells where the label begins, whatever it is.
     const titled = begins !== null && property.name.startsWith(begins);
@@ -52,6 +65,7 @@ export function scalesOf(properties: Iterable<SheetProperty>, prefix: string): S
     const scale = byStem.get(stem) ?? {
       name: nameFrom(titled ? named! : titleOf(withoutPrefix(`--${stem}`, prefix)), 'Family'),
       base,
+      baseProperty: null,
       isOurs: base !== null,
       shades: [],
     };

@@ -51,7 +51,12 @@ export function readSheet(css: string): SheetSystem | null {
   const prefix = commonPrefix([...properties.keys()]);
   const scales = scalesOf(properties.values(), prefix);
   const spelled = scales.map((scale, i) => spelledFamily(scale, `spelled-${i}`));
-  const inScales = new Set(spelled.flatMap(({ shades }) => [...shades.keys()]));
+  const inScales = new Set(
+    spelled.flatMap(({ shades, baseProperty }) => [
+      ...shades.keys(),
+      ...(baseProperty ? [baseProperty] : []),
+    ]),
+  );
   const { roles, gradients } = rolesAndGradients(
     [...properties.values()].filter(({ name }) => !inScales.has(name)),
     properties,
@@ -85,6 +90,7 @@ export function readSheet(css: string): SheetSystem | null {
         key: `gathered-${i}`,
         handSet: {},
         shades: new Map<string, string>(),
+        baseProperty: null,
         colors: new Map<string, string>(),
       })),
     ].map((family) => ({ ...family, name: freeName(family.name, names) })),

@@ -12,6 +12,7 @@ import { commandSchema } from '../system/commands/command-schema.ts';
 import { anyDocument } from '../system/commands/random-document.fixture.ts';
 import { emptyDocument, type ProjectDocument } from '../system/document.ts';
 import { documentSchema } from '../system/document-schema.ts';
+import { resolveFamily } from '../system/families/resolved-family.ts';
 import type { Link } from '../system/links/link.ts';
 import { resolveSystem } from '../system/resolve/resolve.ts';
 import { writeRoleName } from '../system/roles/role-name.ts';
@@ -50,16 +51,23 @@ function adopted(
   return result.document;
 }
 
-/** A document as what can be seen of it in its CSS: by name, without ids. */
-function inNames(document: ProjectDocument) {
+/** Whether the shade where a family's base stands is another colour: then a link to the base is written as a colour. */
+function isSetByHand({ families }: ProjectDocument, id: string): boolean {
+  const family = families.find((one) => one.id === id);
+  return family !== undefined && family.handSet[resolveFamily(family).base.label] !== undefined;
+}
+
+/** A document as what can be seen of it in its CSS, by name, without ids; `isWritten`: as the CSS has it. */
+function inNames(document: ProjectDocument, isWritten = false) {
   const system = resolveSystem(document);
   const roles = new Map(document.roles.map((role) => [role.id, writeRoleName(role)]));
   const families = new Map(document.families.map(({ id, name }) => [id, name]));
   const link = (one: Link) => {
     // A plain colour under an opacity is a plain colour again.
-    if (one.to === 'color') return 'plain';
+    if (one.to === 'color' || (isWritten && one.to === 'base' && isSetByHand(document, one.family)))
+      return 'plain';
     const under = one.opacity === undefined || one.opacity === 1 ? '' : ` @ ${one.opacity}`;
-    return `${one.to === 'role' ? roles.get(one.role) : `${families.get(one.family)} ${one.shade}`}${under}`;
+    return `${one.to === 'role' ? roles.get(one.role) : `${families.get(one.family)} ${one.to === 'base' ? 'base' : one.shade}`}${under}`;
   };
   const themes = [...system.themes.values()].map(({ theme, roles: resolved }) => [
     theme.name,
@@ -109,6 +117,18 @@ describe('the rules of a style sheet', () => {
     expect(readBlocks('@media print { a { b: c } ) } :root { --a: #123456 } [')).toMatchObject([
       {},
       ...whole,
+    ]);
+  });
+
+  it('are not swallowed by a bracket that was forgotten in one of them', () => {
+    const rules = readBlocks(
+      'a { color: rgb(300 20 } b { color: #b23a18 }\n@media (x { i { y: [1 } } u { z: "}" }',
+    );
+    expect(rules.map(({ selectors, declarations }) => [selectors[0], declarations[0]?.value])).toEqual([
+      ['a', 'rgb(300 20 )'],
+      ['b', '#b23a18'],
+      ['i', '[1 ]'],
+      ['u', '"}"'],
     ]);
   });
 
@@ -217,7 +237,7 @@ describe('reading a style sheet as a system', () => {
       fc.property(anyDocument, (document) => {
         const css = writeCss(resolveSystem(document));
         const system = readSheet(css);
-        const was = inNames(document);
+        const was = inNames(document, true);
         const withValue = was.themes.filter(([, roles]) => roles!.length);
         if (!system || !withValue.length) return;
         const back = inNames(adopted(EMPTY, system));

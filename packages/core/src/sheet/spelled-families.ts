@@ -15,6 +15,8 @@ export interface SheetFamily {
   readonly handSet: Readonly<Record<string, string>>;
   /** The labels of the shades that the sheet spells out, by custom property. */
   readonly shades: ReadonlyMap<string, string>;
+  /** The custom property that stands for its base itself; null where there is none. */
+  readonly baseProperty: string | null;
   /** The colours of those, by label. */
   readonly colors: ReadonlyMap<string, string>;
   /** Loose colours that are nearest to one of its shades, the largest distances first. */
@@ -32,6 +34,7 @@ export function spelledFamily(scale: SheetScale, key: string): SheetFamily {
     base: opaque(colors[base]!),
     growth,
     handSet,
+    baseProperty: scale.baseProperty,
     shades: new Map(scale.shades.map(({ property, label }) => [property, label])),
     colors: new Map(scale.shades.map(({ label, color }) => [label, color])),
     snapped: [],

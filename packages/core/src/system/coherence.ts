@@ -2,6 +2,7 @@ import { Refusal } from './commands/refusal.ts';
 import type { ProjectDocument } from './document.ts';
 import { refuseLoops } from './links/loops.ts';
 import { checkName } from './names.ts';
+import { checkPicture } from './pictures/picture-commands.ts';
 import { checkNames } from './roles/role-commands.ts';
 
 /** Refuses a document whose things contradict each other as no sequence of commands leaves them. */
@@ -18,6 +19,7 @@ function checkCoherence(document: ProjectDocument): void {
   const known = new Set(themes.map(({ id }) => id));
   if (roles.some(({ links }) => Object.keys(links).some((theme) => !known.has(theme))))
     throw new Refusal('A role has a link in a theme that does not exist.');
+  for (const picture of document.pictures) checkPicture(picture);
   const ids = roles.map(({ id }) => id);
   for (const theme of known) refuseLoops(document, theme, ids);
 }

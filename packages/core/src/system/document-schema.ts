@@ -7,9 +7,14 @@ import { MOST_GRADIENTS } from './gradients/gradient.ts';
 import { gradientSchema } from './gradients/gradient-schema.ts';
 import { MOST_PAIRS } from './pairs/pair.ts';
 import { pairSchema } from './pairs/pair-schema.ts';
+import { MOST_PICTURES } from './pictures/picture.ts';
+import { pictureSchema } from './pictures/picture-schema.ts';
 import { groundSchema, projectNameSchema } from './project/project-schema.ts';
+import { relativesSchema } from './relatives/relatives-schema.ts';
 import { MOST_ROLES } from './roles/role.ts';
 import { roleSchema } from './roles/role-schema.ts';
+import { MOST_ROUNDS } from './rounds/round.ts';
+import { roundSchema } from './rounds/round-schema.ts';
 import { objectOf } from './schema/keys.ts';
 import { list } from './schema/parts.ts';
 import { MOST_THEMES } from './themes/theme.ts';
@@ -28,6 +33,9 @@ export const documentShape = objectOf<ProjectDocument>({
   pairs: list(pairSchema, MOST_PAIRS),
   gradients: list(gradientSchema, MOST_GRADIENTS),
   tray: list(swatchSchema, MOST_SWATCHES),
+  pictures: list(pictureSchema, MOST_PICTURES),
+  relatives: relativesSchema,
+  rounds: list(roundSchema, MOST_ROUNDS),
 }).required();
 
 /** A project document: its shape, and that its things agree with each other as commands leave them. */

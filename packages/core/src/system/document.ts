@@ -1,12 +1,15 @@
 import type { Family } from './families/family.ts';
 import type { Gradient } from './gradients/gradient.ts';
 import type { Pair } from './pairs/pair.ts';
+import type { Picture } from './pictures/picture.ts';
+import type { Relatives } from './relatives/relatives.ts';
 import type { Role } from './roles/role.ts';
+import type { Round } from './rounds/round.ts';
 import type { Theme } from './themes/theme.ts';
 import type { Swatch } from './tray/swatch.ts';
 
 /** The form that documents and commands have now. A change of it comes with a step in `versions/`. */
-export const DOCUMENT_VERSION = 3;
+export const DOCUMENT_VERSION = 4;
 
 /** The project document: everything that a project is, as plain JSON. Colours are canonical CSS text. */
 export interface ProjectDocument {
@@ -20,6 +23,9 @@ export interface ProjectDocument {
   readonly pairs: readonly Pair[];
   readonly gradients: readonly Gradient[];
   readonly tray: readonly Swatch[];
+  readonly pictures: readonly Picture[];
+  readonly relatives: Relatives;
+  readonly rounds: readonly Round[];
 }
 
 /** An empty project with some themes and nothing else. */
@@ -34,5 +40,8 @@ export function emptyDocument(name: string, themes: readonly Theme[]): ProjectDo
     pairs: [],
     gradients: [],
     tray: [],
+    pictures: [],
+    relatives: { source: null, rows: [] },
+    rounds: [],
   };
 }

@@ -8,6 +8,12 @@ export const ERROR_CODES = {
   TOO_SLOW: 408,
   TOO_LARGE: 413,
   WRONG_MEDIA_TYPE: 415,
+  /** Bytes that are no picture of a kind that can be opened, or a broken one. */
+  NOT_A_PICTURE: 422,
+  /** An address that is not fetched from: of this computer or its network, or no web address at all. */
+  ADDRESS_REFUSED: 422,
+  /** Nothing came from an address, or not what was asked for. */
+  ADDRESS_FAILED: 422,
   HEAD_TOO_LARGE: 431,
   REVISION_AHEAD: 409,
   /** The project was changed by a newer version, whose form is not known here. */

@@ -2,8 +2,11 @@ import type { ProjectDocument } from '../document.ts';
 import { familySteps } from '../families/family-commands.ts';
 import { gradientSteps } from '../gradients/gradient-commands.ts';
 import { pairSteps } from '../pairs/pair-commands.ts';
+import { pictureSteps } from '../pictures/picture-commands.ts';
 import { projectSteps } from '../project/project-commands.ts';
+import { relativesSteps } from '../relatives/relatives-commands.ts';
 import { roleSteps } from '../roles/role-commands.ts';
+import { roundSteps } from '../rounds/round-commands.ts';
 import { themeSteps } from '../themes/theme-commands.ts';
 import { swatchSteps } from '../tray/swatch-commands.ts';
 import { type Command, MOST_IN_BATCH, type SimpleCommand } from './command.ts';
@@ -18,6 +21,9 @@ const STEPS: StepsOf<SimpleCommand> = {
   ...pairSteps,
   ...gradientSteps,
   ...swatchSteps,
+  ...pictureSteps,
+  ...relativesSteps,
+  ...roundSteps,
 };
 
 export type ApplyResult =

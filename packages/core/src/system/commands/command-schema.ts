@@ -2,8 +2,11 @@ import Joi from 'joi';
 import { familyCommandSchemas } from '../families/family-schema.ts';
 import { gradientCommandSchemas } from '../gradients/gradient-schema.ts';
 import { pairCommandSchemas } from '../pairs/pair-schema.ts';
+import { pictureCommandSchemas } from '../pictures/picture-schema.ts';
 import { projectCommandSchemas } from '../project/project-schema.ts';
+import { relativesCommandSchemas } from '../relatives/relatives-schema.ts';
 import { roleCommandSchemas } from '../roles/role-schema.ts';
+import { roundCommandSchemas } from '../rounds/round-schema.ts';
 import { type CommandSchemas, objectOf, unionOf } from '../schema/keys.ts';
 import { text } from '../schema/parts.ts';
 import { themeCommandSchemas } from '../themes/theme-schema.ts';
@@ -19,6 +22,9 @@ const SCHEMAS: CommandSchemas<SimpleCommand> = {
   ...pairCommandSchemas,
   ...gradientCommandSchemas,
   ...swatchCommandSchemas,
+  ...pictureCommandSchemas,
+  ...relativesCommandSchemas,
+  ...roundCommandSchemas,
 };
 
 /** A command that is no batch. */

@@ -1,8 +1,11 @@
 import type { FamilyCommand } from '../families/family-commands.ts';
 import type { GradientCommand } from '../gradients/gradient-commands.ts';
 import type { PairCommand } from '../pairs/pair-commands.ts';
+import type { PictureCommand } from '../pictures/picture-commands.ts';
 import type { ProjectCommand } from '../project/project-commands.ts';
+import type { RelativesCommand } from '../relatives/relatives-commands.ts';
 import type { RoleCommand } from '../roles/role-commands.ts';
+import type { RoundCommand } from '../rounds/round-commands.ts';
 import type { ThemeCommand } from '../themes/theme-commands.ts';
 import type { SwatchCommand } from '../tray/swatch-commands.ts';
 import type { Batch } from './definition.ts';
@@ -19,7 +22,10 @@ export type SimpleCommand =
   | RoleCommand
   | PairCommand
   | GradientCommand
-  | SwatchCommand;
+  | SwatchCommand
+  | PictureCommand
+  | RelativesCommand
+  | RoundCommand;
 
 export type Command = SimpleCommand | Batch<SimpleCommand>;
 export type CommandOf<T extends SimpleCommand['type']> = Extract<SimpleCommand, { type: T }>;

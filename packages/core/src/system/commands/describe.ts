@@ -2,8 +2,11 @@ import type { ProjectDocument } from '../document.ts';
 import { familyWords } from '../families/family-commands.ts';
 import { gradientWords } from '../gradients/gradient-commands.ts';
 import { pairWords } from '../pairs/pair-commands.ts';
+import { pictureWords } from '../pictures/picture-commands.ts';
 import { projectWords } from '../project/project-commands.ts';
+import { relativesWords } from '../relatives/relatives-commands.ts';
 import { roleWords } from '../roles/role-commands.ts';
+import { roundWords } from '../rounds/round-commands.ts';
 import { themeWords } from '../themes/theme-commands.ts';
 import { swatchWords } from '../tray/swatch-commands.ts';
 import type { Command, SimpleCommand } from './command.ts';
@@ -17,6 +20,9 @@ const WORDS: WordsOf<SimpleCommand> = {
   ...pairWords,
   ...gradientWords,
   ...swatchWords,
+  ...pictureWords,
+  ...relativesWords,
+  ...roundWords,
 };
 
 /** What a command does to a document, in a few words for menus and history: "change the base of Buoy". */

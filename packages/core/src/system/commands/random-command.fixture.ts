@@ -14,6 +14,18 @@ export const SMALL: ProjectDocument = {
   families: SKERRY_LINE.families.slice(0, 2),
   roles: SKERRY_LINE.roles.slice(0, 4),
   pairs: SKERRY_LINE.pairs.slice(0, 2),
+  pictures: [
+    {
+      id: 'harbour',
+      name: 'Harbour',
+      content: '0a'.repeat(32),
+      width: 120,
+      height: 10,
+      markers: [{ id: 'm1', x: 7, y: 9, side: 11 }],
+      moved: [{ leaning: 'area', size: 6, index: 1, x: 90, y: 0, side: 1 }],
+      textOver: null,
+    },
+  ],
 };
 
 // Few ids and names, some of them of nothing, so that commands hit, miss and collide.
@@ -41,6 +53,7 @@ const index = fc.option(fc.nat(6), { nil: undefined });
 const opacity = fc.option(fc.constantFrom(0, 0.4, 1), { nil: undefined });
 export const link: fc.Arbitrary<Link> = fc.oneof(
   fc.record({ to: fc.constant('shade' as const), family: familyId, shade }),
+  fc.record({ to: fc.constant('base' as const), family: familyId }),
   fc.record({ to: fc.constant('role' as const), role: roleId }),
   fc.record({ to: fc.constant('color' as const), color }),
   fc
@@ -108,6 +121,71 @@ export const anySwatch = record({
   color,
   group: trayGroup,
   added: fc.constantFrom(0, 1),
+});
+
+export const pictureId = fc.constantFrom('harbour', 'deck', 'i1');
+const markerId = fc.constantFrom('m1', 'm2', 'm3');
+const side = fc.constantFrom(1, 11, 101);
+// Some of them beside the small one.
+const placeKeys = { x: fc.constantFrom(0, 7, 90), y: fc.constantFrom(0, 9), side };
+const colorKeys = {
+  leaning: fc.constantFrom('area', 'vivid'),
+  size: fc.constantFrom(2, 6),
+  index: fc.constantFrom(0, 1, 3),
+};
+const textOver = record({
+  color,
+  x: fc.constantFrom(0, 5),
+  y: fc.constant(1),
+  width: fc.constantFrom(3, 40),
+  height: fc.constantFrom(2, 9),
+  target,
+});
+export const anyPicture = record({
+  id: pictureId,
+  name,
+  content: fc.constantFrom('0a'.repeat(32), 'ff'.repeat(32)),
+  width: fc.constantFrom(8, 120),
+  height: fc.constant(10),
+  markers: fc.uniqueArray(record({ id: markerId, ...placeKeys }), {
+    maxLength: 3,
+    selector: ({ id }) => id,
+  }),
+  moved: fc.array(record({ ...colorKeys, ...placeKeys }), { maxLength: 2 }),
+  textOver: fc.option(textOver),
+});
+
+const relation = fc.constantFrom('analogous', 'triadic', 'facing');
+const shift = fc.constantFrom(
+  { turn: 0, lightness: 0, chroma: 0 },
+  { turn: 12, lightness: -0.1, chroma: 0.02 },
+);
+const rowFields = {
+  relation,
+  count: fc.constantFrom(2, 5),
+  angle: fc.constantFrom(1, 30),
+  own: fc.array(shift, { maxLength: 3 }),
+  showsOwn: fc.boolean(),
+};
+export const anyRelatives = record({
+  source: fc.option(opaque),
+  rows: fc
+    .uniqueArray(record(rowFields), { maxLength: 3, selector: (row) => row.relation })
+    .map((rows) => rows.sort((a, b) => (a.relation < b.relation ? -1 : 1))),
+});
+const roundId = fc.constantFrom('round-1', 'round-2');
+export const anyRound = record({
+  id: roundId,
+  seed: fc.nat(99),
+  count: fc.constantFrom(3, 7),
+  stray: fc.constantFrom(0, 0.5),
+  kept: fc.array(opaque, { maxLength: 2 }),
+  free: fc.uniqueArray(record({ family: familyId, base: opaque }), {
+    maxLength: 2,
+    selector: (one) => one.family,
+  }),
+  way: fc.constantFrom('fresh', 'mix'),
+  of: fc.array(fc.array(opaque, { maxLength: 3 }), { maxLength: 2 }),
 });
 
 export const SIMPLE = [
@@ -183,6 +261,28 @@ export const SIMPLE = [
     order: fc.array(record({ swatch: swatchId, group: trayGroup }), { minLength: 1, maxLength: 3 }),
   }),
   of('setSwatch', { swatch: swatchId, color }),
+  of('addPicture', { picture: anyPicture, index }),
+  of('removePicture', { picture: pictureId }),
+  of('renamePicture', { picture: pictureId, name }),
+  of('movePicture', { picture: pictureId, index: fc.nat(3) }),
+  of('addMarker', { picture: pictureId, marker: record({ id: markerId, ...placeKeys }), index }),
+  of('removeMarker', { picture: pictureId, marker: markerId }),
+  of('setMarker', {
+    picture: pictureId,
+    marker: markerId,
+    change: fc.constantFrom<object>({ side: 31 }, { x: 3, y: 4 }, { x: 100 }),
+  }),
+  of('moveColor', { picture: pictureId, ...colorKeys, to: fc.option(record(placeKeys)) }),
+  of('setRelativesSource', { color: fc.option(opaque) }),
+  relation.chain((one) =>
+    of('setRelation', {
+      relation: fc.constant(one),
+      row: fc.option(record({ ...rowFields, relation: fc.constant(one) })),
+    }),
+  ),
+  of('addRound', { round: anyRound, index }),
+  of('removeRound', { round: roundId }),
+  of('setTextOver', { picture: pictureId, text: fc.option(textOver) }),
 ];
 const simple = fc.oneof(...SIMPLE);
 const batch: fc.Arbitrary<Command> = record({

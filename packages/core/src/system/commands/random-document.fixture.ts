@@ -7,6 +7,9 @@ import type { Role } from '../roles/role.ts';
 import { roleSlug } from '../roles/role-name.ts';
 import {
   anyKind,
+  anyPicture,
+  anyRelatives,
+  anyRound,
   anySwatch,
   color,
   familyId,
@@ -71,6 +74,9 @@ export const anyDocument: fc.Arbitrary<ProjectDocument> = fc
     ),
     gradients: listOf(fc.tuple(gradientId, name, anyKind, stops).map(gradientOf), sameName),
     tray: listOf(anySwatch as fc.Arbitrary<{ id: string }>),
+    pictures: listOf(anyPicture as fc.Arbitrary<{ id: string }>),
+    relatives: anyRelatives,
+    rounds: listOf(anyRound as fc.Arbitrary<{ id: string }>),
   })
   .map((drawn) => {
     const document = JSON.parse(JSON.stringify(drawn)) as ProjectDocument;
@@ -82,6 +88,6 @@ export const anyDocument: fc.Arbitrary<ProjectDocument> = fc
       roles: document.roles.map((role) => ({ ...role, links: inThemes(role.links) })),
     };
   })
-  // What is left are circles of roles.
+  // What is left are circles of roles, and places beside a picture.
   .filter((document) => !documentSchema.validate(document).error)
   .map((document) => documentSchema.validate(document).value);

@@ -14,6 +14,8 @@ export interface ResolvedFamily {
   /** Lightest first. */
   readonly shades: readonly ResolvedShade[];
   readonly byLabel: ReadonlyMap<string, ResolvedShade>;
+  /** The base, and the label of the shade that it stands at. */
+  readonly base: { readonly label: string; readonly color: Painted };
 }
 
 /** Families by id, as far as resolving asks for them. */
@@ -29,14 +31,20 @@ export function resolveFamily(family: Family): ResolvedFamily {
   const known = grown.get(family);
   if (known) return known;
   const baseOutside = paint(family.base).outside;
-  const shades = grow(readColor(family.base), family.growth).map((shade): ResolvedShade => {
+  const places = grow(readColor(family.base), family.growth);
+  const shades = places.map((shade): ResolvedShade => {
     const { label, isBase, r, g, b, hex } = shade;
     const own = family.handSet[label];
     return own === undefined
       ? { label, isBase, handSet: false, r, g, b, alpha: 1, css: hex, outside: isBase && baseOutside }
       : { label, isBase, handSet: true, ...paint(own) };
   });
-  const resolved = { family, shades, byLabel: new Map(shades.map((shade) => [shade.label, shade])) };
+  const resolved = {
+    family,
+    shades,
+    byLabel: new Map(shades.map((shade) => [shade.label, shade])),
+    base: { label: places.find(({ isBase }) => isBase)?.label ?? '', color: paint(family.base) },
+  };
   grown.set(family, resolved);
   return resolved;
 }

@@ -31,6 +31,7 @@ function countLost(gradient: Gradient, { families, roles }: Present): number {
   let count = 0;
   for (const { color } of pointersOf(gradient).stops) {
     if (color.to === 'shade' && !families.get(color.family)?.byLabel.has(color.shade)) count++;
+    if (color.to === 'base' && !families.get(color.family)) count++;
     if (color.to === 'role' && !roles.has(color.role)) count++;
   }
   return count;

@@ -32,7 +32,7 @@ export function pointersOf(gradient: Gradient): Pointers {
   };
   const stops = stopsOf(gradient);
   stops.forEach(({ color }, i) => {
-    if (color.to === 'shade') note(byFamily, color.family, i);
+    if (color.to === 'shade' || color.to === 'base') note(byFamily, color.family, i);
     else if (color.to === 'role') note(byRole, color.role, i);
   });
   pointers = { stops, byFamily, byRole };
@@ -43,6 +43,10 @@ export function pointersOf(gradient: Gradient): Pointers {
 function colorOfStop(link: Link, families: Families, roles: Roles): Painted | null {
   const opacity = link.opacity ?? 1;
   if (link.to === 'color') return fade(paint(link.color), opacity);
+  if (link.to === 'base') {
+    const family = families.get(link.family);
+    return family ? fade(family.base.color, opacity) : null;
+  }
   const color =
     link.to === 'shade' ? families.get(link.family)?.byLabel.get(link.shade) : roles.get(link.role)?.color;
   return color ? fade(color, opacity) : null;

@@ -14,6 +14,8 @@ function targetName(doc: ProjectDocument, link: Link): string {
   switch (link.to) {
     case 'shade':
       return `${doc.families.find((f) => f.id === link.family)?.name ?? 'lost family'} ${link.shade}`;
+    case 'base':
+      return `${doc.families.find((f) => f.id === link.family)?.name ?? 'lost family'} base`;
     case 'role': {
       const role = doc.roles.find((r) => r.id === link.role);
       return role ? writeRoleName(role) : 'lost role';

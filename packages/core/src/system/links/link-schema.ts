@@ -6,6 +6,7 @@ const opacity = optional(share);
 
 export const linkSchema = unionOf<Link, 'to'>('to', {
   shade: { family: id, shade: label, opacity },
+  base: { family: id, opacity },
   role: { role: id, opacity },
   color: { color, opacity },
 });

@@ -5,19 +5,26 @@ import { id, index } from '../schema/parts.ts';
 import type { Pair } from './pair.ts';
 import type { PairChange, PairCommand } from './pair-commands.ts';
 
-const target = objectOf<Target>({
+export const targetSchema = objectOf<Target>({
   level: Joi.valid('AA', 'AAA'),
   content: Joi.valid('body', 'large', 'graphics'),
 });
 const size = Joi.number().min(6).max(200);
 const weight = Joi.number().integer().min(100).max(900);
 
-export const pairSchema = objectOf<Pair>({ id, foreground: id, background: id, target, size, weight });
+export const pairSchema = objectOf<Pair>({
+  id,
+  foreground: id,
+  background: id,
+  target: targetSchema,
+  size,
+  weight,
+});
 
 const change = objectOf<PairChange>({
   foreground: optional(id),
   background: optional(id),
-  target: optional(target),
+  target: optional(targetSchema),
   size: optional(size),
   weight: optional(weight),
 }).min(1);

@@ -32,6 +32,12 @@ export function follow(link: Link, families: Families, roleOf: (id: string) => T
     const source = { family: link.family, shade: link.shade };
     return { color: fade(shade, opacity), problem: null, source, opacity };
   }
+  if (link.to === 'base') {
+    const family = families.get(link.family);
+    if (!family) return broken('It points to a family that does not exist any more.');
+    const source = { family: link.family, shade: family.base.label };
+    return { color: fade(family.base.color, opacity), problem: null, source, opacity };
+  }
   const target = roleOf(link.role);
   if (!target.color || opacity === 1) return target;
   return { ...target, color: fade(target.color, opacity), opacity: target.opacity * opacity };

@@ -59,7 +59,7 @@ export function resolveRoles(
   /** Whether what the link leads to is as it was; a role that it leads to is worked out first. */
   const isSteady = (link: Link | null, { roles, changedFamilies }: RolesBefore) => {
     if (!link || link.to === 'color') return true;
-    if (link.to === 'shade') return !changedFamilies.has(link.family);
+    if (link.to === 'shade' || link.to === 'base') return !changedFamilies.has(link.family);
     return sameTarget(roleOf(link.role), roles.get(link.role) ?? NO_ROLE);
   };
   const resolveAt = (at: number): Target => {

@@ -4,7 +4,10 @@ import { documentShape } from '../document-schema.ts';
 import { familySchema } from '../families/family-schema.ts';
 import { gradientSchema } from '../gradients/gradient-schema.ts';
 import { pairSchema } from '../pairs/pair-schema.ts';
+import { pictureSchema } from '../pictures/picture-schema.ts';
+import { relativesSchema } from '../relatives/relatives-schema.ts';
 import { roleSchema } from '../roles/role-schema.ts';
+import { roundSchema } from '../rounds/round-schema.ts';
 import { themeSchema } from '../themes/theme-schema.ts';
 import { swatchSchema } from '../tray/swatch-schema.ts';
 import type { Form } from './form.ts';
@@ -16,6 +19,8 @@ const LISTS: Readonly<Record<string, Joi.Schema>> = {
   pairs: pairSchema,
   gradients: gradientSchema,
   tray: swatchSchema,
+  pictures: pictureSchema,
+  rounds: roundSchema,
 };
 
 /** What of a thing is known here; undefined when it is of no form that is. */
@@ -36,7 +41,14 @@ export function readLater(stored: unknown): ProjectDocument | null {
     return [name, items.flatMap((item) => known(schema, item) ?? [])] as const;
   });
   const ground = typeof later.ground === 'string' ? later.ground : null;
-  const document = { version: DOCUMENT_VERSION, name: later.name, ground, ...Object.fromEntries(lists) };
+  const relatives = known(relativesSchema, later.relatives) ?? { source: null, rows: [] };
+  const document = {
+    version: DOCUMENT_VERSION,
+    name: later.name,
+    ground,
+    relatives,
+    ...Object.fromEntries(lists),
+  };
   const result = documentShape.validate(document);
   return result.error || !result.value.themes.length ? null : (result.value as ProjectDocument);
 }

@@ -76,6 +76,20 @@ describe('documents of version 2', () => {
   });
 });
 
+describe('documents of version 3', () => {
+  it('have no pictures, relatives or rounds of proposals', () => {
+    expect(brought('skerry-line-3.json')).toEqual(SKERRY_LINE);
+  });
+
+  it('take the commands of that version as they are', () => {
+    const { swatch, ...rest } = stored('add-swatch-3.json');
+    const result = bringCommand({ ...rest, swatch }, 3);
+    expect(result.ok && commandSchema.validate(result.value).error).toBeUndefined();
+    const { tray, pictures } = after(brought('skerry-line-3.json'), { ...rest, swatch } as Command);
+    expect([tray.at(-1), pictures]).toEqual([swatch, []]);
+  });
+});
+
 describe('bringing along', () => {
   it('leaves today’s documents and commands as they are', () => {
     expect(bringDocument(SKERRY_LINE)).toEqual({ ok: true, value: SKERRY_LINE });

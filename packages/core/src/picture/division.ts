@@ -1,0 +1,67 @@
+import { rgbToOklab } from '../color/kernel.ts';
+import { CELLS, cellOf, type Histogram, wordsOf } from './histogram.ts';
+
+/** sRGB, 0–255. */
+interface Rgb {
+  readonly r: number;
+  readonly g: number;
+  readonly b: number;
+}
+
+/** A picture divided among some colours: every pixel belongs to the one that is nearest to it. */
+export interface Division {
+  /** Share of the picture's pixels that belong to each colour, 0–1, in the order given; sums to 1. */
+  readonly shares: readonly number[];
+  /** For every cell of 5 bits a channel the colour that it belongs to. */
+  readonly nearest: Uint8Array;
+}
+
+/** Divides a counted picture among colours (at most 255), by ΔE OK. Without colours or pixels all shares are 0. */
+export function divide(h: Histogram, colors: readonly Rgb[]): Division {
+  const labs = colors.map(({ r, g, b }) => rgbToOklab(r, g, b));
+  const find = (l: number, a: number, b: number) => {
+    let best = Number.POSITIVE_INFINITY;
+    let found = 0;
+    for (let c = 0; c < labs.length; c++) {
+      const lab = labs[c]!;
+      const d = (l - lab[0]) ** 2 + (a - lab[1]) ** 2 + (b - lab[2]) ** 2;
+      if (d < best) {
+        best = d;
+        found = c;
+      }
+    }
+    return found;
+  };
+  const nearest = new Uint8Array(CELLS);
+  // Cells without a pixel are met where pixels are shown smaller than they are, as means of several.
+  for (let key = 0; key < CELLS; key++) {
+    const middle = (bits: number) => ((bits & 31) << 3) + 3.5;
+    nearest[key] = find(...rgbToOklab(middle(key >> 10), middle(key >> 5), middle(key)));
+  }
+  const sizes = colors.map(() => 0);
+  for (let i = 0; i < h.count.length; i++) {
+    const c = find(h.l[i]!, h.a[i]!, h.b[i]!);
+    nearest[h.key[i]!] = c;
+    if (colors.length) sizes[c]! += h.count[i]!;
+  }
+  return { shares: sizes.map((size) => (h.total ? size / h.total : 0)), nearest };
+}
+
+/**
+ * Dims what does not belong to one colour of a division, in place: RGBA pixels (4 bytes each) go `by` of the way
+ * (0–1) to a dark grey that keeps a little of their lightness. What belongs to the colour stays as it is.
+ */
+export function dimOthers(
+  pixels: Uint8ClampedArray | Uint8Array,
+  { nearest }: Pick<Division, 'nearest'>,
+  index: number,
+  by = 0.86,
+): void {
+  const words = wordsOf(pixels);
+  for (let i = 0; i < words.length; i++) {
+    if (nearest[cellOf(words[i]!)] === index) continue;
+    const at = i * 4;
+    const grey = (pixels[at]! * 0.3 + pixels[at + 1]! * 0.59 + pixels[at + 2]! * 0.11) * 0.3 + 44;
+    for (let k = at; k < at + 3; k++) pixels[k] = Math.round(pixels[k]! * (1 - by) + grey * by);
+  }
+}

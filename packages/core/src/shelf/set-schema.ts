@@ -1,0 +1,40 @@
+import Joi from 'joi';
+import { readGradient } from '../gradient/read-css.ts';
+import { familySchema } from '../system/families/family-schema.ts';
+import { objectOf, unionOf } from '../system/schema/keys.ts';
+import { color, name, opaqueColor, text } from '../system/schema/parts.ts';
+import {
+  MOST_PALETTE,
+  MOST_SET_COLORS,
+  MOST_SET_CSS,
+  MOST_WORDS,
+  type NewSet,
+  type PaletteEntry,
+  type SetContent,
+} from './shelf-set.ts';
+
+const gradientCss = Joi.string()
+  .max(8000)
+  .custom((value: string, helpers) => (readGradient(value).ok ? value : helpers.error('gradient.unreadable')))
+  .messages({ 'gradient.unreadable': '{{#label}} is not a CSS gradient of plain colours' });
+
+const contentSchema = unionOf<SetContent, 'kind'>('kind', {
+  palette: {
+    colors: Joi.array().items(objectOf<PaletteEntry>({ name, color })).min(1).max(MOST_PALETTE),
+  },
+  family: {
+    base: opaqueColor,
+    growth: familySchema.extract('growth'),
+    handSet: familySchema.extract('handSet'),
+  },
+  gradient: { css: gradientCss },
+  system: { css: Joi.string().min(1).max(MOST_SET_CSS) },
+});
+
+/** A set as it is given to the shelf. */
+export const newSetSchema = objectOf<NewSet>({
+  name,
+  words: text(MOST_WORDS).allow(''),
+  content: contentSchema.required(),
+  colors: Joi.array().items(opaqueColor).min(1).max(MOST_SET_COLORS),
+}).required();

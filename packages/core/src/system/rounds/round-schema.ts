@@ -1,0 +1,32 @@
+import Joi from 'joi';
+import { type CommandSchemas, objectOf, optional } from '../schema/keys.ts';
+import { id, index, opaqueColor, share } from '../schema/parts.ts';
+import {
+  type FreeFamily,
+  MOST_FREE,
+  MOST_KEPT,
+  MOST_PROPOSED,
+  MOST_SEED,
+  type Round,
+  WAYS,
+} from './round.ts';
+import type { RoundCommand } from './round-commands.ts';
+
+export const roundSchema = objectOf<Round>({
+  id,
+  seed: Joi.number().integer().min(0).max(MOST_SEED),
+  count: Joi.number().integer().min(3).max(MOST_PROPOSED),
+  stray: share,
+  kept: Joi.array().items(opaqueColor).max(MOST_KEPT),
+  free: Joi.array()
+    .items(objectOf<FreeFamily>({ family: id, base: opaqueColor }))
+    .max(MOST_FREE)
+    .unique('family'),
+  way: Joi.valid(...WAYS),
+  of: Joi.array().items(Joi.array().items(opaqueColor).max(MOST_PROPOSED)).max(2),
+});
+
+export const roundCommandSchemas: CommandSchemas<RoundCommand> = {
+  addRound: { round: roundSchema, index: optional(index) },
+  removeRound: { round: id },
+};
