@@ -2,6 +2,7 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuild } from './setup/build.mjs';
 import { ensureChromium } from './setup/chromium.mjs';
+import { ensureLibrary } from './setup/library.mjs';
 import { ensurePackages } from './setup/packages.mjs';
 import { main, ROOT, run } from './setup/run.mjs';
 
@@ -11,6 +12,7 @@ await main(async () => {
   ensurePackages();
   ensureChromium();
   ensureBuild();
+  ensureLibrary();
   const wanted = process.argv[2] ?? '';
   for (const folder of ['packages/core/bench', 'apps/server/bench', 'e2e/bench'])
     for (const file of readdirSync(join(ROOT, folder)).sort())

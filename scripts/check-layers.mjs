@@ -51,8 +51,8 @@ const RULES = [
   },
   {
     says: 'kinds of things in the core know each other, but not how they are put together',
-    in: /^packages\/core\/src\/system\/(project|themes|families|roles|pairs|gradients|tray|links)\//,
-    not: /\.test\.ts$|(starter-roles|repair-pair)\.ts$/,
+    in: /^packages\/core\/src\/system\/(project|themes|families|roles|pairs|gradients|tray|links|pictures|relatives|rounds)\//,
+    not: /\.test\.ts$|(starter-roles|repair-pair|propose-systems|link-to-base)\.ts$/,
     forbids: (target) =>
       /system\/(commands\/(command|apply|describe|command-schema)|document-schema|versions\/)/.test(target),
   },
@@ -66,7 +66,7 @@ const WEB_LAYERS = [
   ['addresses.ts', 'shortcuts.ts', 'look'],
   ['ui'],
   ['store'],
-  ['jobs', 'dragging'],
+  ['jobs', 'pixels', 'dragging'],
   ['links'],
   ['kinds'],
   ['lamp', 'tray', 'readout', 'finder', 'projects'],

@@ -1,5 +1,6 @@
 import { createServer } from 'node:net';
 import { ensureBuild } from './setup/build.mjs';
+import { ensureLibrary, LIBRARY_ROOT } from './setup/library.mjs';
 import { holdFolder } from './setup/lock.mjs';
 import { ensurePackages } from './setup/packages.mjs';
 import { clusterFolder, removeCluster, startCluster } from './setup/postgres.mjs';
@@ -42,6 +43,7 @@ await main(async () => {
   await checkPort(PORT);
   ensurePackages();
   ensureBuild();
+  ensureLibrary();
   if (process.argv.includes('--fresh')) removeCluster(folder);
   const cluster = await startCluster(folder);
   const server = start('node', ['apps/server/dist/main.js'], {
@@ -53,6 +55,7 @@ await main(async () => {
       PORT: String(PORT),
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
       DEMO_DATA: '1',
+      LIBRARY_ROOT,
     },
   });
   const isGone = () => server.exitCode !== null || server.signalCode !== null;

@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { ensureBuild } from './setup/build.mjs';
 import { ensureChromium } from './setup/chromium.mjs';
+import { ensureLibrary } from './setup/library.mjs';
 import { ensurePackages } from './setup/packages.mjs';
 import { ensurePostgres } from './setup/postgres.mjs';
 import { main, ROOT } from './setup/run.mjs';
@@ -31,6 +32,7 @@ await main(async () => {
   ensurePostgres();
   ensureChromium();
   ensureBuild();
+  ensureLibrary();
   const total = { passed: 0, failed: 0 };
   for (const { name, command, counts } of STEPS) {
     console.log(`\n— ${name}`);

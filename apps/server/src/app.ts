@@ -6,9 +6,12 @@ import { database as databasePlugin } from './database/database.ts';
 import { answerClientError, answerFrameworkError, errors } from './errors.ts';
 import { form } from './form/form.ts';
 import { hosts, LOOPBACK_NAMES } from './hosts/hosts.ts';
+import { library } from './library/library.ts';
 import { live } from './live/live.ts';
 import { owner } from './owner/owner.ts';
+import { type Fetching, pictureRoutes } from './pictures/routes.ts';
 import { projectRoutes } from './projects/routes.ts';
+import { shelfRoutes } from './shelf/routes.ts';
 import { validation } from './validation.ts';
 import { web } from './web/static.ts';
 
@@ -21,9 +24,13 @@ export interface AppOptions {
   readonly patience?: { readonly head: number; readonly whole: number; readonly look: number };
   /** The names under which the server may be asked; those of loopback if left out. */
   readonly names?: readonly string[];
+  /** Folder of the drawn picture library, which stands for the outside world; none if left out. */
+  readonly libraryRoot?: string;
+  readonly fetching?: Fetching;
 }
 
-const PATIENCE = { head: 15_000, whole: 30_000, look: 5000 };
+// Long enough for a picture of 40 MB on a slow line.
+const PATIENCE = { head: 15_000, whole: 120_000, look: 5000 };
 
 /** The server with all its plugins, not yet listening. */
 export async function buildApp({
@@ -32,6 +39,8 @@ export async function buildApp({
   logger = false,
   names = LOOPBACK_NAMES,
   patience = PATIENCE,
+  libraryRoot = '',
+  fetching = {},
 }: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({
     logger: logger ?? false,
@@ -73,6 +82,9 @@ export async function buildApp({
   await app.register(databasePlugin, { source: database });
   await app.register(live, { database });
   await app.register(projectRoutes, { prefix: '/api/projects' });
+  await app.register(library, { root: libraryRoot });
+  await app.register(pictureRoutes, { prefix: '/api/projects/:id/pictures', fetching });
+  await app.register(shelfRoutes, { prefix: '/api/shelf' });
   await app.register(web, { root: webRoot });
   return app;
 }

@@ -5,9 +5,18 @@ import { isDatabaseAway } from './database/away.ts';
 import { openDatabase } from './database/data-source.ts';
 import { loadDemo } from './demo/load.ts';
 import { ensureLocalOwner } from './owner/owner.ts';
+import { shipReadyMade } from './shelf/ship.ts';
 
 // Settings come from the environment; the start scripts set them.
-const { DATABASE_URL, PORT = '5170', WEB_ROOT, LOG_LEVEL = 'info', DEMO_DATA, HOST_NAMES } = process.env;
+const {
+  DATABASE_URL,
+  PORT = '5170',
+  WEB_ROOT,
+  LOG_LEVEL = 'info',
+  DEMO_DATA,
+  HOST_NAMES,
+  LIBRARY_ROOT = '',
+} = process.env;
 
 function fail(sentence: string): never {
   console.error(sentence);
@@ -24,11 +33,13 @@ const database = await openDatabase(DATABASE_URL).catch((error: unknown) =>
   ),
 );
 await ensureLocalOwner(database);
-if (DEMO_DATA) await loadDemo(database);
+await shipReadyMade(database);
+if (DEMO_DATA) await loadDemo(database, LIBRARY_ROOT);
 
 const app = await buildApp({
   database,
   webRoot: WEB_ROOT ?? resolve(fileURLToPath(import.meta.url), '../../../web/dist'),
+  libraryRoot: LIBRARY_ROOT,
   logger: { level: LOG_LEVEL },
   ...(HOST_NAMES ? { names: HOST_NAMES.split(/[\s,]+/).filter(Boolean) } : {}),
 });

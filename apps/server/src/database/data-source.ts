@@ -1,9 +1,19 @@
 import 'reflect-metadata';
 import pg from 'pg';
 import { DataSource } from 'typeorm';
-import { LogEntry, Owner, Project, Snapshot } from './entities.ts';
+import {
+  LogEntry,
+  Owner,
+  PictureContent,
+  PicturePart,
+  Project,
+  ProjectPicture,
+  Snapshot,
+} from './entities.ts';
 import { Projects1790000000001 } from './migrations/1-projects.ts';
 import { LogIsTheTruth1790000000002 } from './migrations/2-log-is-the-truth.ts';
+import { Pictures1790000000003 } from './migrations/3-pictures.ts';
+import { Shelf1790000000004 } from './migrations/4-shelf.ts';
 
 /**
  * A pool whose connections may be cut at any moment. Between two who use it a connection has nobody who listens to its
@@ -22,8 +32,13 @@ export async function openDatabase(url: string): Promise<DataSource> {
     type: 'postgres',
     driver: { Pool: SteadyPool },
     url,
-    entities: [Owner, Project, Snapshot, LogEntry],
-    migrations: [Projects1790000000001, LogIsTheTruth1790000000002],
+    entities: [Owner, Project, Snapshot, LogEntry, PictureContent, PicturePart, ProjectPicture],
+    migrations: [
+      Projects1790000000001,
+      LogIsTheTruth1790000000002,
+      Pictures1790000000003,
+      Shelf1790000000004,
+    ],
     synchronize: false,
     migrationsRun: false,
     extra: { max: 10, connectionTimeoutMillis: 3000 },

@@ -1,11 +1,15 @@
 import type { FastifyInstance } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
+import { type PictureStore, pictureStore } from './picture-store.ts';
 import { type ProjectStore, projectStore } from './project-store.ts';
+import { type ShelfStore, shelfStore } from './shelf-store.ts';
 
 declare module 'fastify' {
   interface FastifyInstance {
     projects: ProjectStore;
+    pictures: PictureStore;
+    shelf: ShelfStore;
   }
 }
 
@@ -13,6 +17,8 @@ declare module 'fastify' {
 export const database = fp(async (app: FastifyInstance, { source }: { source: DataSource }) => {
   const projects = projectStore(source);
   app.decorate('projects', projects);
+  app.decorate('pictures', pictureStore(source));
+  app.decorate('shelf', shelfStore(source));
   app.addHook('onClose', () => projects.settled());
   app.get('/api/health', async () => {
     await source.query('SELECT 1');

@@ -1,9 +1,15 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { MINT_LAMP_INTERFACE } from '@mint-lamp/core/demo/interface';
+import { DEMO_PICTURES } from '@mint-lamp/core/demo/pictures/demo-pictures';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
+import type { Picture } from '@mint-lamp/core/system/pictures/picture';
 import type { DataSource } from 'typeorm';
 import { alone } from '../database/data-source.ts';
+import { pictureStore } from '../database/picture-store.ts';
 import { projectStore } from '../database/project-store.ts';
 import { LOCAL_OWNER } from '../owner/owner.ts';
+import { type KeptPicture, takeIn } from '../pictures/intake.ts';
 
 /** Fixed, so that links to the demo projects keep working after `--fresh`. */
 export const DEMO_PROJECTS = [
@@ -11,11 +17,28 @@ export const DEMO_PROJECTS = [
   { id: '5ce77000-0000-4000-8000-000000000001', document: SKERRY_LINE },
 ] as const;
 
+/** The pictures of the demo, as far as the library is there. */
+async function demoPictures(libraryRoot: string): Promise<{ picture: Picture; kept: KeptPicture }[]> {
+  const found = DEMO_PICTURES.filter(({ file }) => libraryRoot && existsSync(join(libraryRoot, file)));
+  return Promise.all(
+    found.map(async ({ file, ...rest }) => {
+      const kept = await takeIn(readFileSync(join(libraryRoot, file)));
+      const { content, width, height } = kept;
+      return { picture: { ...rest, content, width, height }, kept };
+    }),
+  );
+}
+
 /** Loads the demo projects into a database that has no project yet. */
-export async function loadDemo(database: DataSource): Promise<void> {
+export async function loadDemo(database: DataSource, libraryRoot = ''): Promise<void> {
   const store = projectStore(database);
   await alone(database, 'demo', async () => {
     if ((await store.list(LOCAL_OWNER)).length) return;
-    for (const { id, document } of DEMO_PROJECTS) await store.create(LOCAL_OWNER, document, id);
+    const pictures = await demoPictures(libraryRoot);
+    for (const { id, document } of DEMO_PROJECTS) {
+      const own = document === SKERRY_LINE ? pictures : [];
+      await store.create(LOCAL_OWNER, { ...document, pictures: own.map(({ picture }) => picture) }, id);
+      for (const { kept } of own) await pictureStore(database).keep(LOCAL_OWNER, id, kept);
+    }
   });
 }

@@ -4,12 +4,13 @@ import type { FastifyInstance, FastifyRequest } from 'fastify';
 import fp from 'fastify-plugin';
 import { ApiError } from '../errors.ts';
 
-/** Every answer says in which form this server writes documents and commands, and those of the API are not kept. */
+/** Every answer says in which form this server writes documents and commands, and those of the API are not kept unless they say so. */
 export const form = fp(async (app: FastifyInstance) => {
   app.addHook('onSend', async ({ url }, reply) => {
     reply.header(FORM_HEADER, DOCUMENT_VERSION);
-    // What the API answers is true for now only.
-    if (url.startsWith('/api/')) reply.header('cache-control', 'no-store');
+    // What the API answers is true for now only, unless its route says otherwise.
+    if (url.startsWith('/api/') && !reply.hasHeader('cache-control'))
+      reply.header('cache-control', 'no-store');
   });
 });
 

@@ -27,7 +27,7 @@ function found<T>(thing: T | null): T {
 
 /** `/api/projects`: list, create, read, change by commands, follow. */
 export async function projectRoutes(app: FastifyInstance): Promise<void> {
-  const { projects, changes } = app;
+  const { projects, pictures, changes } = app;
 
   app.get('/', async ({ ownerId }) => ({ projects: await projects.list(ownerId) }));
 
@@ -48,6 +48,8 @@ export async function projectRoutes(app: FastifyInstance): Promise<void> {
 
   app.delete<OfOne>('/:id', { schema: { params } }, async ({ ownerId, params: { id } }, reply) => {
     if (!(await projects.remove(ownerId, id))) found(null);
+    // One that another project is given at this very moment stays; so does all of it until the next time.
+    await pictures.forgetUnused().catch(() => {});
     return reply.code(204).send();
   });
 

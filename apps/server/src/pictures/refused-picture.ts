@@ -1,0 +1,38 @@
+import { MOST_PICTURE_BYTES, PICTURE_KINDS_IN_WORDS } from '@mint-lamp/core/picture/kind';
+import { MOST_PIXELS } from '@mint-lamp/core/system/pictures/picture';
+import { ApiError } from '../errors.ts';
+
+/** Why bytes are no picture that can be kept, each in one sentence that says which limit. */
+export const refused = {
+  kind: () =>
+    new ApiError(
+      'NOT_A_PICTURE',
+      `This is none of the kinds that can be opened: ${PICTURE_KINDS_IN_WORDS}.`,
+      'body',
+    ),
+  broken: (kind: string) =>
+    new ApiError(
+      'NOT_A_PICTURE',
+      `The file begins as ${kind} does, but it is broken and cannot be read to its end; save it anew from where it came.`,
+      'body',
+    ),
+  empty: () => new ApiError('NOT_A_PICTURE', 'The file is empty.', 'body'),
+  bytes: () =>
+    new ApiError(
+      'TOO_LARGE',
+      `The file is larger than ${MOST_PICTURE_BYTES / 1e6} MB, which is the most that can be opened.`,
+      'body',
+    ),
+  pixels: (width: number, height: number) =>
+    new ApiError(
+      'TOO_LARGE',
+      `The picture has ${Math.ceil((width * height) / 1e5) / 10} megapixels (${width} × ${height}); ${MOST_PIXELS / 1e6} are the most that can be opened.`,
+      'body',
+    ),
+  side: (width: number, height: number, most: number) =>
+    new ApiError(
+      'TOO_LARGE',
+      `The picture is ${width} × ${height} px; no side may be longer than ${most}.`,
+      'body',
+    ),
+};

@@ -1,0 +1,214 @@
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import sharp from 'sharp';
+import { describe, expect, it, test } from 'vitest';
+import { takeIn } from '../src/pictures/intake.ts';
+
+const KINDS = ['jpeg', 'png', 'webp', 'avif'] as const;
+type Kind = (typeof KINDS)[number];
+
+/** A small picture with a gradient, so that no two of its places are alike. */
+const WIDTH = 48;
+const HEIGHT = 32;
+const pixels = Buffer.from(
+  Array.from({ length: WIDTH * HEIGHT }, (_, i) => [(i % WIDTH) * 5, Math.floor(i / WIDTH) * 7, 90]).flat(),
+);
+const drawn = () => sharp(pixels, { raw: { width: WIDTH, height: HEIGHT, channels: 3 } });
+
+const SECRETS = ['Tern Mark 2', '58 30 N', 'Written by hand'];
+const NOTES = {
+  IFD0: { Model: SECRETS[0]!, Copyright: SECRETS[2]! },
+  IFD3: { GPSAreaInformation: SECRETS[1]! },
+};
+const XMP = `<rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"><rdf:Description><place>${SECRETS[1]}</place></rdf:Description></rdf:RDF>`;
+
+/** As a camera writes it: full of notes, with a profile, held on its side. */
+const noted = (kind: Kind, orientation = 6) =>
+  drawn()
+    .withExif(NOTES)
+    .withXmp(XMP)
+    .withIccProfile('p3')
+    .withMetadata({ orientation, exif: NOTES })
+    .toFormat(kind)
+    .toBuffer();
+const decoded = (bytes: Uint8Array) => sharp(bytes).raw().toBuffer();
+const tellsSecrets = (bytes: Uint8Array) =>
+  SECRETS.some((secret) => Buffer.from(bytes).includes(secret) || Buffer.from(bytes).includes('rdf:RDF'));
+
+describe('what a file tells besides its pixels', () => {
+  test.each(KINDS)('is thrown away from %s, and its pixels are the same to the bit', async (kind) => {
+    const given = await noted(kind);
+    expect(tellsSecrets(given)).toBe(true);
+    const kept = await takeIn(given);
+    expect(tellsSecrets(kept.bytes)).toBe(false);
+    expect(kept.mediaType).toBe(`image/${kind}`);
+    const upright = kind === 'webp' ? await sharp(given).autoOrient().raw().toBuffer() : await decoded(given);
+    expect(await decoded(kept.bytes)).toEqual(upright);
+  });
+
+  test.each(KINDS)(
+    'is kept of %s where it changes how it looks: the profile, how it was held',
+    async (kind) => {
+      const kept = await takeIn(await noted(kind));
+      const { hasProfile, orientation } = await sharp(kept.bytes).metadata();
+      expect(hasProfile).toBe(true);
+      if (kind === 'avif') return;
+      // Browsers do not heed it in a WebP, so that is turned for good.
+      expect(orientation).toBe(kind === 'webp' ? undefined : 6);
+      expect([kept.width, kept.height]).toEqual([HEIGHT, WIDTH]);
+      const small = await sharp(kept.small).metadata();
+      expect([small.width, small.height]).toEqual([HEIGHT, WIDTH]);
+    },
+  );
+
+  it('is kept of a JPEG where it says how channels are mixed, and nothing else of its segment', async () => {
+    const inks = await drawn().toColourspace('cmyk').jpeg().toBuffer();
+    const mixing = inks.indexOf(Buffer.from([0xff, 0xee]));
+    expect(mixing).toBeGreaterThan(0);
+    const kept = await takeIn(inks);
+    expect(Buffer.from(kept.bytes).includes(inks.subarray(mixing, mixing + 16))).toBe(true);
+    expect(await decoded(kept.bytes)).toEqual(await decoded(inks));
+    const secret = Buffer.from(SECRETS[0]!);
+    const other = Buffer.concat([Buffer.from([0xff, 0xee, 0, 2 + secret.length]), secret]);
+    const plain = await drawn().jpeg().toBuffer();
+    const { bytes } = await takeIn(Buffer.concat([plain.subarray(0, 2), other, plain.subarray(2)]));
+    expect(tellsSecrets(bytes)).toBe(false);
+  });
+
+  it('does not come back behind the end of a JPEG, in its comments or in its preview', async () => {
+    const plain = await drawn().jpeg().toBuffer();
+    const comment = Buffer.concat([Buffer.from([0xff, 0xfe, 0, 2 + 11]), Buffer.from(SECRETS[0]!)]);
+    const jfif = Buffer.from([
+      0xff,
+      0xe0,
+      0,
+      16 + 3,
+      ...Buffer.from('JFIF\0'),
+      1,
+      1,
+      0,
+      0,
+      1,
+      0,
+      1,
+      1,
+      1,
+      9,
+      9,
+      9,
+    ]);
+    const withAll = Buffer.concat([
+      plain.subarray(0, 2),
+      jfif,
+      comment,
+      plain.subarray(2),
+      Buffer.from(SECRETS[1]!),
+    ]);
+    const { bytes } = await takeIn(withAll);
+    expect(tellsSecrets(bytes)).toBe(false);
+    expect(Buffer.from(bytes).includes(Buffer.from([9, 9, 9]))).toBe(
+      Buffer.from(plain).includes(Buffer.from([9, 9, 9])),
+    );
+    expect(await decoded(bytes)).toEqual(await decoded(plain));
+  });
+
+  it('leaves files alike that show the same', async () => {
+    const plain = () => drawn().withIccProfile('p3');
+    const [a, b] = await Promise.all([plain().withExif(NOTES).png().toBuffer(), plain().png().toBuffer()]);
+    expect(a).not.toEqual(b);
+    expect((await takeIn(a)).content).toBe((await takeIn(b)).content);
+  });
+});
+
+describe('what moves or is drawn', () => {
+  it('is kept as the picture that it shows first', async () => {
+    const frames = Buffer.concat([Buffer.alloc(12 * 9 * 3, 200), Buffer.alloc(12 * 9 * 3, 10)]);
+    const gif = await sharp(frames, { raw: { width: 12, height: 18, channels: 3, pageHeight: 9 } })
+      .gif({ delay: [100, 100] })
+      .toBuffer();
+    expect((await sharp(gif).metadata()).pages).toBe(2);
+    const kept = await takeIn(gif);
+    expect([kept.mediaType, kept.width, kept.height]).toEqual(['image/png', 12, 9]);
+    expect((await decoded(kept.bytes))[0]).toBe(200);
+  });
+
+  it('is painted, larger where it is small, and neither run nor followed', async () => {
+    const asked: string[] = [];
+    const other = createServer((request, response) => {
+      asked.push(String(request.url));
+      response.end();
+    });
+    await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve));
+    const { port } = other.address() as AddressInfo;
+    const address = `http://127.0.0.1:${port}`;
+    const svg = `<?xml version="1.0"?><!-- drawn --><!DOCTYPE svg>
+      <svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="32" height="16">
+      <script>fetch("${address}/run")</script><style>@import url("${address}/style");</style>
+      <rect width="32" height="16" fill="#e2552b"/>
+      <image href="${address}/image" width="9" height="9"/><image xlink:href="file:///etc/hostname" width="9" height="9"/>
+      </svg>`;
+    const kept = await takeIn(Buffer.from(svg));
+    expect([kept.mediaType, kept.width, kept.height]).toEqual(['image/png', 1024, 512]);
+    expect([...(await decoded(kept.bytes)).subarray(0, 3)]).toEqual([0xe2, 0x55, 0x2b]);
+    await new Promise((resolve) => other.close(resolve));
+    expect(asked).toEqual([]);
+  });
+
+  it('does not blow up', async () => {
+    const laughs = Array.from({ length: 12 }, (_, i) =>
+      i ? `<!ENTITY l${i} "${`&l${i - 1};`.repeat(10)}">` : '<!ENTITY l0 "ha">',
+    ).join('');
+    const svg = `<!DOCTYPE svg [${laughs}]><svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><text>&l11;</text></svg>`;
+    await expect(takeIn(Buffer.from(svg))).rejects.toMatchObject({ code: 'NOT_A_PICTURE' });
+  });
+});
+
+describe('a file that cannot be kept', () => {
+  const blank = (width: number, height: number) =>
+    sharp({ create: { width, height, channels: 3, background: '#777' } })
+      .png({ compressionLevel: 1 })
+      .toBuffer();
+
+  test.each([
+    ['nothing', Buffer.alloc(0), /^The file is empty/],
+    [
+      'text',
+      Buffer.from('Hi! Our funnel is #e2552b.'),
+      /none of the kinds that can be opened: PNG, JPEG, WebP/,
+    ],
+    ['a page', Buffer.from('<html><svg></svg></html>'), /none of the kinds/],
+    ['a document', Buffer.from('%PDF-1.7 …'), /none of the kinds/],
+    ['too many bytes', Buffer.alloc(40_000_001), /larger than 40 MB/],
+  ])('as %s is told why', async (_name, bytes, message) => {
+    await expect(takeIn(bytes)).rejects.toThrow(message);
+  });
+
+  it('as a picture in another form of the same family of files is told why', async () => {
+    await expect(takeIn(await drawn().tiff().toBuffer())).rejects.toThrow(/none of the kinds/);
+    const heic = Buffer.from(await drawn().avif().toBuffer());
+    heic.write('heic', 8, 'latin1');
+    for (let at = 16; at < 40; at += 4)
+      if (/^avi[fs]$/.test(heic.toString('latin1', at, at + 4))) heic.write('mif1', at, 'latin1');
+    await expect(takeIn(heic)).rejects.toThrow(/none of the kinds/);
+  });
+
+  it('as one of too many pixels is told how many, before they are read', async () => {
+    await expect(takeIn(await blank(10_000, 5001))).rejects.toThrow(
+      'The picture has 50.1 megapixels (10000 × 5001); 50 are the most that can be opened.',
+    );
+  });
+
+  test.each(KINDS)('as a %s that was cut off is broken', async (kind) => {
+    const whole = await sharp(Buffer.from(Array.from({ length: 300 * 200 * 3 }, (_, i) => (i * i) % 251)), {
+      raw: { width: 300, height: 200, channels: 3 },
+    })
+      .toFormat(kind)
+      .toBuffer();
+    await expect(takeIn(whole)).resolves.toBeDefined();
+    for (const share of [0.02, 0.5, 0.9])
+      await expect(
+        takeIn(whole.subarray(0, Math.floor(whole.length * share))),
+        String(share),
+      ).rejects.toThrow(/broken and cannot be read to its end/);
+  });
+});

@@ -1,0 +1,129 @@
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { LIBRARY_HOST } from '@mint-lamp/core/wire/pictures';
+import type { FastifyInstance } from 'fastify';
+import sharp from 'sharp';
+import type { DataSource } from 'typeorm';
+import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { buildApp } from '../src/app.ts';
+import { openDatabase } from '../src/database/data-source.ts';
+import { ensureLocalOwner } from '../src/owner/owner.ts';
+
+let database: DataSource;
+let app: FastifyInstance;
+
+const noise = (seed: number, width = 700, height = 400) =>
+  sharp(
+    Buffer.from(Array.from({ length: width * height * 3 }, (_, i) => Math.imul(i + seed, 2654435761) >>> 24)),
+    { raw: { width, height, channels: 3 } },
+  )
+    .png()
+    .toBuffer();
+
+beforeAll(async () => {
+  database = await openDatabase(inject('databaseUrl'));
+  await ensureLocalOwner(database);
+  const libraryRoot = mkdtempSync(join(tmpdir(), 'mint-lamp-library-'));
+  writeFileSync(join(libraryRoot, 'map.png'), await noise(5));
+  app = await buildApp({ database, libraryRoot });
+});
+afterAll(async () => {
+  await app.close();
+  await database.destroy();
+});
+
+async function newProject(): Promise<string> {
+  const made = await app.inject({ method: 'POST', url: '/api/projects', payload: { name: 'Pictures' } });
+  return made.json().id;
+}
+const send = (id: string, payload: Buffer, type = 'application/octet-stream') =>
+  app.inject({
+    method: 'POST',
+    url: `/api/projects/${id}/pictures`,
+    payload,
+    headers: { 'content-type': type },
+  });
+const get = (id: string, path: string) => app.inject({ url: `/api/projects/${id}/pictures/${path}` });
+const keptParts = async (content: string) =>
+  (await database.query('SELECT count(*)::int AS n FROM picture_part WHERE content = $1', [content]))[0].n;
+
+describe('pictures of a project', () => {
+  it('are kept, and shown again as they are', async () => {
+    const id = await newProject();
+    const file = await noise(1);
+    const answer = await send(id, file);
+    expect(answer.statusCode).toBe(201);
+    const { content, width, height } = answer.json();
+    expect([width, height]).toEqual([700, 400]);
+    const shown = await get(id, content);
+    expect(shown.headers).toMatchObject({
+      'content-type': 'image/png',
+      'content-length': String(shown.rawPayload.length),
+      'cache-control': 'private, max-age=31536000, immutable',
+      'x-content-type-options': 'nosniff',
+    });
+    expect(shown.headers['content-security-policy']).toContain('sandbox');
+    const pixels = await sharp(file).raw().toBuffer();
+    expect(pixels.equals(await sharp(shown.rawPayload).raw().toBuffer())).toBe(true);
+    const small = await sharp((await get(id, `${content}/small`)).rawPayload).metadata();
+    expect([small.format, small.width]).toEqual(['webp', 360]);
+  });
+
+  it('are kept once for the same content, shown to those who were given it, and go with the last of them', async () => {
+    const [a, b, c] = [await newProject(), await newProject(), await newProject()];
+    const file = await noise(2);
+    const contents = await Promise.all([send(a, file), send(b, file), send(a, file)]);
+    const { content } = contents[0]!.json();
+    expect(contents.map((answer) => answer.json().content)).toEqual([content, content, content]);
+    expect(await keptParts(content)).toBe(Math.ceil(file.length / (512 * 1024)));
+    expect((await get(b, content)).statusCode).toBe(200);
+    expect((await get(c, content)).statusCode).toBe(404);
+    await app.inject({ method: 'DELETE', url: `/api/projects/${a}` });
+    expect((await get(b, content)).statusCode).toBe(200);
+    await app.inject({ method: 'DELETE', url: `/api/projects/${b}` });
+    expect(await keptParts(content)).toBe(0);
+  });
+
+  it('come by address too, from the library that stands for the web', async () => {
+    const id = await newProject();
+    const { pictures } = (await app.inject({ url: '/api/library' })).json();
+    expect(pictures).toEqual([{ title: 'Map of the islands', address: `http://${LIBRARY_HOST}/map.png` }]);
+    const from = (address: string) =>
+      app.inject({ method: 'POST', url: `/api/projects/${id}/pictures/fetched`, payload: { address } });
+    const answer = await from(pictures[0].address);
+    expect([answer.statusCode, answer.json().width]).toEqual([201, 700]);
+    expect((await get(id, answer.json().content)).statusCode).toBe(200);
+    expect((await from('http://127.0.0.1/x.png')).json().error).toMatchObject({
+      code: 'ADDRESS_REFUSED',
+      path: 'body.address',
+    });
+    expect((await from(`http://${LIBRARY_HOST}/none.png`)).json().error.message).toMatch(/answers with 404/);
+  });
+
+  test.each([
+    ['no picture', () => Buffer.from('a text'), 'application/octet-stream', 422, 'NOT_A_PICTURE'],
+    ['nothing', () => Buffer.alloc(0), 'application/octet-stream', 422, 'NOT_A_PICTURE'],
+    ['JSON', () => Buffer.from('{}'), 'application/json', 415, 'WRONG_MEDIA_TYPE'],
+    ['too much', () => Buffer.alloc(40_000_002), 'application/octet-stream', 413, 'TOO_LARGE'],
+  ])('are not made of %s', async (_name, payload, type, status, code) => {
+    const answer = await send(await newProject(), payload(), type);
+    expect([answer.statusCode, answer.json().error.code]).toEqual([status, code]);
+  });
+
+  it('need a project', async () => {
+    expect((await send(randomUUID(), await noise(3, 8, 8))).statusCode).toBe(404);
+    expect((await send('x', await noise(3, 8, 8))).statusCode).toBe(400);
+    expect((await get(randomUUID(), 'ab'.repeat(32))).statusCode).toBe(404);
+    expect((await get(await newProject(), 'nothing')).statusCode).toBe(400);
+  });
+
+  it('do not stand in each other’s way, many at once', async () => {
+    const id = await newProject();
+    const files = await Promise.all([1, 2, 3, 4, 5, 6, 7].map((seed) => noise(seed + 10, 40, 30)));
+    const answers = await Promise.all(files.map((file) => send(id, file)));
+    expect(answers.map(({ statusCode }) => statusCode)).toEqual(files.map(() => 201));
+    expect(new Set(answers.map((answer) => answer.json().content)).size).toBe(files.length);
+  });
+});
