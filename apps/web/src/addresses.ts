@@ -11,6 +11,16 @@ export const STATIONS = [
 
 export type StationId = (typeof STATIONS)[number]['id'];
 
+/** Where Gather collects colours from, each at an address of its own. */
+export const SOURCES = [
+  { id: 'text', name: 'Text', purpose: 'codes in a text, a style sheet' },
+  { id: 'pictures', name: 'Pictures', purpose: 'places and palettes' },
+  { id: 'relatives', name: 'Relatives', purpose: 'what goes with one colour' },
+  { id: 'proposals', name: 'Proposals', purpose: 'whole variations' },
+  { id: 'shelf', name: 'The shelf', purpose: 'ready-made and shared sets, colour names' },
+] as const;
+export type SourceId = (typeof SOURCES)[number]['id'];
+
 /** The address of a station, or of a thing at it. */
 export function addressOf(projectId: string, station: StationId, ...parts: readonly string[]): string {
   return `/p/${[projectId, station, ...parts].map(encodeURIComponent).join('/')}`;

@@ -8,17 +8,30 @@ export const SHORTCUTS = [
   { keys: 'J', does: 'Jump to the lamp' },
   { keys: 'B', does: 'Jump to the tray' },
   { keys: 'X', does: 'In the tray: choose one more colour; with Shift all up to it' },
+  { keys: 'Enter', does: 'In a picture: put a marker where it is aimed at' },
+  { keys: '+ − 0', does: 'In a picture: nearer, further, all of it' },
+  { keys: '[ ]', does: 'In a picture: a smaller or larger area' },
   { keys: 'F2', does: 'In the tray: rename a colour' },
   { keys: 'M', does: 'Jump to the station' },
+  {
+    keys: 'L, C, H',
+    does: 'The lit colour a little lighter, more colourful, to the next hue; Shift the other way',
+  },
   { keys: 'G', does: 'Mid-grey surround on or off' },
-  { keys: 'Delete', does: 'Remove the selected stop or tray colour' },
+  { keys: 'Delete', does: 'Remove the selected stop, marker or tray colour' },
   {
     keys: 'Arrow keys',
-    does: 'Move a base on its rail, a stop on its gradient, a slider; Shift for larger steps',
+    does: 'Move a base on its rail, a stop on its gradient, a place in a picture, a slider; Shift for larger steps',
   },
   { keys: 'Escape', does: 'Give up what is being typed; close a panel' },
   { keys: '?', does: 'This sheet' },
 ] as const;
+
+/** Whether a text is being typed, or a dialog is open: single keys mean something else then. */
+export const isBusyWithText = (target: EventTarget | null): boolean =>
+  (target instanceof HTMLElement &&
+    target.closest('input, textarea, select, [contenteditable=true]') !== null) ||
+  document.querySelector('[role=dialog]') !== null;
 
 export const isMac = navigator.platform.startsWith('Mac');
 

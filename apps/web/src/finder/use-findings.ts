@@ -1,10 +1,11 @@
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { addressOf, STATIONS } from '../addresses.ts';
+import { addressOf, SOURCES, STATIONS } from '../addresses.ts';
 import { familyFindings } from '../kinds/families/family-findings.ts';
 import type { FindingGroup } from '../kinds/finding.ts';
 import { gradientFindings } from '../kinds/gradients/gradient-findings.ts';
 import { pairFindings } from '../kinds/pairs/pair-findings.ts';
+import { pictureFindings } from '../kinds/pictures/picture-findings.ts';
 import { roleFindings } from '../kinds/roles/role-findings.ts';
 import { themeFindings } from '../kinds/themes/theme-findings.ts';
 import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
@@ -41,6 +42,14 @@ export function useFindings(): readonly FindingGroup[] {
         act: go(station.id),
       })),
     };
+    const sources: FindingGroup = {
+      title: 'Gather from',
+      findings: SOURCES.map(({ id: source, name, purpose }) => ({
+        key: source,
+        name: `${name}: ${purpose}`,
+        act: go('gather', source),
+      })),
+    };
     const doings: FindingGroup = {
       title: 'Do',
       findings: [
@@ -67,12 +76,14 @@ export function useFindings(): readonly FindingGroup[] {
     };
     return [
       stations,
+      sources,
       doings,
       themeFindings(tools, switchTheme),
       familyFindings(tools),
       roleFindings(tools),
       gradientFindings(tools),
       pairFindings(tools),
+      pictureFindings(tools),
       swatchFindings(tools, (swatch) => dispatch(selected({ kind: 'swatch', swatch }))),
     ].filter((group) => group.findings.length > 0);
   }, [dispatch, navigate, switchTheme, id, surround, system, theme]);

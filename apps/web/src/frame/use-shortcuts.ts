@@ -4,14 +4,11 @@ import { useNavigate } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
 import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
 import { rememberSurround } from '../look/dress.ts';
-import { isMac } from '../shortcuts.ts';
+import { isBusyWithText, isMac } from '../shortcuts.ts';
 import { step } from '../store/editing.ts';
 import { dialogOpened, surroundSwitched } from '../store/interface-slice.ts';
 import { selectProject } from '../store/selectors.ts';
 import type { AppStore } from '../store/store.ts';
-
-const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable=true]') !== null;
 
 /** Whether a text is being changed that has an undo of its own; a field with nothing new in it has none. */
 const isDrafting = (target: EventTarget | null) =>
@@ -45,7 +42,7 @@ export function useShortcuts() {
         return;
       }
       const single = !event.ctrlKey && !event.metaKey && !event.altKey && !event.defaultPrevented;
-      if (!single || isTyping(event.target) || document.querySelector('[role=dialog]')) return;
+      if (!single || isBusyWithText(event.target)) return;
       const station = STATIONS[Number(event.key) - 1];
       if (station) navigate(addressOf(selectProject(store.getState()).id, station.id));
       else if (key === 'n') switchTheme();

@@ -2,7 +2,9 @@
 export const JOBS = {
   findColors: () => import('./work/find-colors.ts'),
   nameColors: () => import('./work/name-colors.ts'),
+  propose: () => import('./work/propose.ts'),
   readSheet: () => import('./work/read-sheet.ts'),
+  searchNames: () => import('./work/search-names.ts'),
   mergeTwins: () => import('./work/merge-twins.ts'),
   paintSheet: () => import('./work/paint-sheet.ts'),
   writeFile: () => import('./work/write-file.ts'),

@@ -29,7 +29,8 @@ function createWorker(): PoolWorker {
   };
 }
 
-const pool = new JobPool({ size: Math.max(1, navigator.hardwareConcurrency || 2), createWorker });
+// One core is left to the page: its frames come before any job.
+const pool = new JobPool({ size: Math.max(1, (navigator.hardwareConcurrency || 2) - 1), createWorker });
 
 /**
  * Runs a named job in a worker. Rejects with a JobError, whose message is for people, or with JobCalledOff.

@@ -10,8 +10,11 @@ import { ColorEditor } from './color-editor.tsx';
 import { Grounds } from './grounds.tsx';
 import { litColor } from './lit.ts';
 import { Notations } from './notations.tsx';
+import { RelativesLink } from './relatives-link.tsx';
 import { SourceOfLink } from './source-of-link.tsx';
 import { ThingActions } from './thing-actions.tsx';
+import { Tints } from './tints.tsx';
+import { useColorKeys } from './use-color-keys.ts';
 import { UsedBy } from './used-by.tsx';
 
 /** The panel about the one colour that is selected now. */
@@ -46,6 +49,7 @@ function LitLamp({ lit }: { lit: LitColor }) {
   // The colour as it was when the light fell on it, for comparing and for going back.
   const [before, setBefore] = useState(painted);
   const { edit } = useEditing();
+  useColorKeys(lit);
   useEffect(() => {
     setBefore((old) => old ?? painted);
   }, [painted]);
@@ -79,9 +83,11 @@ function LitLamp({ lit }: { lit: LitColor }) {
         )}
         <SourceOfLink lit={lit} />
         {painted && lit.change && <ColorEditor painted={painted} change={lit.change} />}
-        {painted && <Notations painted={painted} />}
         {painted && <Grounds painted={painted} />}
         <UsedBy />
+        {painted && <Tints painted={painted} title={lit.title} />}
+        {painted && <Notations painted={painted} />}
+        {painted && <RelativesLink painted={painted} />}
         <ThingActions />
       </div>
     </div>

@@ -1,42 +1,109 @@
 import type { SpaceId } from '@mint-lamp/core/color/spaces';
 import { plainCmyk, writeColor, writeHex } from '@mint-lamp/core/color/write';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
-import { memo } from 'react';
+import { useState } from 'react';
 import { useSettled } from '../store/use-settled.ts';
 import { CopyButton } from '../ui/copy-button.tsx';
+import { rememberedNotations, rememberNotations } from './remembered-notations.ts';
 
-const SHOWN: readonly SpaceId[] = ['srgb', 'hsl', 'hwb', 'oklch', 'oklab', 'lch', 'lab', 'display-p3'];
+const SPACES: readonly SpaceId[] = ['srgb', 'hsl', 'hwb', 'oklch', 'oklab', 'lch', 'lab', 'display-p3'];
 
-/**
- * The colour in every notation, each copied with one click. While a gesture lasts nothing can be copied, so the
- * list waits for its end and leaves the frame to what moves.
- */
-export function Notations({ painted }: { painted: Painted }) {
-  return <NotationList painted={useSettled(painted)} />;
+interface Notation {
+  readonly id: string;
+  /** What it is called, for those who choose it. */
+  readonly name: string;
+  readonly text: string;
+  readonly note?: string;
 }
 
-const NotationList = memo(function NotationList({ painted }: { painted: Painted }) {
+function notationsOf(painted: Painted): Notation[] {
   const c = colorOf(painted);
-  const [cyan, magenta, yellow, black] = plainCmyk(c).map(Math.round);
-  const inks = `${cyan} ${magenta} ${yellow} ${black}`;
+  const inks = plainCmyk(c).map(Math.round).join(' ');
+  return [
+    { id: 'hex', name: 'hex', text: writeHex(c) },
+    ...SPACES.map((space) => ({
+      id: space,
+      name: space === 'srgb' ? 'rgb' : space,
+      text: writeColor(c, space),
+    })),
+    { id: 'cmyk', name: 'uncalibrated CMYK', text: inks, note: 'cmyk, uncalibrated' },
+  ];
+}
+
+/**
+ * The colour in the notations that the designer uses, live; the rest is folded, and each can be chosen to stand here
+ * always. The choice is remembered in this browser.
+ */
+export function Notations({ painted }: { painted: Painted }) {
+  const [chosen, setChosen] = useState(rememberedNotations);
+  const [open, setOpen] = useState(false);
+  const toggle = (id: string) => {
+    const next = chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id];
+    setChosen(next);
+    rememberNotations(next);
+  };
+  const shown = notationsOf(painted).filter(({ id }) => chosen.includes(id));
   return (
     <section aria-label="Notations" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">Copy as</h3>
       <ul className="-mx-1.5">
-        <li>
-          <CopyButton text={writeHex(c)} className="w-full justify-between" />
-        </li>
-        {SHOWN.map((space) => (
-          <li key={space}>
-            <CopyButton text={writeColor(c, space)} className="w-full justify-between" />
+        {shown.map((notation) => (
+          <li key={notation.id}>
+            <Copy notation={notation} />
           </li>
         ))}
-        <li>
-          <CopyButton text={inks} label={`Copy uncalibrated CMYK ${inks}`} className="w-full justify-between">
-            cmyk {inks} <span className="font-sans text-quiet">uncalibrated</span>
-          </CopyButton>
-        </li>
       </ul>
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+        className="rounded-md text-sm text-quiet underline underline-offset-2"
+      >
+        {open ? 'Fold the others' : 'All notations'}
+      </button>
+      {open && <All painted={painted} chosen={chosen} onToggle={toggle} />}
     </section>
   );
-});
+}
+
+interface AllProps {
+  painted: Painted;
+  chosen: readonly string[];
+  onToggle: (id: string) => void;
+}
+
+/** Every notation. While a gesture lasts nothing of it is used, so it waits for its end. */
+function All({ painted, chosen, onToggle }: AllProps) {
+  return (
+    <ul aria-label="All notations" className="mt-1">
+      {notationsOf(useSettled(painted)).map((notation) => (
+        <li key={notation.id} className="flex items-center gap-1">
+          <input
+            type="checkbox"
+            aria-label={`Always show ${notation.name}`}
+            title="Always show it"
+            checked={chosen.includes(notation.id)}
+            onChange={() => onToggle(notation.id)}
+          />
+          <Copy notation={notation} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const Copy = ({ notation: { name, text, note } }: { notation: Notation }) => (
+  <CopyButton
+    text={text}
+    {...(note ? { label: `Copy ${name} ${text}` } : {})}
+    className="w-full justify-between"
+  >
+    {note ? (
+      <>
+        {text} <span className="font-sans text-quiet">{note}</span>
+      </>
+    ) : (
+      text
+    )}
+  </CopyButton>
+);

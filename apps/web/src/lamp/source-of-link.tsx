@@ -18,9 +18,11 @@ export function SourceOfLink({ lit }: { lit: LitColor }) {
   const to =
     link?.to === 'shade'
       ? addressOf(id, 'grow', link.family, link.shade)
-      : link?.to === 'role'
-        ? addressOf(id, 'assign', link.role)
-        : null;
+      : link?.to === 'base'
+        ? addressOf(id, 'grow', link.family)
+        : link?.to === 'role'
+          ? addressOf(id, 'assign', link.role)
+          : null;
   return (
     <section aria-label="Link" className="flex flex-col gap-1.5">
       <p>

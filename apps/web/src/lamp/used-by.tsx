@@ -1,10 +1,12 @@
 import type { Families } from '@mint-lamp/core/system/families/resolved-family';
 import { type Gradient, stopsOf } from '@mint-lamp/core/system/gradients/gradient';
+import type { Link } from '@mint-lamp/core/system/links/link';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { memo, useMemo, useRef } from 'react';
-import { Link } from 'react-router';
+import { Link as RouterLink } from 'react-router';
 import { addressOf } from '../addresses.ts';
+import type { SelectionOf } from '../kinds/lit-color.ts';
 import type { Selection } from '../store/interface-slice.ts';
 import { selectProject, selectSystem, useDocumentPart, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
@@ -41,6 +43,15 @@ export function UsedBy() {
   return <UserList users={users} themeName={theme.theme.name} />;
 }
 
+/** Whether a link leads to a selected base, or to a selected shade. */
+function isOf(link: Link, selection: SelectionOf<'base' | 'shade'>, families: Families): boolean {
+  if (link.to !== 'shade' && link.to !== 'base') return false;
+  const family = link.family === selection.family ? families.get(link.family) : undefined;
+  const label = link.to === 'shade' ? link.shade : family?.base.label;
+  if (!family || label === undefined || !family.byLabel.has(label)) return false;
+  return selection.kind === 'base' || label === selection.shade;
+}
+
 function usersOf(
   id: string,
   theme: ResolvedTheme,
@@ -63,10 +74,7 @@ function usersOf(
     const follows = stopsOf(gradient).some(({ color: link }) =>
       selection.kind === 'role'
         ? link.to === 'role' && link.role === selection.role
-        : link.to === 'shade' &&
-          link.family === selection.family &&
-          families.get(link.family)?.byLabel.has(link.shade) &&
-          (selection.kind === 'base' || link.shade === selection.shade),
+        : isOf(link, selection, families),
     );
     if (follows)
       users.push({ key: gradient.id, name: gradient.name, to: addressOf(id, 'fade', gradient.id) });
@@ -83,9 +91,9 @@ const UserList = memo(function UserList({ users, themeName }: { users: readonly 
       <ul>
         {users.slice(0, MOST).map((user) => (
           <li key={user.key}>
-            <Link to={user.to} className="hover:underline">
+            <RouterLink to={user.to} className="hover:underline">
               {user.name}
-            </Link>
+            </RouterLink>
           </li>
         ))}
         {users.length > MOST && <li className="text-quiet">and {users.length - MOST} more</li>}

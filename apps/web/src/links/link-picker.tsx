@@ -51,7 +51,7 @@ export function LinkPicker({
         if (!next) look(null);
       }}
     >
-      <div className="flex w-[460px] flex-col gap-3">
+      <div className="flex w-[520px] flex-col gap-3">
         <Shades link={link} onPick={pick} onLook={look} />
         <div className="grid grid-cols-[1fr_150px] gap-3 border-t border-hair pt-2">
           <Roles link={link} onPick={pick} onLook={look} except={exceptRole} />
@@ -98,11 +98,17 @@ function Shades({ link, onPick, onLook }: ListProps) {
   if (!families.size) return <p className="text-quiet">There is no family yet: make one at Grow.</p>;
   return (
     <ul aria-label="Shades" className="flex flex-col gap-1" onPointerLeave={() => onLook(null)}>
-      {[...families.values()].map(({ family, shades }) => (
+      {[...families.values()].map(({ family, shades, base }) => (
         <li key={family.id} className="flex items-center gap-2">
           <span className="w-20 shrink-0 truncate text-sm" title={family.name}>
             {family.name}
           </span>
+          <BaseChoice
+            family={family.id}
+            name={family.name}
+            css={base.color.css}
+            {...{ link, onPick, onLook }}
+          />
           <span className="flex flex-1 flex-wrap gap-0.5">
             {[...shades].reverse().map((shade) => {
               const next = { to: 'shade', family: family.id, shade: shade.label } as const;
@@ -126,6 +132,32 @@ function Shades({ link, onPick, onLook }: ListProps) {
         </li>
       ))}
     </ul>
+  );
+}
+
+interface BaseChoiceProps extends ListProps {
+  family: string;
+  name: string;
+  css: string;
+}
+
+/** The base itself, which stays the client's colour wherever it comes to stand among the shades. */
+function BaseChoice({ family, name, css, link, onPick, onLook }: BaseChoiceProps) {
+  const next = { to: 'base', family } as const;
+  const on = link?.to === 'base' && link.family === family;
+  return (
+    <button
+      type="button"
+      title={`${name} base, ${css}: the base itself, wherever it stands`}
+      aria-label={`${name} base`}
+      aria-pressed={on}
+      onPointerEnter={() => onLook(next)}
+      onClick={() => onPick(next)}
+      className={clsx('flex items-center gap-1 rounded-[5px] pr-1 text-xs', on && 'ring-2 ring-main')}
+    >
+      <ColorChip css={css} className="block size-7" />
+      base
+    </button>
   );
 }
 

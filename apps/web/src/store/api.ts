@@ -1,6 +1,8 @@
+import type { NewSet } from '@mint-lamp/core/shelf/shelf-set';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
 import type { ErrorAnswer, ErrorCode } from '@mint-lamp/core/wire/errors';
 import { FORM_HEADER, FORM_WITHOUT_HEADER } from '@mint-lamp/core/wire/form';
+import type { KeptAnswer, LibraryAnswer } from '@mint-lamp/core/wire/pictures';
 import type {
   CommitAnswer,
   ListedProject,
@@ -8,6 +10,7 @@ import type {
   ProjectNews,
   SentCommand,
 } from '@mint-lamp/core/wire/projects';
+import type { ShelfPage, ShelfSet } from '@mint-lamp/core/wire/shelf';
 
 /** An answer of the server that is not a success; `status` 0 means that there was no answer at all. */
 export class ServerError extends Error {
@@ -52,14 +55,63 @@ async function ask<T>(method: string, address: string, body?: unknown): Promise<
       throw new ServerError(503, 'SERVER_OUTDATED', 'The server is older than this page.', '');
     return answer as T;
   }
-  const { code, message, path } = (answer as ErrorAnswer | null)?.error ?? {};
-  throw new ServerError(
-    response.status,
+  throw faultOf(response.status, answer as ErrorAnswer | null);
+}
+
+/** What an answer that is not a success says. */
+function faultOf(status: number, answer: ErrorAnswer | null): ServerError {
+  const { code, message, path } = answer?.error ?? {};
+  return new ServerError(
+    status,
     code ?? 'UNKNOWN',
     message ?? 'The server answered with an error.',
     path ?? '',
   );
 }
+
+/** Sends a file, which only this way of asking tells the progress of; 0–1. */
+export function keepPicture(
+  id: string,
+  file: Blob,
+  onProgress: (share: number) => void,
+): Promise<KeptAnswer> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    request.open('POST', `/api/projects/${id}/pictures`);
+    request.setRequestHeader('content-type', 'application/octet-stream');
+    request.responseType = 'json';
+    request.upload.onprogress = ({ loaded, total }) => onProgress(total ? loaded / total : 0);
+    request.onload = () =>
+      request.status === 201 ? resolve(request.response) : reject(faultOf(request.status, request.response));
+    request.onerror = () => reject(new ServerError(0, 'UNREACHABLE', 'The server does not answer.', ''));
+    request.send(file);
+  });
+}
+
+export const fetchPicture = (id: string, address: string) =>
+  ask<KeptAnswer>('POST', `/projects/${id}/pictures/fetched`, { address });
+export const listLibrary = () => ask<LibraryAnswer>('GET', '/library');
+/** Where the browser finds the file of a picture; a small one with `small`. */
+export const pictureAddress = (id: string, content: string, small = false) =>
+  `/api/projects/${id}/pictures/${content}${small ? '/small' : ''}`;
+
+export function listShelf(
+  { words, near, order, only }: { words: string; near: string | null; order: string; only: string },
+  after: string | null,
+): Promise<ShelfPage> {
+  const query = new URLSearchParams({
+    words,
+    order,
+    only,
+    ...(near ? { near } : {}),
+    ...(after ? { after } : {}),
+  });
+  return ask<ShelfPage>('GET', `/shelf?${query}`);
+}
+export const publishSet = (set: NewSet) => ask<ShelfSet>('POST', '/shelf', set);
+export const takeBackSet = (id: string) => ask<void>('DELETE', `/shelf/${id}`);
+export const favourSet = (id: string, on: boolean) => ask<void>('PUT', `/shelf/${id}/favour`, { on });
+export const countAdopted = (id: string) => ask<void>('POST', `/shelf/${id}/adopted`);
 
 export const listProjects = () => ask<{ projects: ListedProject[] }>('GET', '/projects');
 export const createProject = (name: string) => ask<LoadedProject>('POST', '/projects', { name });

@@ -18,6 +18,7 @@ import { ColorChip } from '../ui/color-chip.tsx';
 import { Confirm } from '../ui/confirm.tsx';
 import { CopyButton } from '../ui/copy-button.tsx';
 import { Popover, PopoverClose } from '../ui/popover.tsx';
+import { InBetween } from './in-between.tsx';
 import type { Picked } from './use-picked.ts';
 
 interface ToolProps {
@@ -36,6 +37,7 @@ export function PickedTools({ tray, picked }: ToolProps & { picked: Picked }) {
       <Button small onClick={() => dispatch(edit(groupCommand(tray, ids, name)))}>
         Group
       </Button>
+      <InBetween tray={tray} ids={ids} />
       <Button
         small
         onClick={() => {

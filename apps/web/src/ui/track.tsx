@@ -1,4 +1,5 @@
 import { Slider } from 'radix-ui';
+import { useRef } from 'react';
 
 interface TrackProps {
   label: string;
@@ -25,6 +26,8 @@ export function Track({
   onPreview,
   onCommit,
 }: TrackProps) {
+  /** What was just committed: keys commit first and tell the change after, which would show it as not yet made. */
+  const committed = useRef<number | null>(null);
   return (
     <Slider.Root
       className="relative flex h-6 w-full touch-none items-center select-none"
@@ -32,8 +35,16 @@ export function Track({
       max={max}
       step={step}
       value={[Math.min(max, Math.max(min, value))]}
-      onValueChange={([next]) => next !== undefined && onPreview(next)}
-      onValueCommit={([next]) => next !== undefined && onCommit(next)}
+      onValueChange={([next]) => {
+        const isMade = committed.current === next;
+        committed.current = null;
+        if (next !== undefined && !isMade) onPreview(next);
+      }}
+      onValueCommit={([next]) => {
+        if (next === undefined) return;
+        committed.current = next;
+        onCommit(next);
+      }}
     >
       <Slider.Track className="h-3.5 grow rounded-[4px] border border-hair" style={{ background }}>
         <Slider.Range />

@@ -14,6 +14,7 @@ import { CopyButton } from '../../ui/copy-button.tsx';
 import { PlainLink } from '../../ui/plain-link.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { GrowthPanel } from './growth/growth-panel.tsx';
+import { PartedFromBase } from './parted-from-base.tsx';
 
 /** The open family: its shades side by side, its name, and the recipe that it grows by. */
 export function FamilyDetail({ resolved, ground }: { resolved: ResolvedFamily; ground: Rgba }) {
@@ -60,6 +61,7 @@ export function FamilyDetail({ resolved, ground }: { resolved: ResolvedFamily; g
             />
           ))}
         </ol>
+        <PartedFromBase resolved={resolved} />
       </div>
       <GrowthPanel family={family.id} growth={family.growth} ground={ground} />
     </section>

@@ -10,7 +10,7 @@ import { useProjectDocument, useProjectId } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { Failure } from '../../../ui/notice.tsx';
-import { StationHeader } from '../../station-header.tsx';
+import { GatherHeader } from '../gather-header.tsx';
 import { ProposedFamilies } from './proposed-families.tsx';
 import { ProposedRoles } from './proposed-roles.tsx';
 import { sheetSummary } from './sheet-summary.ts';
@@ -47,14 +47,14 @@ export function SheetProposal({ system, onCollect, children }: SheetProposalProp
   };
   return (
     <div className="flex min-h-full flex-col">
-      <StationHeader title="Gather" lead={sheetSummary(system)}>
+      <GatherHeader source="text" lead={sheetSummary(system)}>
         <Link to={addressOf(id, 'gather', 'text')} className="underline underline-offset-2">
           Back to the colours
         </Link>
         <Button look="primary" disabled={!parts.length} onClick={take}>
           {parts.length ? `Take ${parts.join(', ')}` : 'Nothing chosen'}
         </Button>
-      </StationHeader>
+      </GatherHeader>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(230px,1fr)_3fr] gap-5 px-5 pb-5">
         {children}
         <div className="min-w-0">

@@ -4,10 +4,10 @@ const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : 
 
 /** What a style sheet comes to: "136 colours → 7 families, 58 shades, 40 roles in 2 themes, 9 left over". */
 export function sheetSummary({ colors, families, roles, themes, leftOver }: SheetSystem): string {
-  const shades = families.reduce(
-    (sum, family) => sum + family.shades.size + new Set(family.snapped.map(({ shade }) => shade)).size,
-    0,
-  );
+  const shades = families.reduce((sum, { shades: spelled, snapped }) => {
+    const labels = new Set([...spelled.values(), ...snapped.map(({ shade }) => shade)]);
+    return sum + labels.size;
+  }, 0);
   const parts = [
     count(families.length, 'family', 'families'),
     count(shades, 'shade', 'shades'),

@@ -11,7 +11,9 @@ import { useAppSelector } from '../../../store/store.ts';
 import { newSwatches, useColorNames } from '../../../tray/new-swatches.ts';
 import { Button } from '../../../ui/button.tsx';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
-import { StationHeader } from '../../station-header.tsx';
+import { useGradually } from '../../../ui/use-gradually.ts';
+import { GatherHeader } from '../gather-header.tsx';
+import { TakeFiles } from '../pictures/take-files.tsx';
 import { SheetProposal } from '../sheet/sheet-proposal.tsx';
 import { FoundGradients } from './found-gradients.tsx';
 import { FoundTile } from './found-tile.tsx';
@@ -57,6 +59,7 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
     () => merged ?? result.found.map((item) => ({ ...item, twins: [] as string[] })),
     [merged, result],
   );
+  const drawn = useGradually(shown);
   const inTray = new Set(tray.map((swatch) => swatch.color));
   // A name in prose may be no colour at all: it is listed, and taken when it is pressed.
   const isChosen = (item: MergedColor) => item.inProse === turned.has(item.color);
@@ -102,9 +105,9 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
       </SheetProposal>
     );
   return (
-    <div className="flex min-h-full flex-col">
-      <StationHeader
-        title="Gather"
+    <TakeFiles className="relative flex min-h-full flex-col">
+      <GatherHeader
+        source="text"
         lead="Paste anything with colours in it: an e-mail, a style sheet, a list of codes."
       >
         <label className="flex items-center gap-1.5">
@@ -118,10 +121,14 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
         >
           {chosen.length ? `Put ${chosen.length} into the tray` : 'Put into the tray'}
         </Button>
-      </StationHeader>
+      </GatherHeader>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(240px,2fr)_3fr] gap-5 px-5 pb-5">
         <PasteArea text={text} onText={setText} />
-        <section aria-label="Found colours" aria-busy={searching} className="min-w-0">
+        <section
+          aria-label="Found colours"
+          aria-busy={searching || drawn.length < shown.length}
+          className="min-w-0"
+        >
           {job.fault && <Failure fault={job.fault} onAgain={job.again} />}
           {merging.fault && <Failure fault={merging.fault} onAgain={merging.again} />}
           <p role="status" className="mb-2 text-quiet">
@@ -137,7 +144,7 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
               />
               <FoundGradients gradients={result.gradients} onCollect={onCollect} />
               <ul className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
-                {shown.map((item) => (
+                {drawn.map((item) => (
                   <FoundTile
                     key={item.color}
                     item={item}
@@ -165,7 +172,7 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
           )}
         </section>
       </div>
-    </div>
+    </TakeFiles>
   );
 }
 

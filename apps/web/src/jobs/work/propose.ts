@@ -1,0 +1,22 @@
+import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { type ProposedSystem, proposeSystems } from '@mint-lamp/core/system/rounds/propose-systems';
+import type { Round } from '@mint-lamp/core/system/rounds/round';
+import type { Job } from '../job.ts';
+
+/** How many proposals a round shows. */
+const WANTED = 9;
+
+/** The proposals of a round, each with what the readout would count. */
+const work: Job<{ document: ProjectDocument; round: Round }, ProposedSystem[]> = async (
+  { document, round },
+  { progress, breathe },
+) => {
+  const parts = proposeSystems(document, round, WANTED);
+  let step = parts.next();
+  for (; !step.done; step = parts.next()) {
+    progress(step.value);
+    await breathe();
+  }
+  return step.value;
+};
+export default work;

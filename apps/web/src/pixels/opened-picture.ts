@@ -1,0 +1,108 @@
+import type { Rgba } from '@mint-lamp/core/contrast/ratio';
+import type { MovedColor, Place } from '@mint-lamp/core/system/pictures/picture';
+import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
+import type { Aimed, Light, PaletteRow, PixelWorkerApi, View, Worst } from './pixel-worker.ts';
+
+/** A picture whose pixels a worker holds; the page has none of them. */
+export interface OpenedPicture {
+  /** px, upright. */
+  readonly width: number;
+  readonly height: number;
+  /** Bytes of pixels that the worker holds. */
+  readonly held: number;
+  render(view: View, light: Light | null): Promise<ImageBitmap>;
+  aim(place: Place, reach: number, size: number): Promise<Aimed>;
+  averages(places: readonly Place[]): Promise<Rgba[]>;
+  palettes(size: number, moved: readonly MovedColor[]): Promise<PaletteRow[] | null>;
+  worst(text: Rgba, x: number, y: number, width: number, height: number): Promise<Worst>;
+  worstOfEach(texts: readonly Rgba[], x: number, y: number, width: number, height: number): Promise<number[]>;
+}
+
+/** How long a picture that nobody looks at stays open, ms: another station is visited and come back from. */
+const KEPT_MS = 60_000;
+
+interface Entry {
+  readonly address: string;
+  readonly opening: Promise<OpenedPicture>;
+  readonly close: () => void;
+  readonly listeners: Set<(share: number) => void>;
+  progress: number;
+  timer: number;
+}
+
+/** One picture is open at a time: the largest take some hundred megabytes. */
+let current: Entry | null = null;
+
+function open(address: string): Entry {
+  const worker = new Worker(new URL('./pixel-worker.ts', import.meta.url), { type: 'module' });
+  const remote: Remote<PixelWorkerApi> = wrap<PixelWorkerApi>(worker);
+  const broken = new Promise<never>((_, reject) => {
+    worker.addEventListener('error', (event) =>
+      reject(new Error(event.message || 'The part of Mint Lamp that reads pictures could not be loaded.')),
+    );
+  });
+  broken.catch(() => {});
+  const listeners = new Set<(share: number) => void>();
+  const entry: Entry = {
+    address,
+    listeners,
+    progress: 0,
+    timer: 0,
+    close() {
+      remote[releaseProxy]();
+      worker.terminate();
+    },
+    opening: Promise.race([
+      remote.open(
+        address,
+        proxy((share: number) => {
+          entry.progress = share;
+          for (const tell of listeners) tell(share);
+        }),
+      ),
+      broken,
+    ]).then((size) => ({
+      ...size,
+      render: (view, light) => remote.render(view, light),
+      aim: (place, reach, side) => remote.aim(place, reach, side) as Promise<Aimed>,
+      averages: (places) => remote.averages(places),
+      palettes: (count, moved) => remote.palettes(count, moved),
+      worst: (text, x, y, width, height) => remote.worst(text, x, y, width, height),
+      worstOfEach: (texts, x, y, width, height) => remote.worstOfEach(texts, x, y, width, height),
+    })),
+  };
+  // One that cannot be opened does not stand in the way of another try.
+  entry.opening.catch(() => close(entry));
+  return entry;
+}
+
+/** Closes the picture that is open, if it is that one. */
+function close(entry: Entry): void {
+  clearTimeout(entry.timer);
+  entry.close();
+  if (current === entry) current = null;
+}
+
+/**
+ * Opens a picture by its address, or takes the one that is open. The way to leave it is returned; it stays open for a
+ * while then.
+ */
+export function lookAt(
+  address: string,
+  onProgress: (share: number) => void,
+): { readonly opening: Promise<OpenedPicture>; readonly leave: () => void } {
+  if (current && current.address !== address) close(current);
+  current ??= open(address);
+  const entry = current;
+  clearTimeout(entry.timer);
+  entry.listeners.add(onProgress);
+  onProgress(entry.progress);
+  return {
+    opening: entry.opening,
+    leave() {
+      entry.listeners.delete(onProgress);
+      if (entry.listeners.size || current !== entry) return;
+      entry.timer = window.setTimeout(() => close(entry), KEPT_MS);
+    },
+  };
+}

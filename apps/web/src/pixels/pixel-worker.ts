@@ -1,0 +1,358 @@
+import { worstOfEach, worstOverPixels } from '@mint-lamp/core/contrast/over-gradient';
+import type { Rgba } from '@mint-lamp/core/contrast/ratio';
+import { type Division, dimOthers, divide } from '@mint-lamp/core/picture/division';
+import { countInParts, type Histogram } from '@mint-lamp/core/picture/histogram';
+import { LEANINGS, type Leaning, paletteOfHistogram } from '@mint-lamp/core/picture/palette';
+import { deepestPlaces } from '@mint-lamp/core/picture/places';
+import { averageAround, type Pixels } from '@mint-lamp/core/picture/sample';
+import { halved, partOf } from '@mint-lamp/core/picture/shrink';
+import type { MovedColor, Place } from '@mint-lamp/core/system/pictures/picture';
+import { expose, transfer } from 'comlink';
+
+/** The script of the worker that holds the pixels of one opened picture, and answers whatever is asked of them. */
+
+/** What is seen of a picture. */
+export interface View {
+  /** Place in the picture, in its px, at the top left corner of what is seen; may lie beside it. */
+  readonly x: number;
+  readonly y: number;
+  /** px of the screen to one of the picture. */
+  readonly scale: number;
+  /** px of the screen. */
+  readonly width: number;
+  readonly height: number;
+}
+
+/** One colour of a palette whose pixels are lit while all others are dimmed. */
+export interface Light {
+  readonly leaning: Leaning;
+  readonly index: number;
+}
+
+export interface RowColor {
+  readonly r: number;
+  readonly g: number;
+  readonly b: number;
+  /** Of the picture's pixels, 0–1. */
+  readonly share: number;
+  readonly x: number;
+  readonly y: number;
+  /** It was taken from a place of the designer's own. */
+  readonly moved: boolean;
+}
+
+export interface PaletteRow {
+  readonly leaning: Leaning;
+  readonly colors: readonly RowColor[];
+}
+
+export interface Aimed {
+  readonly color: Rgba;
+  /** The neighbourhood, magnified. */
+  readonly bitmap: ImageBitmap;
+}
+
+export interface Worst {
+  readonly ratio: number;
+  readonly x: number;
+  readonly y: number;
+  readonly ground: Rgba;
+}
+
+/** Rows that are read before others may have their turn. */
+const STRIP = 256;
+/** Pixels that are counted, or measured, before others may have their turn. */
+const PART = 500_000;
+/** No smaller picture is kept for being shown from afar. */
+const SMALLEST_LEVEL = 250_000;
+/** What shows through where a picture is translucent, when text on it is measured. */
+const BENEATH: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
+
+/** Lets what was asked meanwhile be answered; without the pause that timers are held to. */
+const turns = new MessageChannel();
+const nextTurn = () =>
+  new Promise<void>((resolve) => {
+    turns.port1.onmessage = () => resolve();
+    turns.port2.postMessage(0);
+  });
+
+let queue: Promise<unknown> = Promise.resolve();
+/** Long things one after another: they share the channel above. */
+function inRow<T>(body: () => Promise<T>): Promise<T> {
+  const next = queue.then(body, body);
+  queue = next.catch(() => {});
+  return next;
+}
+
+/** The picture, and smaller ones for seeing it from afar, each half the one before. */
+let levels: Pixels[] = [];
+let histogram: Histogram | null = null;
+let divisions = new Map<Leaning, Division>();
+let latestPalettes = 0;
+
+const picture = (): Pixels => {
+  const [whole] = levels;
+  if (!whole) throw new Error('No picture is open.');
+  return whole;
+};
+
+async function fetched(address: string, tell: (share: number) => void): Promise<Blob> {
+  const response = await fetch(address).catch(() => {
+    throw new Error('The server does not answer, so the picture cannot be opened.');
+  });
+  if (!response.ok || !response.body)
+    throw new Error(
+      response.status === 404
+        ? 'The file of this picture is not on the server. Open it anew from where it came.'
+        : 'The server could not give the picture. Try again.',
+    );
+  const size = Number(response.headers.get('content-length')) || 1;
+  const chunks: Uint8Array<ArrayBuffer>[] = [];
+  let read = 0;
+  const reader = response.body.getReader();
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) break;
+    chunks.push(value);
+    read += value.length;
+    tell(Math.min(1, read / size));
+  }
+  return new Blob(chunks, { type: response.headers.get('content-type') ?? '' });
+}
+
+/** The pixels of a bitmap, strip by strip, so that no second copy of all of it is needed. */
+async function pixelsOf(bitmap: ImageBitmap, tell: (share: number) => void): Promise<Pixels> {
+  const { width, height } = bitmap;
+  const pixels = new Uint8ClampedArray(width * height * 4);
+  const canvas = new OffscreenCanvas(width, Math.min(STRIP, height));
+  const context = canvas.getContext('2d', { willReadFrequently: true, colorSpace: 'srgb' })!;
+  context.globalCompositeOperation = 'copy';
+  context.imageSmoothingEnabled = false;
+  for (let y = 0; y < height; y += STRIP) {
+    const rows = Math.min(STRIP, height - y);
+    context.drawImage(bitmap, 0, y, width, rows, 0, 0, width, rows);
+    pixels.set(context.getImageData(0, 0, width, rows).data, y * width * 4);
+    tell((y + rows) / height);
+    await nextTurn();
+  }
+  return { width, height, pixels };
+}
+
+async function smaller(whole: Pixels, tell: (share: number) => void): Promise<Pixels[]> {
+  const all = [whole];
+  for (let last = whole; last.width * last.height > SMALLEST_LEVEL; ) {
+    const parts = halved(last);
+    let step = parts.next();
+    for (; !step.done; step = parts.next()) {
+      if (all.length === 1) tell(step.value);
+      await nextTurn();
+    }
+    last = step.value;
+    all.push(last);
+  }
+  return all;
+}
+
+let shown: OffscreenCanvas | null = null;
+let region: OffscreenCanvas | null = null;
+let loupe: OffscreenCanvas | null = null;
+
+function canvasOf(known: OffscreenCanvas | null, width: number, height: number): OffscreenCanvas {
+  const canvas = known ?? new OffscreenCanvas(1, 1);
+  if (canvas.width !== width) canvas.width = width;
+  if (canvas.height !== height) canvas.height = height;
+  return canvas;
+}
+
+/** Draws a part of a level so that it lies where the view has it. */
+function drawPart(target: OffscreenCanvas, view: View, level: Pixels, factor: number, light: Light | null) {
+  const context = target.getContext('2d')!;
+  context.clearRect(0, 0, target.width, target.height);
+  const part = partOf(
+    level,
+    view.x / factor,
+    view.y / factor,
+    view.width / view.scale / factor + 1,
+    view.height / view.scale / factor + 1,
+  );
+  if (!part) return;
+  const division = light && divisions.get(light.leaning);
+  if (division) dimOthers(part.pixels, division, light.index);
+  region = canvasOf(
+    region,
+    Math.max(region?.width ?? 1, part.width),
+    Math.max(region?.height ?? 1, part.height),
+  );
+  const drawn = new ImageData(part.pixels as Uint8ClampedArray<ArrayBuffer>, part.width, part.height);
+  region.getContext('2d', { willReadFrequently: true })!.putImageData(drawn, 0, 0);
+  // Pixels stay pixels when they are seen large.
+  context.imageSmoothingEnabled = view.scale * factor < 1;
+  context.imageSmoothingQuality = 'medium';
+  context.drawImage(
+    region,
+    0,
+    0,
+    part.width,
+    part.height,
+    (part.x * factor - view.x) * view.scale,
+    (part.y * factor - view.y) * view.scale,
+    part.width * factor * view.scale,
+    part.height * factor * view.scale,
+  );
+}
+
+async function counted(): Promise<Histogram> {
+  if (histogram) return histogram;
+  const parts = countInParts(picture().pixels, PART);
+  let step = parts.next();
+  for (; !step.done; step = parts.next()) await nextTurn();
+  histogram = step.value;
+  return histogram;
+}
+
+function rowOf(h: Histogram, leaning: Leaning, size: number, moved: readonly MovedColor[]): PaletteRow {
+  const whole = picture();
+  const all = paletteOfHistogram(h, size, leaning);
+  const shares = new Map(divide(h, all).shares.map((share, i) => [all[i]!, share]));
+  const found = all.slice().sort((a, b) => shares.get(b)! - shares.get(a)!);
+  const colors = found.map(({ r, g, b, place }, index) => {
+    const own = moved.find((one) => one.leaning === leaning && one.size === size && one.index === index);
+    if (!own) return { r, g, b, x: place % whole.width, y: Math.floor(place / whole.width), moved: false };
+    const at = averageAround(whole, own.x, own.y, own.side);
+    const [or, og, ob] = [at.r, at.g, at.b].map(Math.round) as [number, number, number];
+    return { r: or, g: og, b: ob, x: own.x, y: own.y, moved: true };
+  });
+  const division = divide(h, colors);
+  divisions.set(leaning, division);
+  const small = levels[levels.length - 1]!;
+  const factor = 2 ** (levels.length - 1);
+  const places = deepestPlaces(small, division.nearest, colors.length);
+  return {
+    leaning,
+    colors: colors.map((color, i) => {
+      const deep = color.moved ? null : places[i];
+      // What is too small to be seen from afar stays at the pixel where it was met.
+      const at = deep && {
+        x: Math.min(whole.width - 1, Math.floor((deep.x + 0.5) * factor)),
+        y: Math.min(whole.height - 1, Math.floor((deep.y + 0.5) * factor)),
+      };
+      return { ...color, ...at, share: division.shares[i]! };
+    }),
+  };
+}
+
+/** A region of the picture in parts that are measured before others may have their turn. */
+function* partsOf(x: number, y: number, width: number, height: number) {
+  const rows = Math.max(1, Math.floor(PART / width));
+  for (let top = y; top < y + height; top += rows) {
+    const part = partOf(picture(), x, top, width, Math.min(rows, y + height - top));
+    if (part) yield part;
+  }
+}
+
+const api = {
+  /** Fetches and decodes a picture. Progress 0–1. Rejects with a sentence for people. */
+  async open(address: string, onProgress: (share: number) => void) {
+    const blob = await fetched(address, (share) => onProgress(share * 0.3));
+    const bitmap = await createImageBitmap(blob, {
+      imageOrientation: 'from-image',
+      premultiplyAlpha: 'none',
+      colorSpaceConversion: 'default',
+    }).catch(() => {
+      throw new Error('This browser cannot read the picture. Save it anew as PNG or JPEG, and open that.');
+    });
+    onProgress(0.5);
+    const whole = await pixelsOf(bitmap, (share) => onProgress(0.5 + share * 0.3));
+    bitmap.close();
+    levels = await smaller(whole, (share) => onProgress(0.8 + share * 0.2));
+    histogram = null;
+    divisions = new Map();
+    return {
+      width: whole.width,
+      height: whole.height,
+      /** Bytes of pixels that are held. */
+      held: levels.reduce((sum, { pixels }) => sum + pixels.byteLength, 0),
+    };
+  },
+
+  render(view: View, light: Light | null): ImageBitmap {
+    const wanted = Math.max(0, Math.floor(Math.log2(1 / view.scale)));
+    const index = Math.min(levels.length - 1, wanted);
+    shown = canvasOf(shown, view.width, view.height);
+    drawPart(shown, view, levels[index]!, 2 ** index, light);
+    const bitmap = shown.transferToImageBitmap();
+    return transfer(bitmap, [bitmap]);
+  },
+
+  /** The average of a square, and its neighbourhood of `reach` px to each side, drawn in a square of `size` px. */
+  aim({ x, y, side }: Place, reach: number, size: number): Aimed {
+    const whole = picture();
+    loupe = canvasOf(loupe, size, size);
+    const view = {
+      x: Math.floor(x) - reach,
+      y: Math.floor(y) - reach,
+      scale: size / (reach * 2 + 1),
+      width: size,
+      height: size,
+    };
+    drawPart(loupe, view, whole, 1, null);
+    const bitmap = loupe.transferToImageBitmap();
+    return transfer({ color: averageAround(whole, x, y, side), bitmap }, [bitmap]);
+  },
+
+  averages: (places: readonly Place[]): Rgba[] =>
+    places.map(({ x, y, side }) => averageAround(picture(), x, y, side)),
+
+  /** A palette for each leaning; null when a later one was asked for meanwhile. */
+  palettes(size: number, moved: readonly MovedColor[]): Promise<PaletteRow[] | null> {
+    latestPalettes += 1;
+    const own = latestPalettes;
+    return inRow(async () => {
+      const h = await counted();
+      const rows: PaletteRow[] = [];
+      for (const leaning of LEANINGS) {
+        if (own !== latestPalettes) return null;
+        rows.push(rowOf(h, leaning, size, moved));
+        await nextTurn();
+      }
+      return rows;
+    });
+  },
+
+  /** The worst contrast of a text over a region, in px of the picture. */
+  worst(text: Rgba, x: number, y: number, width: number, height: number): Promise<Worst> {
+    return inRow(async () => {
+      let worst: Worst | null = null;
+      for (const part of partsOf(x, y, width, height)) {
+        const { ratio, at, ground } = worstOverPixels(text, part.pixels, BENEATH);
+        if (!worst || ratio < worst.ratio)
+          worst = { ratio, ground, x: part.x + (at % part.width), y: part.y + Math.floor(at / part.width) };
+        await nextTurn();
+      }
+      if (!worst) throw new Error('The region lies beside the picture.');
+      return worst;
+    });
+  },
+
+  /** The worst contrast of each of several opaque texts over a region. */
+  worstOfEach(
+    texts: readonly Rgba[],
+    x: number,
+    y: number,
+    width: number,
+    height: number,
+  ): Promise<number[]> {
+    return inRow(async () => {
+      let worst = texts.map(() => Number.POSITIVE_INFINITY);
+      for (const part of partsOf(x, y, width, height)) {
+        const ratios = worstOfEach(texts, part.pixels, BENEATH);
+        worst = worst.map((ratio, i) => Math.min(ratio, ratios[i]!));
+        await nextTurn();
+      }
+      return worst;
+    });
+  },
+};
+export type PixelWorkerApi = typeof api;
+
+expose(api);

@@ -1,0 +1,152 @@
+import type { Picture, TextOver } from '@mint-lamp/core/system/pictures/picture';
+import { type PointerEvent, useRef } from 'react';
+import { useEditing } from '../../../../store/editing.ts';
+import { arrowStep } from './place-handle.tsx';
+import type { DeskViewing } from './use-desk-view.ts';
+import type { Measured } from './use-worst.ts';
+import { type DeskView, type Size, toBox } from './view.ts';
+
+const SAMPLE = 'Next ferry to Oster Skerry 14:20, from the north pier';
+
+const between = (low: number, high: number, v: number) => Math.min(high, Math.max(low, v));
+
+/** A region held within the picture, at least one px large. */
+function within(picture: Size, text: TextOver): TextOver {
+  const width = between(1, picture.width, Math.round(text.width));
+  const height = between(1, picture.height, Math.round(text.height));
+  return {
+    ...text,
+    width,
+    height,
+    x: between(0, picture.width - width, Math.round(text.x)),
+    y: between(0, picture.height - height, Math.round(text.y)),
+  };
+}
+
+/** A region for a text in the middle of what is seen. */
+export function regionIn(view: DeskView, size: Size, picture: Size, color: string): TextOver {
+  const [width, height] = [(size.width * 0.4) / view.scale, (size.height * 0.2) / view.scale];
+  return within(picture, {
+    color,
+    x: view.cx - width / 2,
+    y: view.cy - height / 2,
+    width,
+    height,
+    target: { level: 'AA', content: 'body' },
+  });
+}
+
+interface TextLayerProps {
+  picture: Picture;
+  text: TextOver;
+  viewing: DeskViewing;
+  drawn: { readonly view: DeskView; readonly size: Size };
+  measured: Measured | null;
+}
+
+/** The region of a text on the picture, with text in it as large as it will be, and the place where it is worst. */
+export function TextLayer({ picture, text, viewing, drawn, measured }: TextLayerProps) {
+  const { edit, preview } = useEditing();
+  const drag = useRef<{ x: number; y: number; from: TextOver; sizing: boolean; to: TextOver | null } | null>(
+    null,
+  );
+  const { view, size } = drawn;
+  const command = (next: TextOver) => ({ type: 'setTextOver', picture: picture.id, text: next }) as const;
+  const [left, top] = toBox(view, size, text.x, text.y);
+  const giveUp = () => {
+    if (drag.current) preview(null);
+    drag.current = null;
+  };
+  const begin = (event: PointerEvent<HTMLElement>, sizing: boolean) => {
+    if (event.button !== 0) return;
+    event.stopPropagation();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    const [x, y] = viewing.under(event);
+    drag.current = { x, y, from: text, sizing, to: null };
+  };
+  const go = (event: PointerEvent<HTMLElement>) => {
+    const now = drag.current;
+    if (!now) return;
+    event.stopPropagation();
+    const [x, y] = viewing.under(event);
+    const { from } = now;
+    now.to = within(
+      picture,
+      now.sizing
+        ? {
+            ...from,
+            width: between(1, picture.width - from.x, from.width + x - now.x),
+            height: between(1, picture.height - from.y, from.height + y - now.y),
+          }
+        : { ...from, x: from.x + x - now.x, y: from.y + y - now.y },
+    );
+    preview(command(now.to));
+  };
+  const end = (event: PointerEvent<HTMLElement>) => {
+    event.stopPropagation();
+    const to = drag.current?.to;
+    drag.current = null;
+    if (to) edit(command(to));
+  };
+  const large = text.target.content === 'large';
+  const [worstX, worstY] = measured ? toBox(view, size, measured.x + 0.5, measured.y + 0.5) : [0, 0];
+  return (
+    <>
+      <div
+        className="absolute top-0 left-0"
+        style={{
+          transform: `translate(${left}px, ${top}px)`,
+          width: text.width * view.scale,
+          height: text.height * view.scale,
+        }}
+      >
+        <button
+          type="button"
+          data-specimen
+          aria-label={`Region of the text, ${text.width} × ${text.height} px at ${text.x}, ${text.y}`}
+          className="block size-full cursor-move touch-none overflow-hidden border border-dashed border-[#fff] p-2 text-left outline-1 outline-[#000] outline-dashed"
+          style={{ color: text.color, fontSize: large ? 24 : 16, lineHeight: 1.3 }}
+          onPointerDown={(event) => begin(event, false)}
+          onPointerMove={go}
+          onPointerUp={end}
+          onPointerCancel={giveUp}
+          onKeyDown={(event) => {
+            const step = arrowStep(event);
+            if (event.key === 'Escape') giveUp();
+            else if (event.key === 'Delete' || event.key === 'Backspace')
+              edit({ type: 'setTextOver', picture: picture.id, text: null });
+            else if (step) {
+              const [dx, dy] = step;
+              const next = event.ctrlKey
+                ? { ...text, width: text.width + dx, height: text.height + dy }
+                : { ...text, x: text.x + dx, y: text.y + dy };
+              edit(command(within(picture, next)));
+            } else return;
+            event.preventDefault();
+            event.stopPropagation();
+          }}
+        >
+          {SAMPLE}
+        </button>
+        <span
+          aria-hidden
+          className="absolute -right-1.5 -bottom-1.5 size-3 cursor-nwse-resize touch-none border border-[#000] bg-[#fff]"
+          onPointerDown={(event) => begin(event, true)}
+          onPointerMove={go}
+          onPointerUp={end}
+          onPointerCancel={giveUp}
+        />
+      </div>
+      {measured && (
+        <svg
+          aria-hidden
+          className="pointer-events-none absolute top-0 left-0 size-5 overflow-visible"
+          style={{ transform: `translate(${worstX}px, ${worstY}px)` }}
+        >
+          <path d="M-9 0h6M3 0h6M0 -9v6M0 3v6" stroke="#000" strokeWidth="4" />
+          <path d="M-9 0h6M3 0h6M0 -9v6M0 3v6" stroke="#fff" strokeWidth="2" />
+        </svg>
+      )}
+    </>
+  );
+}

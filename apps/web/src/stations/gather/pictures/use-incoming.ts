@@ -1,0 +1,31 @@
+import { useCallback } from 'react';
+import { useStore } from 'react-redux';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { addressOf } from '../../../addresses.ts';
+import { selectProject } from '../../../store/selectors.ts';
+import type { AppStore } from '../../../store/store.ts';
+import { arrive, type Origin } from './arrivals.ts';
+
+/** Takes pictures into the open project; a single one is opened when it has come, several are shown together. */
+export function useIncoming(): (origins: readonly Origin[]) => Promise<void> {
+  const store = useStore() as AppStore;
+  const navigate = useNavigate();
+  return useCallback(
+    async (origins) => {
+      if (!origins.length) return;
+      const { id, readOnly } = selectProject(store.getState());
+      if (readOnly) {
+        toast.error('This project can only be looked at here; the line above says why.');
+        return;
+      }
+      const pictures = addressOf(id, 'gather', 'pictures');
+      if (location.pathname !== pictures) navigate(pictures);
+      const [only, ...others] = await arrive(store, origins);
+      // Whoever has gone elsewhere meanwhile is not fetched back.
+      if (only && !others.length && location.pathname === pictures)
+        navigate(addressOf(id, 'gather', 'pictures', only));
+    },
+    [store, navigate],
+  );
+}

@@ -1,0 +1,64 @@
+import { parseColor } from '@mint-lamp/core/color/parse';
+import { canonical } from '@mint-lamp/core/color/write';
+import { RELATIONS } from '@mint-lamp/core/harmony/relations';
+import { hueRibbon } from '@mint-lamp/core/harmony/ribbon';
+import { rowOf, sourceOklch } from '@mint-lamp/core/system/relatives/relatives';
+import { useMemo } from 'react';
+import { useEditing } from '../../../store/editing.ts';
+import { useDocumentPart } from '../../../store/selectors.ts';
+import { Button } from '../../../ui/button.tsx';
+import { EmptyState } from '../../../ui/notice.tsx';
+import { GatherHeader } from '../gather-header.tsx';
+import { RelationCard } from './relation-card.tsx';
+import { SourceBar } from './source-bar.tsx';
+import { SourceChoice } from './source-choice.tsx';
+
+/** Every relation of one colour, all beside each other. */
+export function RelativesSource() {
+  const relatives = useDocumentPart('relatives');
+  const { edit } = useEditing();
+  const { source } = relatives;
+  const ribbon = useMemo(() => {
+    if (!source) return [];
+    const [l, chroma] = sourceOklch(source);
+    return hueRibbon(l, chroma);
+  }, [source]);
+  const choose = (color: string) => {
+    const parsed = parseColor(color);
+    if (parsed.ok) edit({ type: 'setRelativesSource', color: canonical({ ...parsed.color, alpha: 1 }) });
+  };
+  return (
+    <div className="flex min-h-full flex-col">
+      <GatherHeader
+        source="relatives"
+        lead={
+          source ? (
+            <SourceBar source={source} />
+          ) : (
+            'Everything that follows from one colour, beside each other.'
+          )
+        }
+      >
+        <SourceChoice onChoose={choose} />
+      </GatherHeader>
+      {source ? (
+        <ul
+          aria-label="Relations"
+          className="grid grid-cols-[repeat(auto-fill,minmax(400px,1fr))] gap-x-8 px-5 pb-5"
+        >
+          {RELATIONS.map((relation) => (
+            <RelationCard key={relation} source={source} row={rowOf(relatives, relation)} ribbon={ribbon} />
+          ))}
+        </ul>
+      ) : (
+        <EmptyState title="Which colour?">
+          Choose one of the project’s colours or type one; or light any colour and press “See its relatives”
+          in the lamp.
+          <p className="mt-3">
+            <Button onClick={() => choose('#e2552b')}>Try an example</Button>
+          </p>
+        </EmptyState>
+      )}
+    </div>
+  );
+}

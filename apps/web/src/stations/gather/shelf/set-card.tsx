@@ -1,0 +1,66 @@
+import type { ShelfSet } from '@mint-lamp/core/wire/shelf';
+import { Bookmark } from 'lucide-react';
+import { memo } from 'react';
+import { Button } from '../../../ui/button.tsx';
+import { Confirm } from '../../../ui/confirm.tsx';
+import { IconButton } from '../../../ui/icon-button.tsx';
+import { SetBar } from './set-bar.tsx';
+
+interface SetCardProps {
+  set: ShelfSet;
+  onFavour: (set: ShelfSet) => void;
+  onAdopt: (set: ShelfSet) => void;
+  onTakeBack: (set: ShelfSet) => void;
+}
+
+/** A set on the shelf, with the ways to favour, adopt and take it back. */
+export const SetCard = memo(function SetCard({ set, onFavour, onAdopt, onTakeBack }: SetCardProps) {
+  const { name, words, adopted, favoured, favourite, own, content, colors } = set;
+  const kind = content.kind === 'palette' ? `${content.colors.length} colours` : content.kind;
+  return (
+    // What is far from the window is neither laid out nor painted.
+    <li aria-label={name} className="min-w-0 [contain-intrinsic-size:auto_152px] [content-visibility:auto]">
+      <SetBar content={content} colors={colors} />
+      <div className="mt-1 flex items-baseline gap-2">
+        <b className="min-w-0 flex-1 truncate font-semibold" title={name}>
+          {name}
+        </b>
+        <span className="shrink-0 text-sm text-quiet">{kind}</span>
+      </div>
+      <p className="truncate text-sm text-quiet" title={words}>
+        {words || ' '}
+      </p>
+      <div className="mt-1 flex items-center gap-1.5">
+        <Button small onClick={() => onAdopt(set)} aria-label={`Adopt ${name} …`}>
+          Adopt …
+        </Button>
+        {own && (
+          <Confirm
+            label={`Take back ${name}`}
+            trigger={
+              <Button small look="quiet" aria-label={`Take back ${name}`}>
+                Take back
+              </Button>
+            }
+            yes="Take it back"
+            no="Leave it there"
+            onYes={() => onTakeBack(set)}
+          >
+            Take {name} off the shelf? Whoever adopted it keeps it.
+          </Confirm>
+        )}
+        <span className="ml-auto text-sm text-quiet">{adopted > 0 && `adopted ${adopted} ×`}</span>
+        <IconButton
+          small
+          label={favourite ? `No longer favour ${name}` : `Favour ${name}`}
+          aria-pressed={favourite}
+          onClick={() => onFavour(set)}
+          className="w-auto! gap-1 px-1.5!"
+        >
+          <Bookmark aria-hidden className="size-4" fill={favourite ? 'currentColor' : 'none'} />
+          {favoured > 0 && <span className="text-sm">{favoured}</span>}
+        </IconButton>
+      </div>
+    </li>
+  );
+});

@@ -1,0 +1,75 @@
+import type { TextOver } from '@mint-lamp/core/system/pictures/picture';
+import { useMemo, useRef } from 'react';
+import { useStore } from 'react-redux';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { addressOf } from '../../../addresses.ts';
+import { edit } from '../../../store/editing.ts';
+import { selectProject } from '../../../store/selectors.ts';
+import type { AppStore } from '../../../store/store.ts';
+import { useColorNames } from '../../../tray/new-swatches.ts';
+import { toFamilies, toGradient, toPair, toTray } from './take-colors.ts';
+
+export interface Taking {
+  readonly tray: (colors: readonly string[]) => void;
+  readonly families: (colors: readonly string[]) => void;
+  readonly gradient: (colors: readonly string[]) => void;
+  readonly pair: (text: TextOver, ground: string) => void;
+}
+
+/**
+ * The ways to take colours from something with a name, which their group in the tray and their gradient are called
+ * after. `nameable` are those that may be taken, for their own names. What is returned is the same for as long as the
+ * view is there, and does not follow the document: that is looked at when something is taken.
+ */
+export function useTaking(from: string, nameable: readonly string[]): Taking {
+  const store = useStore() as AppStore;
+  const navigate = useNavigate();
+  const key = nameable.join(' ');
+  // biome-ignore lint/correctness/useExhaustiveDependencies: named anew when they are other ones
+  const names = useColorNames(useMemo(() => [...new Set(nameable)], [key]));
+  const latest = useRef({ from, names });
+  latest.current = { from, names };
+  return useMemo(() => {
+    const now = () => ({ ...latest.current, ...selectProject(store.getState()) });
+    const see = (
+      label: string,
+      ...to: Parameters<typeof addressOf> extends [string, ...infer R] ? R : never
+    ) => ({
+      action: { label, onClick: () => navigate(addressOf(now().id, ...to)) },
+    });
+    return {
+      tray(colors) {
+        const { document, from: group, names: known } = now();
+        const command = toTray(document, colors, group, known);
+        if (!command) toast('They are in the tray already.');
+        else if (store.dispatch(edit(command))) {
+          const n = command.type === 'batch' ? command.commands.length : 1;
+          toast(`${n === 1 ? 'One colour is' : `${n} colours are`} in the tray below`);
+        }
+      },
+      families(colors) {
+        const { document, names: known } = now();
+        const command = toFamilies(document, colors, known);
+        if (!command || !store.dispatch(edit(command))) return;
+        const first = command.type === 'batch' ? command.commands[0] : null;
+        const family = first?.type === 'addFamily' ? [first.family.id] : [];
+        toast(
+          colors.length === 1 ? 'A family was made' : `${colors.length} families were made`,
+          see('See at Grow', 'grow', ...family),
+        );
+      },
+      gradient(colors) {
+        const { document, from: name } = now();
+        const gradient = toGradient(document, colors, name);
+        if (store.dispatch(edit({ type: 'addGradient', gradient })))
+          toast(`The gradient ${gradient.name} was made`, see('See at Fade', 'fade', gradient.id));
+      },
+      pair(text, ground) {
+        const { command, pair } = toPair(now().document, text, ground);
+        if (store.dispatch(edit(command)))
+          toast('Two roles and their pair were made, in every theme', see('See at Check', 'check', pair));
+      },
+    };
+  }, [store, navigate]);
+}
