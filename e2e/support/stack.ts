@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { type Cluster, freePort, startCluster, temporaryFolder } from '../../scripts/setup/postgres.mjs';
 
+const LIBRARY = fileURLToPath(new URL('../../apps/server/library', import.meta.url));
 const SERVER = fileURLToPath(new URL('../../apps/server/dist/main.js', import.meta.url));
 
 /** A server process with a database cluster of its own, both of which can be killed and started again. */
@@ -49,6 +50,7 @@ async function serverOn(cluster: Cluster): Promise<Server> {
           PORT: String(port),
           LOG_LEVEL: 'error',
           DEMO_DATA: '1',
+          LIBRARY_ROOT: LIBRARY,
         },
         stdio: ['ignore', 'inherit', 'inherit'],
       });

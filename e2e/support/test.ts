@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import AxeBuilder from '@axe-core/playwright';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
 import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 import { test as base, expect, type Page } from '@playwright/test';
@@ -131,4 +132,13 @@ export async function paste(page: Page, text: string): Promise<void> {
       document.execCommand('insertText', false, pasted);
     }
   }, text);
+}
+
+/**
+ * What axe finds on the page, the designer's own samples aside; by some of its rules only where they are named.
+ */
+export async function axeFaults(page: Page, rules: readonly string[] = []): Promise<string[]> {
+  const axe = new AxeBuilder({ page }).setLegacyMode().exclude('[data-specimen]');
+  const { violations } = await (rules.length ? axe.withRules([...rules]) : axe).analyze();
+  return violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
 }

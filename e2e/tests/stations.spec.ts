@@ -11,6 +11,8 @@ test.describe('Gather', () => {
     await paste(page, PUBLIC_SHEET);
     const tiles = page.getByRole('region', { name: 'Found colours' }).getByRole('checkbox');
     await expect(page.getByRole('status').filter({ hasText: 'colours found' })).toBeVisible();
+    // They are drawn over several frames.
+    await expect(page.getByRole('region', { name: 'Found colours' })).toHaveAttribute('aria-busy', 'false');
     const all = await tiles.count();
     expect(all).toBeGreaterThan(100);
     const names = (await tiles.evaluateAll((nodes) => nodes.map((node) => node.getAttribute('title'))))
@@ -409,4 +411,35 @@ test('the tray is sorted by keyboard, emptied after a question, and comes back',
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await expect(tray.getByRole('listitem')).toHaveCount(4);
+});
+
+test('a link to the base stays with the base; what was linked to its shade is told, and linked to it', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('grow/deepwater');
+  const linksOf = async () => {
+    const { roles } = (await onServer(stack, project)).document;
+    return roles.find(({ id }: { id: string }) => id === 'action-fill').links.day;
+  };
+  expect(await linksOf()).toMatchObject({ to: 'shade', shade: '700' });
+  // Lighter by keys: it leaves 700, which is told at once.
+  for (let i = 0; i < 12; i++) await page.keyboard.press('l');
+  const told = page.getByRole('status').filter({ hasText: /stay at 700, which the base has left/ });
+  await expect(told).toBeVisible();
+  await expectSaved(page);
+  await page.getByRole('button', { name: 'Link them to the base' }).click();
+  await expect(told).toBeHidden();
+  await expectSaved(page);
+  expect(await linksOf()).toEqual({ to: 'base', family: 'deepwater' });
+
+  await open('assign/action-fill');
+  const lamp = page.getByRole('complementary', { name: 'Lamp' });
+  await expect(lamp.getByRole('link', { name: 'Deepwater base' })).toBeVisible();
+  await lamp.getByRole('button', { name: 'Link to another …' }).click();
+  await page.getByRole('button', { name: 'Buoy base', exact: true }).click();
+  await expectSaved(page);
+  expect(await linksOf()).toEqual({ to: 'base', family: 'buoy' });
 });

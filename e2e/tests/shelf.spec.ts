@@ -1,0 +1,125 @@
+import type { Page } from '@playwright/test';
+import { axeFaults, expect, expectSaved, onServer, post, test } from '../support/test.ts';
+
+const cards = (page: Page) => page.getByRole('list', { name: 'Sets on the shelf' }).locator('> li');
+const card = (page: Page, name: string) => page.getByRole('listitem', { name, exact: true });
+test('sets are found by words and by a colour, loaded as one scrolls, favoured and adopted', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('gather/shelf');
+  await expect(cards(page)).toHaveCount(24);
+  await page.getByRole('main').evaluate((main) => main.scrollTo(0, main.scrollHeight));
+  await expect.poll(() => cards(page).count()).toBeGreaterThan(24);
+
+  await page.getByLabel(/By words/).fill('oxid');
+  await expect(cards(page)).toHaveCount(1);
+  await page.getByLabel(/By words/).fill('');
+  await page.getByLabel('With something near').fill('#4a9583');
+  await page.keyboard.press('Enter');
+  await expect(card(page, 'Oxidised copper')).toBeVisible();
+  await expect(card(page, 'Brick and lime')).toBeHidden();
+  await page.getByLabel('With something near').fill('nothing');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  await page.getByRole('button', { name: 'Favour Oxidised copper' }).click();
+  await expect(page.getByRole('button', { name: 'No longer favour Oxidised copper' })).toHaveText('1');
+  await page.getByLabel('Which').selectOption('My favourites');
+  await expect(cards(page)).toHaveCount(1);
+  await page.getByRole('button', { name: 'Adopt Oxidised copper …' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('It adds 5 colours in the tray, in a group of that name.');
+  await dialog.getByRole('button', { name: 'Adopt', exact: true }).click();
+  await expect(card(page, 'Oxidised copper')).toContainText('adopted 1 ×');
+  await expectSaved(page);
+  const tray = async () => (await onServer(stack, project)).document.tray;
+  expect(
+    (await tray()).slice(-5).map(({ color, group }: { color: string; group: string }) => [color, group])[3],
+  ).toEqual(['#a8562f', 'Oxidised copper']);
+  await page.keyboard.press('Control+z');
+  await expectSaved(page);
+  expect(await tray()).toHaveLength(4);
+
+  await page.getByLabel('Which').selectOption('All sets');
+  await page.getByLabel('With something near').fill('');
+  await page.keyboard.press('Enter');
+  await page.getByLabel(/By words/).fill('tide');
+  await page.getByRole('button', { name: 'Adopt Tide going out …' }).click();
+  await dialog.getByRole('button', { name: 'Adopt', exact: true }).click();
+  await page.getByRole('button', { name: 'See at Fade' }).click();
+  await expect(page.getByRole('heading', { name: 'Fade', level: 1 })).toBeVisible();
+  await expectSaved(page);
+  const { gradients } = (await onServer(stack, project)).document;
+  expect(gradients.at(-1)).toMatchObject({ name: 'Tide going out', kind: 'linear', space: 'oklab' });
+});
+
+test('what is published is called anything and runs nowhere, is found, and is taken back; a whole system is read', async ({
+  page,
+  open,
+  stack,
+}) => {
+  await open('gather/shelf');
+  const name = `<img src=x onerror="document.title='run'"> ${crypto.randomUUID().slice(0, 8)}`;
+  await page.getByRole('button', { name: 'Publish …' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('What').selectOption({ label: 'Kelp' });
+  await dialog.getByLabel('Name').fill(name);
+  await dialog.getByLabel(/Words/).fill('<script>document.title="run"</script> seaweed');
+  await dialog.getByRole('button', { name: 'Publish' }).click();
+  await expect(page.getByText(`${name} is on the shelf`)).toBeVisible();
+  await page.getByLabel(/By words/).fill('seaweed');
+  await expect(cards(page).filter({ hasText: name })).toHaveCount(1);
+  expect(await page.title()).not.toBe('run');
+  expect(await page.locator('#station img').count()).toBe(0);
+  await page.getByRole('button', { name: `Take back ${name}` }).click();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(cards(page).filter({ hasText: name })).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Publish …' }).click();
+  await dialog.getByLabel('What').selectOption('system');
+  await dialog.getByLabel('Name').fill('All of the ferry');
+  await dialog.getByRole('button', { name: 'Publish' }).click();
+  await expect(page.getByText('All of the ferry is on the shelf')).toBeVisible();
+  const { id } = await post(stack, '/projects', { name: 'Empty' });
+  await page.goto(`/p/${id}/gather/shelf`);
+  await page.getByRole('button', { name: 'Adopt All of the ferry …' }).first().click();
+  await page.getByRole('button', { name: 'See what it would add' }).click();
+  await page.getByRole('button', { name: /^Take 6 families/ }).click();
+  await expectSaved(page);
+  expect(
+    (await onServer(stack, id)).document.families.map((family: { name: string }) => family.name),
+  ).toContain('Kelp');
+});
+
+test('by keyboard, colours by their names, and axe finds nothing', async ({ page, open, stack, project }) => {
+  await open('gather/shelf');
+  await expect(cards(page)).toHaveCount(24);
+  expect(await axeFaults(page)).toEqual([]);
+  await page.getByRole('link', { name: 'Names of colours' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByLabel(/A word/).fill('rust');
+  const names = page.getByRole('list', { name: 'Names' }).getByRole('button');
+  await expect(names.first()).toHaveAccessibleName(/^Rust, #/i);
+  expect(await axeFaults(page)).toEqual([]);
+  await names.nth(1).focus();
+  await page.keyboard.press('Enter');
+  await expect(names.nth(1)).toBeDisabled();
+  await expectSaved(page);
+  const label = (await names.nth(1).getAttribute('aria-label'))!;
+  const { tray } = (await onServer(stack, project)).document;
+  expect(label).toContain(tray.at(-1).color);
+  await page.getByRole('button', { name: 'Put on the dark dress' }).click();
+  await page.getByRole('link', { name: 'Sets' }).click();
+  await page.getByLabel(/By words/).fill('bakery');
+  await page.getByRole('button', { name: 'Adopt Night bakery …' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(await axeFaults(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  expect(await axeFaults(page)).toEqual([]);
+});
