@@ -17,6 +17,7 @@ const families = Array.from({ length: 64 }, (_, i) => ({
   name: `Family ${i}`,
   base: hex(),
   growth: { ...USUAL_GROWTH, labels },
+  follows: null,
   handSet: {},
 }));
 const themes = Array.from({ length: 12 }, (_, i) => ({ id: `t${i}`, name: `Theme ${i}` }));
@@ -63,4 +64,6 @@ export const LARGEST: ProjectDocument = {
   pictures: [],
   relatives: { source: null, rows: [] },
   rounds: [],
+  recipes: [],
+  notes: [],
 };

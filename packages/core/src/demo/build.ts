@@ -10,7 +10,7 @@ import type { Role } from '../system/roles/role.ts';
 /** Short ways to write a demo document by hand. Ids are the slugs of the names, so that they never change. */
 
 export function family(name: string, base: string, growth: Partial<LightnessGrowth> = {}): Family {
-  return { id: slug(name), name, base, growth: { ...USUAL_GROWTH, ...growth }, handSet: {} };
+  return { id: slug(name), name, base, follows: null, growth: { ...USUAL_GROWTH, ...growth }, handSet: {} };
 }
 
 /** `Deepwater 700` is a shade, `text.main` a role, `#fff` a colour; `… @ 40` lays 40 % opacity over it. */

@@ -71,4 +71,6 @@ export const MINT_LAMP_INTERFACE: ProjectDocument = {
   pictures: [],
   relatives: { source: null, rows: [] },
   rounds: [],
+  recipes: [],
+  notes: [],
 };

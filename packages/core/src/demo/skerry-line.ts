@@ -98,4 +98,6 @@ export const SKERRY_LINE: ProjectDocument = {
   pictures: [],
   relatives: { source: null, rows: [] },
   rounds: [],
+  recipes: [],
+  notes: [],
 };

@@ -1,6 +1,6 @@
 import { writeGradientWith } from '../gradient/write-css.ts';
 import type { ProjectDocument } from '../system/document.ts';
-import { resolveFamily } from '../system/families/resolved-family.ts';
+import { familiesOf } from '../system/families/resolved-families.ts';
 import { stopsOf } from '../system/gradients/gradient.ts';
 import { coloredGradient, type ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
 import type { Link } from '../system/links/link.ts';
@@ -54,12 +54,12 @@ export function cssNames(doc: ProjectDocument): CssNames {
   for (const family of doc.families)
     for (const label of family.growth.labels)
       shades.set(`${family.id} ${label}`, unique(`--${slug(family.name)}-${slug(label) || 'shade'}`));
-  const byId = new Map(doc.families.map((family) => [family.id, family]));
+  const families = familiesOf(doc);
   const bases = new Map<string, string>();
   for (const id of linkedBases(doc)) {
-    const family = byId.get(id);
-    if (family && family.handSet[resolveFamily(family).base.label] === undefined)
-      bases.set(id, unique(`--${slug(family.name)}-base`));
+    const resolved = families.get(id);
+    if (resolved && resolved.family.handSet[resolved.base.label] === undefined)
+      bases.set(id, unique(`--${slug(resolved.family.name)}-base`));
   }
   const gradients = new Map(doc.gradients.map((g) => [g.id, unique(`--gradient-${slug(g.name)}`)]));
   const themes = new Map(doc.themes.map((theme) => [theme.id, slug(theme.name)]));
@@ -67,10 +67,10 @@ export function cssNames(doc: ProjectDocument): CssNames {
   return {
     shade: (family, label) => shades.get(`${family} ${label}`) ?? missing,
     base: (id) => {
-      const family = byId.get(id);
-      if (!family) return `var(${missing})`;
+      const resolved = families.get(id);
+      if (!resolved) return `var(${missing})`;
       const property = bases.get(id);
-      return property ? `var(${property})` : resolveFamily(family).base.color.css;
+      return property ? `var(${property})` : resolved.base.color.css;
     },
     baseProperty: (id) => bases.get(id) ?? null,
     role: (id) => roles.get(id) ?? missing,

@@ -53,7 +53,9 @@ describe('a growth in a document', () => {
     ['with a ratio below 1', { ...contrast, ratios: [0, 2, 3, 4.5, 7] }, /ratios/],
     ['with a label twice', { ...mix, labels: ['a', 'a', 'b'] }, /labels/],
   ])('%s is refused', (_, growth, reason) => {
-    const family = { id: 'f', name: 'Kelp', base: '#3c7d3a', growth, handSet: {} };
+    const { ground } = growth as { ground?: string };
+    const kept = ground === undefined ? growth : { ...growth, ground: { to: 'color', color: ground } };
+    const family = { id: 'f', name: 'Kelp', base: '#3c7d3a', follows: null, growth: kept, handSet: {} };
     const doc = { ...emptyDocument('Skerry Line', [{ id: 'day', name: 'Day sailing' }]), families: [family] };
     expect(documentSchema.validate(doc).error?.message).toMatch(reason);
   });

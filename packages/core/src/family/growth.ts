@@ -154,13 +154,8 @@ function apart(rgb: Triple, neighbour: Triple, lighter: boolean, left: number): 
   return moved;
 }
 
-/**
- * Grows a family as {@link growColors} does, painted: all shades are 8-bit sRGB, grown from the base as it is
- * painted (a base outside sRGB stands there gamut-mapped), and no two fall together.
- */
-export function growShades(base: Color, growth: LightnessGrowth): GrownShade[] {
-  const painted = fromRgb8(...toRgb8(base));
-  const grown = growColors(painted, growth);
+/** The shades of a family painted in 8-bit sRGB, lightest first, with no two of them together; one is the base. */
+export function paintApart(grown: readonly GrownColor[]): GrownShade[] {
   const rgbs = grown.map(({ color: c, isBase }): Triple => {
     if (isBase) return toRgb8(c);
     const [l, chroma, h] = numbers(c);
@@ -175,3 +170,10 @@ export function growShades(base: Color, growth: LightnessGrowth): GrownShade[] {
     return { label, hex: hexOfRgb8(r, g, b), r, g, b, isBase };
   });
 }
+
+/**
+ * Grows a family as {@link growColors} does, painted: all shades are 8-bit sRGB, grown from the base as it is
+ * painted (a base outside sRGB stands there gamut-mapped), and no two fall together.
+ */
+export const growShades = (base: Color, growth: LightnessGrowth): GrownShade[] =>
+  paintApart(growColors(fromRgb8(...toRgb8(base)), growth));

@@ -18,10 +18,10 @@ export interface MixRecipe {
 }
 
 /** The base laid over a ground, thinner from step to step. */
-export interface OpacityRecipe {
+export interface OpacityRecipe<G = string> {
   readonly kind: 'opacity';
-  /** CSS text of an opaque colour. */
-  readonly ground: string;
+  /** CSS text of an opaque colour, or something that comes to one. */
+  readonly ground: G;
   /** 3 to 24 labels, each once, the base's (full opacity) first. */
   readonly labels: readonly string[];
   /** Opacity of the last step, 0–1. */
@@ -29,15 +29,15 @@ export interface OpacityRecipe {
 }
 
 /** Steps that reach given ratios on a ground. */
-export interface ContrastRecipe {
+export interface ContrastRecipe<G = string> {
   readonly kind: 'contrast';
-  readonly ground: string;
+  readonly ground: G;
   /** 3 to 24 labels and as many ratios from 1 to 21, rising. */
   readonly labels: readonly string[];
   readonly ratios: readonly number[];
 }
 
-export type Recipe = MixRecipe | OpacityRecipe | ContrastRecipe;
+export type Recipe<G = string> = MixRecipe | OpacityRecipe<G> | ContrastRecipe<G>;
 
 export interface RecipeShade extends GrownShade {
   /** Opacity of the base that gives this colour over the ground; 1 for other recipes. */

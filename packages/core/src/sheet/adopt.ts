@@ -148,7 +148,7 @@ export function adoptSheet(
 
 function familyOf(family: SheetFamily, id: string, name: string): Family {
   const { base, growth, handSet } = family;
-  return { id, name, base, growth, handSet };
+  return { id, name, base, follows: null, growth, handSet };
 }
 
 const withOpacity = (link: Link, opacity: number): Link => {

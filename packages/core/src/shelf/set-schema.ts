@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { readGradient } from '../gradient/read-css.ts';
-import { familySchema } from '../system/families/family-schema.ts';
+import { familySchema, plainGrowthSchema } from '../system/families/family-schema.ts';
 import { objectOf, unionOf } from '../system/schema/keys.ts';
 import { color, name, opaqueColor, text } from '../system/schema/parts.ts';
 import {
@@ -24,7 +24,7 @@ const contentSchema = unionOf<SetContent, 'kind'>('kind', {
   },
   family: {
     base: opaqueColor,
-    growth: familySchema.extract('growth'),
+    growth: plainGrowthSchema,
     handSet: familySchema.extract('handSet'),
   },
   gradient: { css: gradientCss },

@@ -1,6 +1,6 @@
 import { Refusal } from './commands/refusal.ts';
 import type { ProjectDocument } from './document.ts';
-import { refuseLoops } from './links/loops.ts';
+import { type Dependent, refuseCircles } from './links/circles.ts';
 import { checkName } from './names.ts';
 import { checkPicture } from './pictures/picture-commands.ts';
 import { checkNames } from './roles/role-commands.ts';
@@ -8,6 +8,7 @@ import { checkNames } from './roles/role-commands.ts';
 /** Refuses a document whose things contradict each other as no sequence of commands leaves them. */
 function checkCoherence(document: ProjectDocument): void {
   const { themes, families, gradients, roles, pairs, ground } = document;
+  for (const recipe of document.recipes) checkName(recipe.name, document.recipes, recipe.id, 'recipe');
   for (const theme of themes) checkName(theme.name, themes, theme.id, 'theme');
   for (const family of families) checkName(family.name, families, family.id, 'family');
   for (const gradient of gradients) checkName(gradient.name, gradients, gradient.id, 'gradient');
@@ -20,8 +21,12 @@ function checkCoherence(document: ProjectDocument): void {
   if (roles.some(({ links }) => Object.keys(links).some((theme) => !known.has(theme))))
     throw new Refusal('A role has a link in a theme that does not exist.');
   for (const picture of document.pictures) checkPicture(picture);
-  const ids = roles.map(({ id }) => id);
-  for (const theme of known) refuseLoops(document, theme, ids);
+  refuseCircles(document, [
+    ...families.map(({ id }): Dependent => ({ kind: 'shades', family: id })),
+    ...themes.flatMap((theme) =>
+      roles.map(({ id }): Dependent => ({ kind: 'role', role: id, theme: theme.id })),
+    ),
+  ]);
 }
 
 /**

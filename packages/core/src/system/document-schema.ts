@@ -5,11 +5,15 @@ import { MOST_FAMILIES } from './families/family.ts';
 import { familySchema } from './families/family-schema.ts';
 import { MOST_GRADIENTS } from './gradients/gradient.ts';
 import { gradientSchema } from './gradients/gradient-schema.ts';
+import { MOST_NOTES } from './notes/note.ts';
+import { noteSchema } from './notes/note-schema.ts';
 import { MOST_PAIRS } from './pairs/pair.ts';
 import { pairSchema } from './pairs/pair-schema.ts';
 import { MOST_PICTURES } from './pictures/picture.ts';
 import { pictureSchema } from './pictures/picture-schema.ts';
 import { groundSchema, projectNameSchema } from './project/project-schema.ts';
+import { MOST_RECIPES } from './recipes/recipe.ts';
+import { recipeSchema } from './recipes/recipe-schema.ts';
 import { relativesSchema } from './relatives/relatives-schema.ts';
 import { MOST_ROLES } from './roles/role.ts';
 import { roleSchema } from './roles/role-schema.ts';
@@ -36,6 +40,8 @@ export const documentShape = objectOf<ProjectDocument>({
   pictures: list(pictureSchema, MOST_PICTURES),
   relatives: relativesSchema,
   rounds: list(roundSchema, MOST_ROUNDS),
+  recipes: list(recipeSchema, MOST_RECIPES),
+  notes: list(noteSchema, MOST_NOTES),
 }).required();
 
 /** A project document: its shape, and that its things agree with each other as commands leave them. */

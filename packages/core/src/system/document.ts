@@ -1,7 +1,9 @@
 import type { Family } from './families/family.ts';
 import type { Gradient } from './gradients/gradient.ts';
+import type { Note } from './notes/note.ts';
 import type { Pair } from './pairs/pair.ts';
 import type { Picture } from './pictures/picture.ts';
+import type { KeptRecipe } from './recipes/recipe.ts';
 import type { Relatives } from './relatives/relatives.ts';
 import type { Role } from './roles/role.ts';
 import type { Round } from './rounds/round.ts';
@@ -26,6 +28,8 @@ export interface ProjectDocument {
   readonly pictures: readonly Picture[];
   readonly relatives: Relatives;
   readonly rounds: readonly Round[];
+  readonly recipes: readonly KeptRecipe[];
+  readonly notes: readonly Note[];
 }
 
 /** An empty project with some themes and nothing else. */
@@ -43,5 +47,7 @@ export function emptyDocument(name: string, themes: readonly Theme[]): ProjectDo
     pictures: [],
     relatives: { source: null, rows: [] },
     rounds: [],
+    recipes: [],
+    notes: [],
   };
 }

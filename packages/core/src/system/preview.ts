@@ -1,5 +1,5 @@
 import type { ProjectDocument } from './document.ts';
-import { type Families, resolveFamily } from './families/resolved-family.ts';
+import { familiesOf } from './families/resolved-families.ts';
 import { follow, LOOP, NO_ROLE, type Target, UNSET } from './resolve/follow.ts';
 
 /** What the list of projects shows of one: its families' shades and the colours of its roles in each theme. */
@@ -13,13 +13,9 @@ const MOST_ROLES = 24;
 const MOST_THEMES = 4;
 
 /** The preview of a project. Only what it shows is worked out, so that it costs the same however large the project is. */
-export function previewOf({ families, roles, themes }: ProjectDocument): ProjectPreview {
-  const byId: Families = {
-    get(id) {
-      const family = families.find((other) => other.id === id);
-      return family && resolveFamily(family);
-    },
-  };
+export function previewOf(document: ProjectDocument): ProjectPreview {
+  const { families, roles, themes } = document;
+  const byId = familiesOf(document);
   const colorsIn = (theme: string) => {
     const open = new Set<string>();
     const roleOf = (id: string): Target => {
@@ -37,7 +33,7 @@ export function previewOf({ families, roles, themes }: ProjectDocument): Project
   return {
     families: families
       .slice(0, MOST_FAMILIES)
-      .map((family) => ({ name: family.name, shades: resolveFamily(family).shades.map(({ css }) => css) })),
+      .map(({ id, name }) => ({ name, shades: byId.get(id)!.shades.map(({ css }) => css) })),
     themes: themes.slice(0, MOST_THEMES).map(({ id, name }) => ({ name, colors: colorsIn(id) })),
   };
 }

@@ -1,9 +1,11 @@
 import type { ProjectDocument } from '../document.ts';
 import { familySteps } from '../families/family-commands.ts';
 import { gradientSteps } from '../gradients/gradient-commands.ts';
+import { noteSteps } from '../notes/note-commands.ts';
 import { pairSteps } from '../pairs/pair-commands.ts';
 import { pictureSteps } from '../pictures/picture-commands.ts';
 import { projectSteps } from '../project/project-commands.ts';
+import { recipeSteps } from '../recipes/recipe-commands.ts';
 import { relativesSteps } from '../relatives/relatives-commands.ts';
 import { roleSteps } from '../roles/role-commands.ts';
 import { roundSteps } from '../rounds/round-commands.ts';
@@ -24,6 +26,8 @@ const STEPS: StepsOf<SimpleCommand> = {
   ...pictureSteps,
   ...relativesSteps,
   ...roundSteps,
+  ...recipeSteps,
+  ...noteSteps,
 };
 
 export type ApplyResult =

@@ -1,9 +1,11 @@
 import Joi from 'joi';
 import { familyCommandSchemas } from '../families/family-schema.ts';
 import { gradientCommandSchemas } from '../gradients/gradient-schema.ts';
+import { noteCommandSchemas } from '../notes/note-schema.ts';
 import { pairCommandSchemas } from '../pairs/pair-schema.ts';
 import { pictureCommandSchemas } from '../pictures/picture-schema.ts';
 import { projectCommandSchemas } from '../project/project-schema.ts';
+import { recipeCommandSchemas } from '../recipes/recipe-schema.ts';
 import { relativesCommandSchemas } from '../relatives/relatives-schema.ts';
 import { roleCommandSchemas } from '../roles/role-schema.ts';
 import { roundCommandSchemas } from '../rounds/round-schema.ts';
@@ -25,6 +27,8 @@ const SCHEMAS: CommandSchemas<SimpleCommand> = {
   ...pictureCommandSchemas,
   ...relativesCommandSchemas,
   ...roundCommandSchemas,
+  ...recipeCommandSchemas,
+  ...noteCommandSchemas,
 };
 
 /** A command that is no batch. */

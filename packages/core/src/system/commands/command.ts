@@ -1,8 +1,10 @@
 import type { FamilyCommand } from '../families/family-commands.ts';
 import type { GradientCommand } from '../gradients/gradient-commands.ts';
+import type { NoteCommand } from '../notes/note-commands.ts';
 import type { PairCommand } from '../pairs/pair-commands.ts';
 import type { PictureCommand } from '../pictures/picture-commands.ts';
 import type { ProjectCommand } from '../project/project-commands.ts';
+import type { RecipeCommand } from '../recipes/recipe-commands.ts';
 import type { RelativesCommand } from '../relatives/relatives-commands.ts';
 import type { RoleCommand } from '../roles/role-commands.ts';
 import type { RoundCommand } from '../rounds/round-commands.ts';
@@ -25,7 +27,9 @@ export type SimpleCommand =
   | SwatchCommand
   | PictureCommand
   | RelativesCommand
-  | RoundCommand;
+  | RoundCommand
+  | RecipeCommand
+  | NoteCommand;
 
 export type Command = SimpleCommand | Batch<SimpleCommand>;
 export type CommandOf<T extends SimpleCommand['type']> = Extract<SimpleCommand, { type: T }>;

@@ -1,9 +1,11 @@
 import type { ProjectDocument } from '../document.ts';
 import { familyWords } from '../families/family-commands.ts';
 import { gradientWords } from '../gradients/gradient-commands.ts';
+import { noteWords } from '../notes/note-commands.ts';
 import { pairWords } from '../pairs/pair-commands.ts';
 import { pictureWords } from '../pictures/picture-commands.ts';
 import { projectWords } from '../project/project-commands.ts';
+import { recipeWords } from '../recipes/recipe-commands.ts';
 import { relativesWords } from '../relatives/relatives-commands.ts';
 import { roleWords } from '../roles/role-commands.ts';
 import { roundWords } from '../rounds/round-commands.ts';
@@ -23,6 +25,8 @@ const WORDS: WordsOf<SimpleCommand> = {
   ...pictureWords,
   ...relativesWords,
   ...roundWords,
+  ...recipeWords,
+  ...noteWords,
 };
 
 /** What a command does to a document, in a few words for menus and history: "change the base of Buoy". */

@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { USUAL_GROWTH } from '../../family/growth.ts';
 import type { ProjectDocument } from '../document.ts';
+import type { Following } from '../families/following.ts';
+import type { GrowthGround } from '../families/growth-ground.ts';
 import { stopAt } from '../gradients/gradient.ts';
 import type { Link } from '../links/link.ts';
 import type { Command, SimpleCommand } from './command.ts';
@@ -24,6 +26,64 @@ export const SMALL: ProjectDocument = {
       markers: [{ id: 'm1', x: 7, y: 9, side: 11 }],
       moved: [{ leaning: 'area', size: 6, index: 1, x: 90, y: 0, side: 1 }],
       textOver: null,
+    },
+  ],
+};
+
+/**
+ * The same with families that follow others, one on the way of a role that is the ground of another's growth, and a
+ * link to a base.
+ */
+export const ENTWINED: ProjectDocument = {
+  ...SMALL,
+  families: [
+    SMALL.families[0]!,
+    {
+      ...SMALL.families[1]!,
+      follows: { by: 'turn', family: 'deepwater', turn: 180, lightness: 0.1, chroma: 0 },
+    },
+    {
+      id: 'f1',
+      name: 'Mist',
+      base: '#808080',
+      follows: { by: 'tint', family: 'deepwater', chroma: 0.02 },
+      growth: {
+        kind: 'contrast',
+        ground: { to: 'role', role: 'page-ground', theme: 'day' },
+        labels: ['50', '500', '950'],
+        ratios: [1.2, 3, 7],
+      },
+      handSet: { '500': '#707070' },
+    },
+    {
+      id: 'f2',
+      name: 'Foam',
+      base: '#ffffff',
+      follows: { by: 'between', family: 'buoy', other: 'f1', share: 0.3 },
+      growth: {
+        kind: 'opacity',
+        ground: { to: 'shade', family: 'f1', shade: '950' },
+        labels: ['50', '500', '950'],
+        least: 0.2,
+      },
+      handSet: {},
+    },
+  ],
+  roles: SMALL.roles.map((role) =>
+    role.id === 'page-ground'
+      ? { ...role, links: { ...role.links, day: { to: 'base', family: 'buoy', opacity: 0.4 } } }
+      : role.id === 'page-raised'
+        ? { ...role, links: { ...role.links, night: { to: 'shade', family: 'f2', shade: '500' } } }
+        : role,
+  ),
+  notes: [
+    {
+      id: 'note-1',
+      on: { kind: 'role', role: 'page-ground' },
+      text: 'Too pale?',
+      by: 'Ida',
+      at: 1_790_000_000_000,
+      settled: false,
     },
   ],
 };
@@ -62,7 +122,7 @@ export const link: fc.Arbitrary<Link> = fc.oneof(
 );
 export const links = (keys: fc.Arbitrary<string>) =>
   fc.dictionary(keys, link, { maxKeys: 3, noNullPrototype: true });
-export const growth = fc.constantFrom(
+const plainGrowth = fc.constantFrom(
   USUAL_GROWTH,
   {
     ...USUAL_GROWTH,
@@ -70,8 +130,55 @@ export const growth = fc.constantFrom(
     hueDrift: 20,
   },
   { kind: 'mix', towards: 'black', labels: ['50', '500', '950'], reach: 0.8 } as const,
-  { kind: 'opacity', ground: '#fff', labels: ['a', 'b', 'c', 'd'], least: 0.1 } as const,
-  { kind: 'contrast', ground: 'rgb(20 30 40)', labels: ['500', 'b', 'c'], ratios: [1.2, 3, 7] } as const,
+  {
+    kind: 'opacity',
+    ground: { to: 'color', color: '#ffffff' },
+    labels: ['a', 'b', 'c', 'd'],
+    least: 0.1,
+  } as const,
+  {
+    kind: 'drawn',
+    labels: ['50', '500', 'deep'],
+    steps: [
+      { lightness: 0.9, chroma: 0.3, turn: -8 },
+      { lightness: 0.5, chroma: 1, turn: 0 },
+      { lightness: 0.2, chroma: 0.6, turn: 179 },
+    ],
+  } as const,
+);
+const ground: fc.Arbitrary<GrowthGround> = fc.oneof(
+  fc.record({ to: fc.constant('role' as const), role: roleId, theme: themeId }),
+  fc.record({ to: fc.constant('shade' as const), family: familyId, shade }),
+  fc.record({ to: fc.constant('base' as const), family: familyId }),
+);
+/** Growths, also on grounds that follow something of the project. */
+export const growth = fc.oneof(
+  plainGrowth,
+  ground.map((on) => ({ kind: 'opacity' as const, ground: on, labels: ['50', 'b', '950'], least: 0.2 })),
+  ground.map((on) => ({
+    kind: 'contrast' as const,
+    ground: on,
+    labels: ['500', 'b', 'c'],
+    ratios: [1.2, 3, 7],
+  })),
+);
+export const follows: fc.Arbitrary<Following | null> = fc.option(
+  fc.oneof(
+    fc.record({
+      by: fc.constant('turn' as const),
+      family: familyId,
+      turn: fc.constantFrom(180, -30),
+      lightness: fc.constantFrom(0, 0.1),
+      chroma: fc.constant(0),
+    }),
+    fc.record({
+      by: fc.constant('between' as const),
+      family: familyId,
+      other: familyId,
+      share: fc.constantFrom(0, 0.5),
+    }),
+    fc.record({ by: fc.constant('tint' as const), family: familyId, chroma: fc.constant(0.02) }),
+  ),
 );
 export const target = fc.constantFrom(
   { level: 'AA', content: 'body' } as const,
@@ -188,6 +295,22 @@ export const anyRound = record({
   of: fc.array(fc.array(opaque, { maxLength: 3 }), { maxLength: 2 }),
 });
 
+const recipeId = fc.constantFrom('recipe-1', 'recipe-2');
+export const anyRecipe = record({ id: recipeId, name, growth });
+const noteId = fc.constantFrom('note-1', 'note-2');
+export const anyNote = record({
+  id: noteId,
+  on: fc.oneof(
+    fc.record({ kind: fc.constant('shade'), family: familyId, shade }),
+    fc.record({ kind: fc.constant('role'), role: roleId }),
+    fc.record({ kind: fc.constant('swatch'), swatch: swatchId }),
+  ),
+  text: fc.constantFrom('Lighter?', 'Two\nlines'),
+  by: fc.constantFrom('', 'Ida'),
+  at: fc.constantFrom(0, 1_790_000_000_000),
+  settled: fc.boolean(),
+});
+
 export const SIMPLE = [
   of('renameProject', { name }),
   of('setGround', { role: fc.option(roleId) }),
@@ -196,7 +319,7 @@ export const SIMPLE = [
   of('renameTheme', { theme: themeId, name }),
   of('moveTheme', { theme: themeId, index: fc.nat(4) }),
   of('addFamily', {
-    family: record({ id: familyId, name, base: opaque, growth, handSet: fc.constant({}) }),
+    family: record({ id: familyId, name, base: opaque, follows, growth, handSet: fc.constant({}) }),
     index,
   }),
   of('removeFamily', { family: familyId }),
@@ -204,6 +327,7 @@ export const SIMPLE = [
   of('moveFamily', { family: familyId, index: fc.nat(4) }),
   of('setBase', { family: familyId, color: opaque }),
   of('setGrowth', { family: familyId, growth }),
+  of('setFollows', { family: familyId, follows }),
   of('setShade', { family: familyId, shade, color: fc.option(color) }),
   of('addRole', {
     role: fc
@@ -282,6 +406,15 @@ export const SIMPLE = [
   ),
   of('addRound', { round: anyRound, index }),
   of('removeRound', { round: roundId }),
+  of('addRecipe', { recipe: anyRecipe, index }),
+  of('removeRecipe', { recipe: recipeId }),
+  of('renameRecipe', { recipe: recipeId, name }),
+  of('addNote', { note: anyNote, index }),
+  of('removeNote', { note: noteId }),
+  of('setNote', {
+    note: noteId,
+    change: fc.constantFrom<object>({ settled: true }, { text: 'Too dark.' }, { text: 'x', settled: false }),
+  }),
   of('setTextOver', { picture: pictureId, text: fc.option(textOver) }),
 ];
 const simple = fc.oneof(...SIMPLE);

@@ -7,12 +7,15 @@ import type { Role } from '../roles/role.ts';
 import { roleSlug } from '../roles/role-name.ts';
 import {
   anyKind,
+  anyNote,
   anyPicture,
+  anyRecipe,
   anyRelatives,
   anyRound,
   anySwatch,
   color,
   familyId,
+  follows,
   fullName,
   gradientId,
   gradientOf,
@@ -51,6 +54,7 @@ export const anyDocument: fc.Arbitrary<ProjectDocument> = fc
         id: familyId,
         name,
         base: opaque,
+        follows,
         growth,
         handSet: fc.dictionary(shade, color, { maxKeys: 3, noNullPrototype: true }),
       }),
@@ -77,6 +81,8 @@ export const anyDocument: fc.Arbitrary<ProjectDocument> = fc
     pictures: listOf(anyPicture as fc.Arbitrary<{ id: string }>),
     relatives: anyRelatives,
     rounds: listOf(anyRound as fc.Arbitrary<{ id: string }>),
+    recipes: listOf(anyRecipe as fc.Arbitrary<{ id: string; name: string }>, sameName),
+    notes: listOf(anyNote as fc.Arbitrary<{ id: string }>),
   })
   .map((drawn) => {
     const document = JSON.parse(JSON.stringify(drawn)) as ProjectDocument;

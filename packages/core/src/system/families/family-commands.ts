@@ -1,10 +1,11 @@
-import type { Growth } from '../../family/grow.ts';
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
 import type { ProjectDocument } from '../document.ts';
+import { refuseCircles } from '../links/circles.ts';
 import { checkName, nameIn } from '../names.ts';
-import { type Family, MOST_FAMILIES, MOST_HAND_SET } from './family.ts';
+import { type Family, type FamilyGrowth, MOST_FAMILIES, MOST_HAND_SET } from './family.ts';
+import { type Following, followedBy } from './following.ts';
 
 export type FamilyCommand =
   | { readonly type: 'addFamily'; readonly family: Family; readonly index?: number }
@@ -12,7 +13,8 @@ export type FamilyCommand =
   | { readonly type: 'renameFamily'; readonly family: string; readonly name: string }
   | { readonly type: 'moveFamily'; readonly family: string; readonly index: number }
   | { readonly type: 'setBase'; readonly family: string; readonly color: string }
-  | { readonly type: 'setGrowth'; readonly family: string; readonly growth: Growth }
+  | { readonly type: 'setGrowth'; readonly family: string; readonly growth: FamilyGrowth }
+  | { readonly type: 'setFollows'; readonly family: string; readonly follows: Following | null }
   | {
       readonly type: 'setShade';
       readonly family: string;
@@ -30,10 +32,9 @@ const change = (doc: ProjectDocument, index: number, part: Partial<Family>): Pro
 export const familySteps: StepsOf<FamilyCommand> = {
   addFamily(doc, { family, index }) {
     checkName(family.name, doc.families, family.id, 'family');
-    return [
-      { ...doc, families: inserted(doc.families, family, index, MOST_FAMILIES, 'family') },
-      { type: 'removeFamily', family: family.id },
-    ];
+    const next = { ...doc, families: inserted(doc.families, family, index, MOST_FAMILIES, 'family') };
+    refuseCircles(next, [{ kind: 'shades', family: family.id }]);
+    return [next, { type: 'removeFamily', family: family.id }];
   },
 
   removeFamily(doc, { family }) {
@@ -60,18 +61,26 @@ export const familySteps: StepsOf<FamilyCommand> = {
 
   setBase(doc, { family, color }) {
     const index = indexOf(doc.families, family, 'family');
-    return [
-      change(doc, index, { base: color }),
-      { type: 'setBase', family, color: doc.families[index]!.base },
-    ];
+    const { name, base, follows } = doc.families[index]!;
+    if (follows && follows.by !== 'tint') {
+      const [first] = followedBy(follows);
+      throw new Refusal(`The base of ${name} follows ${nameIn(doc.families, first!)}; cut that first.`);
+    }
+    return [change(doc, index, { base: color }), { type: 'setBase', family, color: base }];
   },
 
   setGrowth(doc, { family, growth }) {
     const index = indexOf(doc.families, family, 'family');
-    return [
-      change(doc, index, { growth }),
-      { type: 'setGrowth', family, growth: doc.families[index]!.growth },
-    ];
+    const next = change(doc, index, { growth });
+    refuseCircles(next, [{ kind: 'shades', family }]);
+    return [next, { type: 'setGrowth', family, growth: doc.families[index]!.growth }];
+  },
+
+  setFollows(doc, { family, follows }) {
+    const index = indexOf(doc.families, family, 'family');
+    const next = change(doc, index, { follows });
+    refuseCircles(next, [{ kind: 'base', family }]);
+    return [next, { type: 'setFollows', family, follows: doc.families[index]!.follows }];
   },
 
   setShade(doc, { family, shade, color, gone }) {
@@ -98,6 +107,10 @@ export const familyWords: WordsOf<FamilyCommand> = {
   moveFamily: (doc, { family }) => `move the family ${nameIn(doc.families, family)}`,
   setBase: (doc, { family }) => `change the base of ${nameIn(doc.families, family)}`,
   setGrowth: (doc, { family }) => `change how ${nameIn(doc.families, family)} grows`,
+  setFollows: (doc, { family, follows }) =>
+    follows
+      ? `let ${nameIn(doc.families, family)} follow ${nameIn(doc.families, follows.family)}`
+      : `cut ${nameIn(doc.families, family)} from what it follows`,
   setShade: (doc, { family, shade, color }) =>
     color
       ? `set ${nameIn(doc.families, family)} ${shade} by hand`

@@ -1,11 +1,19 @@
 import type { Growth } from '../../family/grow.ts';
+import type { Following } from './following.ts';
+import type { GrowthGround } from './growth-ground.ts';
+
+/** The recipe by which a family of a project grows; what it grows towards or over can be linked. */
+export type FamilyGrowth = Growth<GrowthGround>;
 
 /** A base colour and the recipe by which its shades grow from it. */
 export interface Family {
   readonly id: string;
   readonly name: string;
+  /** Its own colour. While it follows other families, what of it is not theirs, or what it was before. */
   readonly base: string;
-  readonly growth: Growth;
+  /** How its base follows the bases of others; null when it is its own. */
+  readonly follows: Following | null;
+  readonly growth: FamilyGrowth;
   /** Colours of shades changed by hand, by label. */
   readonly handSet: Readonly<Record<string, string>>;
 }

@@ -1,5 +1,6 @@
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf } from '../commands/lists.ts';
+import { grownOnRoles, refuseCircles } from '../links/circles.ts';
 import { checkLength } from '../names.ts';
 import { roleNameIn } from '../roles/role-name.ts';
 
@@ -18,10 +19,9 @@ export const projectSteps: StepsOf<ProjectCommand> = {
 
   setGround(doc, { role }) {
     if (role !== null) indexOf(doc.roles, role, 'role');
-    return [
-      { ...doc, ground: role },
-      { type: 'setGround', role: doc.ground },
-    ];
+    const next = { ...doc, ground: role };
+    refuseCircles(next, grownOnRoles(next));
+    return [next, { type: 'setGround', role: doc.ground }];
   },
 };
 

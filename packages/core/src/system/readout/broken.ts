@@ -4,8 +4,8 @@ import type { Pair } from '../pairs/pair.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 
 export interface BrokenLink {
-  readonly kind: 'role' | 'stop' | 'pair';
-  /** Role, gradient or pair id. */
+  readonly kind: 'role' | 'stop' | 'pair' | 'family';
+  /** Role, gradient, pair or family id. */
   readonly id: string;
   readonly theme: string;
   readonly problem: string;
@@ -48,6 +48,14 @@ export function brokenEverywhere(system: System, before?: BrokenEverywhere): Bro
       ? before.lonely
       : pairs.filter(({ foreground, background }) => !index.has(foreground) || !index.has(background));
   return { gradients, pairs, shape, index, lost, lonely };
+}
+
+/** Families that should follow something that is gone, told once and not for each theme. */
+export function brokenFamilies({ families, document }: System): BrokenLink[] {
+  const theme = document.themes[0]?.id ?? '';
+  return [...families.values()].flatMap(({ family: { id }, problem }) =>
+    problem ? [{ kind: 'family' as const, id, theme, problem }] : [],
+  );
 }
 
 const LONELY = 'One of its roles does not exist any more.';

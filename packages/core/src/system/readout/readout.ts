@@ -1,4 +1,5 @@
 import type { ResolvedFamily } from '../families/resolved-family.ts';
+import type { Note } from '../notes/note.ts';
 import { type MeasuredTheme, type Measurement, measureTheme } from '../pairs/measure.ts';
 import type { System } from '../resolve/resolve.ts';
 import { type AlikeRoles, alikeRoles } from './alike.ts';
@@ -7,6 +8,7 @@ import {
   type BrokenInTheme,
   type BrokenLink,
   brokenEverywhere,
+  brokenFamilies,
   brokenIn,
 } from './broken.ts';
 
@@ -26,6 +28,8 @@ export interface Readout {
   readonly outside: readonly ShadeAddress[];
   readonly handSet: readonly ShadeAddress[];
   readonly broken: readonly BrokenLink[];
+  /** Notes that are not settled. */
+  readonly notes: readonly Note[];
   /** What `broken` was put together from: by theme id, and what is the same in all. */
   readonly brokenByTheme: ReadonlyMap<string, BrokenInTheme>;
   readonly everywhere: BrokenEverywhere;
@@ -53,7 +57,8 @@ export function readoutOf(system: System, previous?: Readout): Readout {
     passingOverall,
     outside: families.flatMap(({ outside }) => outside),
     handSet: families.flatMap(({ handSet }) => handSet),
-    broken: [...brokenByTheme.values()].flatMap(({ broken }) => broken),
+    broken: [...brokenFamilies(system), ...[...brokenByTheme.values()].flatMap(({ broken }) => broken)],
+    notes: system.document.notes.filter(({ settled }) => !settled),
     brokenByTheme,
     everywhere,
   };

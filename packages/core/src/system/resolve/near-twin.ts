@@ -23,8 +23,8 @@ const known = new WeakMap<System, readonly Known[]>();
 function colorsOf(system: System): readonly Known[] {
   let colors = known.get(system);
   if (!colors) {
-    const shades = [...system.families.values()].flatMap(({ family, shades: own }) => [
-      { name: family.name, painted: paint(family.base) },
+    const shades = [...system.families.values()].flatMap(({ family, base, shades: own }) => [
+      { name: family.name, painted: base.color },
       ...own.map((shade) => ({ name: `${family.name} ${shade.label}`, painted: shade })),
     ]);
     const tray = system.document.tray.map(({ name, color }) => ({ name, painted: paint(color) }));

@@ -4,13 +4,13 @@ import { runs } from '../../../test/runs.ts';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../commands/after.fixture.ts';
 import { applyCommand } from '../commands/apply.ts';
-import { command, SMALL } from '../commands/random-command.fixture.ts';
+import { command, ENTWINED, SMALL } from '../commands/random-command.fixture.ts';
 import { alikeIn, allMeasurements, passingIn, type Readout, readoutOf } from '../readout/readout.ts';
 import { resolveSystem, type System } from './resolve.ts';
 
 /** What a system comes to, without how it was made. */
 const outcome = (system: System) => ({
-  shades: [...system.families].map(([id, f]) => [id, f.shades]),
+  shades: [...system.families].map(([id, f]) => [id, f.base, f.ground, f.problem, f.shades]),
   themes: [...system.themes].map(([id, theme]) => [
     id,
     [...theme.roles].map(([role, r]) => [role, r.color, r.problem, r.source, r.opacity]).sort(),
@@ -71,9 +71,10 @@ describe('resolving', () => {
   });
 
   it('comes to the same step by step as in one go, over random edits of every kind', () => {
+    const starts = fc.constantFrom(SMALL, ENTWINED);
     fc.assert(
-      fc.property(fc.array(command, { maxLength: 10 }), (commands) => {
-        let doc = SMALL;
+      fc.property(starts, fc.array(command, { maxLength: 10 }), (start, commands) => {
+        let doc = start;
         let system = resolveSystem(doc);
         let readout = readoutOf(system);
         for (const next of commands) {
@@ -89,7 +90,7 @@ describe('resolving', () => {
         expect(outcome(system)).toEqual(outcome(anew));
         expect(counts(readout)).toEqual(counts(readoutOf(anew)));
       }),
-      { numRuns: runs(600) },
+      { numRuns: runs(1200) },
     );
   });
 

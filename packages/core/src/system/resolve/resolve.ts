@@ -1,5 +1,5 @@
 import type { ProjectDocument } from '../document.ts';
-import { type ResolvedFamily, resolveFamily } from '../families/resolved-family.ts';
+import { type FamilyMap, resolveFamilies } from '../families/resolved-families.ts';
 import type { ResolvedGradient } from '../gradients/resolved-gradient.ts';
 import { ThemeGradients } from '../gradients/theme-gradients.ts';
 import { type ResolvedRole, recoloredRoles, resolveRoles } from '../roles/resolved-role.ts';
@@ -22,8 +22,6 @@ export class ResolvedTheme {
   }
 }
 
-type FamilyMap = ReadonlyMap<string, ResolvedFamily>;
-
 /** A document with every role, link and gradient turned into colours, in every theme. */
 export interface System {
   readonly document: ProjectDocument;
@@ -40,10 +38,7 @@ export interface System {
  */
 export function resolveSystem(document: ProjectDocument, previous?: System): System {
   if (previous?.document === document) return previous;
-  const families: FamilyMap =
-    previous?.document.families === document.families
-      ? previous.families
-      : new Map(document.families.map((family) => [family.id, resolveFamily(family)]));
+  const families = resolveFamilies(document, previous);
   if (!previous) {
     const index = indexById(document.roles);
     const themes = new Map<string, ResolvedTheme>();

@@ -1,8 +1,8 @@
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
+import { refuseCircles } from '../links/circles.ts';
 import type { Link } from '../links/link.ts';
-import { refuseLoops } from '../links/loops.ts';
 import { checkLength, nameIn, slug } from '../names.ts';
 import { MOST_ROLES, type Role } from './role.ts';
 import { roleNameIn, roleSlug, writeGroup, writeRoleName } from './role-name.ts';
@@ -63,8 +63,10 @@ export const roleSteps: StepsOf<RoleCommand> = {
     const known = new Set(doc.themes.map((theme) => theme.id));
     const links = Object.fromEntries(Object.entries(role.links).filter(([theme]) => known.has(theme)));
     const next = { ...doc, roles: inserted(doc.roles, { ...role, links }, index, MOST_ROLES, 'role') };
-    for (const [theme, link] of Object.entries(links))
-      if (link.to === 'role') refuseLoops(next, theme, [role.id]);
+    refuseCircles(
+      next,
+      Object.keys(links).map((theme) => ({ kind: 'role', role: role.id, theme })),
+    );
     return [next, { type: 'removeRole', role: role.id }];
   },
 
@@ -123,7 +125,7 @@ export const roleSteps: StepsOf<RoleCommand> = {
     const links: Readonly<Record<string, Link>> =
       link === null ? omit(old.links, theme) : { ...old.links, [theme]: link };
     const next = { ...doc, roles: replaced(doc.roles, index, { ...old, links }) };
-    if (link?.to === 'role') refuseLoops(next, theme, [role]);
+    if (link && link.to !== 'color') refuseCircles(next, [{ kind: 'role', role, theme }]);
     return [next, { type: 'setLink', role, theme, link: old.links[theme] ?? null }];
   },
 };

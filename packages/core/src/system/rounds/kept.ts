@@ -1,5 +1,6 @@
 import { hexOfRgb8 } from '../../color/write.ts';
 import type { ProjectDocument } from '../document.ts';
+import { familiesOf } from '../families/resolved-families.ts';
 import { paint } from '../resolve/painted.ts';
 import type { Round } from './round.ts';
 
@@ -33,7 +34,7 @@ const opaque = (text: string) => {
 };
 
 /**
- * The colours that stay, each once, and the families that are free. A role is kept by keeping the families that it
+ * The colours that stay, each once, and the families that are free; those that follow others are neither. A role is kept by keeping the families that it
  * leads to in any theme, so that none of its shades moves, and the plain colours too.
  */
 export function keptAndFree(document: ProjectDocument, keeping: Keeping): Pick<Round, 'kept' | 'free'> {
@@ -47,11 +48,14 @@ export function keptAndFree(document: ProjectDocument, keeping: Keeping): Pick<R
       if (end && 'family' in end) families.add(end.family);
       else if (end) colors.push(opaque(end.color));
     }
-  const bases = document.families.filter(({ id }) => families.has(id)).map(({ base }) => opaque(base));
+  const resolved = familiesOf(document);
+  const bases = document.families
+    .filter(({ id }) => families.has(id))
+    .map(({ id }) => opaque(resolved.get(id)!.base.text));
   return {
     kept: [...new Set([...bases, ...colors])],
     free: document.families
-      .filter(({ id }) => !families.has(id))
+      .filter(({ id, follows }) => !follows && !families.has(id))
       .map(({ id, base }) => ({ family: id, base: opaque(base) })),
   };
 }

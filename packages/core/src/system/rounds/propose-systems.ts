@@ -45,7 +45,10 @@ export function basesOf(
   round: Round,
   colors: readonly string[],
 ): { readonly family: string; readonly base: string; readonly was: string }[] {
-  const known = new Map(document.families.map(({ id, base }) => [id, base]));
+  // One that follows others by now has no base to set.
+  const known = new Map(
+    document.families.filter(({ follows }) => !follows).map(({ id, base }) => [id, base]),
+  );
   return round.free.flatMap(({ family }, i) => {
     const was = known.get(family);
     const base = colors[round.kept.length + i];

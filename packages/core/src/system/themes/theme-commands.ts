@@ -2,8 +2,8 @@ import type { Step, StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
 import type { ProjectDocument } from '../document.ts';
+import { refuseCircles } from '../links/circles.ts';
 import type { Link } from '../links/link.ts';
-import { refuseLoops } from '../links/loops.ts';
 import { checkName, nameIn } from '../names.ts';
 import { MOST_THEMES, type Theme } from './theme.ts';
 
@@ -28,8 +28,11 @@ export const themeSteps: StepsOf<ThemeCommand> = {
       return link ? { ...role, links: { ...role.links, [theme.id]: link } } : role;
     });
     const next = { ...doc, themes, roles };
-    const toRoles = Object.keys(links).filter((role) => links[role]!.to === 'role');
-    refuseLoops(next, theme.id, toRoles);
+    const linked = Object.keys(links).filter((role) => links[role]!.to !== 'color');
+    refuseCircles(
+      next,
+      linked.map((role) => ({ kind: 'role', role, theme: theme.id })),
+    );
     return [next, { type: 'removeTheme', theme: theme.id }];
   },
 

@@ -3,8 +3,10 @@ import { DOCUMENT_VERSION, type ProjectDocument } from '../document.ts';
 import { documentShape } from '../document-schema.ts';
 import { familySchema } from '../families/family-schema.ts';
 import { gradientSchema } from '../gradients/gradient-schema.ts';
+import { noteSchema } from '../notes/note-schema.ts';
 import { pairSchema } from '../pairs/pair-schema.ts';
 import { pictureSchema } from '../pictures/picture-schema.ts';
+import { recipeSchema } from '../recipes/recipe-schema.ts';
 import { relativesSchema } from '../relatives/relatives-schema.ts';
 import { roleSchema } from '../roles/role-schema.ts';
 import { roundSchema } from '../rounds/round-schema.ts';
@@ -21,6 +23,8 @@ const LISTS: Readonly<Record<string, Joi.Schema>> = {
   tray: swatchSchema,
   pictures: pictureSchema,
   rounds: roundSchema,
+  recipes: recipeSchema,
+  notes: noteSchema,
 };
 
 /** What of a thing is known here; undefined when it is of no form that is. */

@@ -3,6 +3,7 @@ import { command as commandTo2 } from './2/command.ts';
 import { document as documentTo2 } from './2/document.ts';
 import { command as commandTo3 } from './3/command.ts';
 import { document as documentTo3 } from './3/document.ts';
+import { command as commandTo4 } from './4/command.ts';
 import { document as documentTo4 } from './4/document.ts';
 import type { Form } from './form.ts';
 
@@ -16,7 +17,7 @@ interface VersionStep {
 const STEPS: Readonly<Record<number, VersionStep>> = {
   2: { document: documentTo2, command: commandTo2 },
   3: { document: documentTo3, command: commandTo3 },
-  4: { document: documentTo4, command: (old) => old },
+  4: { document: documentTo4, command: commandTo4 },
 };
 
 /** The result of bringing something along: in today's form, though not checked yet; or why that cannot be. */

@@ -1,0 +1,108 @@
+import { oklchToRgb8, rgb8ToOklch, toRgb8 } from '../../color/gamut.ts';
+import type { Triple } from '../../color/kernel.ts';
+import { fromRgb8 } from '../../color/parse.ts';
+import { hexOfRgb8 } from '../../color/write.ts';
+import { between } from '../../harmony/relations.ts';
+import { type Painted, paint } from '../resolve/painted.ts';
+import type { Family } from './family.ts';
+
+/** How the base of a family comes of the bases of others, for as long as nobody cuts it. */
+export type Following =
+  /** Another's base, turned in hue (180 is the complement) and moved in OKLCH lightness and chroma. */
+  | {
+      readonly by: 'turn';
+      readonly family: string;
+      readonly turn: number;
+      readonly lightness: number;
+      readonly chroma: number;
+    }
+  /** Between two, mixed in OKLab; `share` is how much of the second. */
+  | { readonly by: 'between'; readonly family: string; readonly other: string; readonly share: number }
+  /** Its own lightness, with a little of another's hue: OKLCH chroma 0–0.1. */
+  | { readonly by: 'tint'; readonly family: string; readonly chroma: number };
+
+export const MOST_TINT = 0.1;
+
+/** Ids of the families that a following looks at. */
+export const followedBy = (follows: Following | null): string[] =>
+  follows === null ? [] : follows.by === 'between' ? [follows.family, follows.other] : [follows.family];
+
+const oklchOf = ({ r, g, b }: Painted): Triple => rgb8ToOklch(r, g, b);
+const hex = (l: number, c: number, h: number) =>
+  hexOfRgb8(...oklchToRgb8(Math.min(1, Math.max(0, l)), Math.max(0, c), h));
+
+/**
+ * The base that a following comes to, as `#rrggbb`; `own` is the family's own colour, `baseOf` gives the bases that
+ * it follows. Null when one of them is not there.
+ */
+export function followingBase(
+  follows: Following,
+  own: string,
+  baseOf: (family: string) => Painted | null,
+): string | null {
+  const first = baseOf(follows.family);
+  if (!first) return null;
+  if (follows.by === 'between') {
+    const other = baseOf(follows.other);
+    if (!other) return null;
+    const middle = between(
+      fromRgb8(first.r, first.g, first.b),
+      fromRgb8(other.r, other.g, other.b),
+      follows.share,
+    );
+    return hexOfRgb8(...toRgb8(middle));
+  }
+  const [l, c, h] = oklchOf(first);
+  if (follows.by === 'tint') return hex(oklchOf(paint(own))[0], follows.chroma, h);
+  return hex(l + follows.lightness, c + follows.chroma, h + follows.turn);
+}
+
+/** What of a family changes so that its base comes to a colour. */
+export type BaseChange =
+  | { readonly ok: true; readonly base?: string; readonly follows?: Following }
+  /** It lies between two others, and has nothing of its own to change. */
+  | { readonly ok: false };
+
+const rounded = (n: number, digits: number) => Math.round(n * 10 ** digits) / 10 ** digits;
+
+/**
+ * What has to change so that a family's base becomes a colour, or as near to it as its following allows: a base of its
+ * own becomes it; one that is turned from another is turned and moved further; a tint takes its lightness and chroma.
+ */
+export function baseChange(
+  { follows }: Pick<Family, 'follows'>,
+  color: string,
+  baseOf: (family: string) => Painted | null,
+): BaseChange {
+  if (!follows) return { ok: true, base: color };
+  if (follows.by === 'between') return { ok: false };
+  const [l, c, h] = oklchOf(paint(color));
+  if (follows.by === 'tint')
+    return { ok: true, base: color, follows: { ...follows, chroma: rounded(Math.min(MOST_TINT, c), 4) } };
+  const followed = baseOf(follows.family);
+  if (!followed) return { ok: false };
+  const [fl, fc, fh] = oklchOf(followed);
+  // A grey has no hue to be turned to.
+  const turn = c < 0.004 ? follows.turn : ((((h - fh + 180) % 360) + 360) % 360) - 180;
+  return {
+    ok: true,
+    follows: {
+      by: 'turn',
+      family: follows.family,
+      turn: rounded(turn, 2),
+      lightness: rounded(l - fl, 4),
+      chroma: rounded(c - fc, 4),
+    },
+  };
+}
+
+/** Names the complement and the like: how a following is said in a few words. */
+export function followingWords(follows: Following, nameOf: (family: string) => string): string {
+  if (follows.by === 'between')
+    return `between ${nameOf(follows.family)} and ${nameOf(follows.other)}, ${Math.round(follows.share * 100)} %`;
+  if (follows.by === 'tint') return `tinted by ${nameOf(follows.family)}`;
+  const turn = Math.round(follows.turn);
+  return Math.abs(turn) === 180
+    ? `complement of ${nameOf(follows.family)}`
+    : `${turn > 0 ? '+' : ''}${turn}° from ${nameOf(follows.family)}`;
+}

@@ -1,0 +1,42 @@
+/** What a note can be on. */
+export type Noted =
+  | { readonly kind: 'shade'; readonly family: string; readonly shade: string }
+  | { readonly kind: 'base'; readonly family: string }
+  | { readonly kind: 'swatch'; readonly swatch: string }
+  | { readonly kind: 'role'; readonly role: string }
+  | { readonly kind: 'pair'; readonly pair: string }
+  | { readonly kind: 'gradient'; readonly gradient: string };
+
+/** A remark of somebody on a thing of the project. */
+export interface Note {
+  readonly id: string;
+  readonly on: Noted;
+  readonly text: string;
+  /** Who wrote it, as they call themselves; empty where they did not say. */
+  readonly by: string;
+  /** When: milliseconds since 1970, UTC. */
+  readonly at: number;
+  /** Whether what it asks for is settled; notes that are not are open. */
+  readonly settled: boolean;
+}
+
+export const MOST_NOTES = 2000;
+export const MOST_NOTE_TEXT = 2000;
+
+/** One text for each thing that a note can be on, to tell whether two are on the same. */
+export function notedKey(on: Noted): string {
+  switch (on.kind) {
+    case 'shade':
+      return `shade ${on.family} ${on.shade}`;
+    case 'base':
+      return `base ${on.family}`;
+    case 'swatch':
+      return `swatch ${on.swatch}`;
+    case 'role':
+      return `role ${on.role}`;
+    case 'pair':
+      return `pair ${on.pair}`;
+    case 'gradient':
+      return `gradient ${on.gradient}`;
+  }
+}

@@ -1,0 +1,13 @@
+import type { Form } from '../form.ts';
+
+/** A growth, whose ground can be linked since version 4. */
+export function growth(old: Form): Form {
+  return typeof old.ground === 'string' ? { ...old, ground: { to: 'color', color: old.ground } } : old;
+}
+
+/** A family, which can follow others since version 4. */
+export const family = (old: Form): Form => ({
+  ...old,
+  follows: null,
+  growth: growth(old.growth as Form),
+});
