@@ -51,8 +51,8 @@ const RULES = [
   },
   {
     says: 'kinds of things in the core know each other, but not how they are put together',
-    in: /^packages\/core\/src\/system\/(project|themes|families|roles|pairs|gradients|tray|links|pictures|relatives|rounds)\//,
-    not: /\.test\.ts$|(starter-roles|repair-pair|propose-systems|link-to-base)\.ts$/,
+    in: /^packages\/core\/src\/system\/(project|themes|families|roles|pairs|gradients|tray|links|pictures|relatives|rounds|recipes|notes)\//,
+    not: /\.test\.ts$|(starter-roles|repair-pair|propose-systems)\.ts$/,
     forbids: (target) =>
       /system\/(commands\/(command|apply|describe|command-schema)|document-schema|versions\/)/.test(target),
   },
@@ -67,7 +67,7 @@ const WEB_LAYERS = [
   ['ui'],
   ['store'],
   ['jobs', 'pixels', 'dragging'],
-  ['links'],
+  ['links', 'scene', 'notes'],
   ['kinds'],
   ['lamp', 'tray', 'readout', 'finder', 'projects'],
   ['frame'],

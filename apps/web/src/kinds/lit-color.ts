@@ -18,6 +18,8 @@ export interface LitColor {
   readonly problem: string | null;
   /** The command that gives it another colour; null when the colour comes from elsewhere. */
   readonly change: ((color: Color) => Command) | null;
+  /** Whether it may let something through: a base may not. */
+  readonly translucent: boolean;
   /** The link that a role or stop follows. */
   readonly link: Link | null;
   /** The command that gives a role or stop another link. */
@@ -40,5 +42,5 @@ export function litLink(
 ): LitColor {
   const change =
     common.link?.to === 'color' ? (c: Color) => relink({ to: 'color', color: canonical(c) }) : null;
-  return { ...common, relink, change };
+  return { ...common, relink, change, translucent: true };
 }

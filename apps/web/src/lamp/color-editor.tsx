@@ -12,6 +12,9 @@ import { useEditing } from '../store/editing.ts';
 import { NumberField } from '../ui/number-field.tsx';
 import { TextField } from '../ui/text-field.tsx';
 import { Track } from '../ui/track.tsx';
+import { PickFromScreen } from './pick-from-screen.tsx';
+import { Plane } from './plane.tsx';
+import { planeIsOpen, rememberPlane } from './remembered-plane.ts';
 
 /** A way to edit: its channels with ranges, and the way to and from a colour. */
 interface Model {
@@ -88,8 +91,14 @@ function trackBackground(model: Model, values: readonly number[], channel: numbe
 
 const same = (a: readonly number[], b: readonly number[]) => a.every((v, i) => Math.abs(v - b[i]!) < 1e-9);
 
+interface ColorEditorProps {
+  painted: Painted;
+  change: (c: Color) => Command;
+  translucent: boolean;
+}
+
 /** Edits one colour in OKLCH, HSL, HSV, RGB, CMYK or Lab, or by typing any CSS colour. */
-export function ColorEditor({ painted, change }: { painted: Painted; change: (c: Color) => Command }) {
+export function ColorEditor({ painted, change, translucent }: ColorEditorProps) {
   const { edit, preview } = useEditing();
   const [modelId, setModelId] = useState('oklch');
   const model = MODELS.find((m) => m.id === modelId)!;
@@ -108,6 +117,16 @@ export function ColorEditor({ painted, change }: { painted: Painted; change: (c:
     if (final) edit(command);
     else preview(command);
   };
+  const [asPlane, setAsPlane] = useState(planeIsOpen);
+  const showPlane = asPlane && modelId === 'oklch';
+  const setPlane = (lightness: number, chroma: number, final: boolean) => {
+    const next = [lightness, chroma, values[2]!];
+    const rgb = toRgb8(model.write(next));
+    setOwn({ model: modelId, values: next, rgb });
+    const command = change(colorOf({ r: rgb[0], g: rgb[1], b: rgb[2], alpha: painted.alpha }));
+    if (final) edit(command);
+    else preview(command);
+  };
   const setAlpha = (alpha: number, final: boolean) => {
     const command = change({ ...colorOf(painted), alpha });
     if (final) edit(command);
@@ -115,18 +134,26 @@ export function ColorEditor({ painted, change }: { painted: Painted; change: (c:
   };
   return (
     <section aria-label="Edit the colour" className="flex flex-col gap-1.5">
-      <TextField
-        label="Any CSS colour"
-        hideLabel
-        mono
-        value={painted.css}
-        onCommit={(text) => {
-          const result = parseColor(text);
-          if (!result.ok) return result.reason;
-          edit(change(result.color));
-          return null;
-        }}
-      />
+      <div className="flex items-start gap-1">
+        <TextField
+          label="Any CSS colour"
+          hideLabel
+          mono
+          className="flex-1"
+          value={painted.css}
+          whileTyping={(text) => {
+            const result = parseColor(text);
+            return result.ok ? null : result.reason;
+          }}
+          onCommit={(text) => {
+            const result = parseColor(text);
+            if (!result.ok) return result.reason;
+            edit(change(result.color));
+            return null;
+          }}
+        />
+        <PickFromScreen onPick={(picked) => edit(change(picked))} />
+      </div>
       <fieldset aria-label="Colour model" className="flex justify-between">
         {MODELS.map((m) => (
           <button
@@ -143,58 +170,68 @@ export function ColorEditor({ painted, change }: { painted: Painted; change: (c:
           </button>
         ))}
       </fieldset>
-      {model.channels.map((channel, i) => (
-        <div key={channel.name}>
-          <div className="flex items-center gap-2">
-            <Track
-              label={channel.name}
-              value={values[i]!}
-              min={channel.min}
-              max={channel.max}
-              step={10 ** -channel.decimals}
-              background={trackBackground(model, values, i)}
-              valueText={`${values[i]!.toFixed(channel.decimals)}${channel.unit}`}
-              onPreview={(v) => set(i, v, false)}
-              onCommit={(v) => set(i, v, true)}
-            />
-            <NumberField
-              label={channel.name}
-              hideLabel
-              value={values[i]!}
-              min={channel.min}
-              max={channel.max}
-              decimals={channel.decimals}
-              onCommit={(v) => set(i, v, true)}
-              className="w-17 shrink-0"
-            />
+      {modelId === 'oklch' && (
+        <button
+          type="button"
+          aria-expanded={asPlane}
+          onClick={() => {
+            setAsPlane(!asPlane);
+            rememberPlane(!asPlane);
+          }}
+          className="self-start rounded-md text-sm text-quiet underline underline-offset-2"
+        >
+          {asPlane ? 'Lightness and chroma as tracks' : 'Lightness and chroma as a plane'}
+        </button>
+      )}
+      {showPlane && (
+        <Plane
+          lightness={values[0]!}
+          chroma={values[1]!}
+          hue={values[2]!}
+          css={painted.css}
+          onMove={setPlane}
+        />
+      )}
+      {model.channels.map((channel, i) =>
+        showPlane && i < 2 ? null : (
+          <div key={channel.name}>
+            <div className="flex items-center gap-2">
+              <Track
+                label={channel.name}
+                value={values[i]!}
+                min={channel.min}
+                max={channel.max}
+                step={10 ** -channel.decimals}
+                background={trackBackground(model, values, i)}
+                valueText={`${values[i]!.toFixed(channel.decimals)}${channel.unit}`}
+                onPreview={(v) => set(i, v, false)}
+                onCommit={(v) => set(i, v, true)}
+              />
+              <NumberField
+                label={channel.name}
+                hideLabel
+                value={values[i]!}
+                min={channel.min}
+                max={channel.max}
+                decimals={channel.decimals}
+                onCommit={(v) => set(i, v, true)}
+                className="w-17 shrink-0"
+              />
+            </div>
+            <div className="-mt-0.5 text-xs text-quiet">
+              {channel.name}
+              {channel.unit && ` (${channel.unit})`}
+            </div>
           </div>
-          <div className="-mt-0.5 text-xs text-quiet">
-            {channel.name}
-            {channel.unit && ` (${channel.unit})`}
-          </div>
-        </div>
-      ))}
+        ),
+      )}
       {model.note && <p className="text-xs text-quiet">{model.note}</p>}
-      <Opacity painted={painted} onSet={setAlpha} disabled={!keepsAlpha(change, painted)} />
+      {translucent && <Opacity painted={painted} onSet={setAlpha} />}
     </section>
   );
 }
 
-/** A base is always opaque; everything else may be translucent. */
-function keepsAlpha(change: (c: Color) => Command, painted: Painted): boolean {
-  return change(colorOf(painted)).type !== 'setBase';
-}
-
-function Opacity({
-  painted,
-  onSet,
-  disabled,
-}: {
-  painted: Painted;
-  onSet: (alpha: number, final: boolean) => void;
-  disabled: boolean;
-}) {
-  if (disabled) return null;
+function Opacity({ painted, onSet }: { painted: Painted; onSet: (alpha: number, final: boolean) => void }) {
   const { r, g, b, alpha } = painted;
   return (
     <div>

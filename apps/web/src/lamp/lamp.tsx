@@ -2,6 +2,7 @@ import { describeColor } from '@mint-lamp/core/color/describe';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { LitColor } from '../kinds/lit-color.ts';
+import { NotesOn } from '../notes/notes-on.tsx';
 import { useEditing } from '../store/editing.ts';
 import { useSystem, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
@@ -9,7 +10,9 @@ import { Button } from '../ui/button.tsx';
 import { ColorEditor } from './color-editor.tsx';
 import { Grounds } from './grounds.tsx';
 import { litColor } from './lit.ts';
+import { Moves } from './moves.tsx';
 import { Notations } from './notations.tsx';
+import { notedBySelection } from './noted-by-selection.ts';
 import { RelativesLink } from './relatives-link.tsx';
 import { SourceOfLink } from './source-of-link.tsx';
 import { ThingActions } from './thing-actions.tsx';
@@ -46,6 +49,8 @@ function RestingLamp() {
 
 function LitLamp({ lit }: { lit: LitColor }) {
   const { painted } = lit;
+  const selection = useAppSelector((state) => state.interface.selection);
+  const noted = useMemo(() => selection && notedBySelection(selection), [selection]);
   // The colour as it was when the light fell on it, for comparing and for going back.
   const [before, setBefore] = useState(painted);
   const { edit } = useEditing();
@@ -65,7 +70,11 @@ function LitLamp({ lit }: { lit: LitColor }) {
   }, [name]);
   return (
     <div>
-      <Halves before={before} now={painted} />
+      <Halves
+        before={before}
+        now={painted}
+        onBack={lit.change && before ? () => edit(lit.change!(colorOf(before))) : null}
+      />
       <div className="flex flex-col gap-3 p-3">
         <div>
           <h2 className="font-title text-lg leading-tight font-semibold break-words">{lit.title}</h2>
@@ -76,38 +85,49 @@ function LitLamp({ lit }: { lit: LitColor }) {
           </p>
         </div>
         {lit.problem && <p className="text-sm text-fail">{lit.problem}</p>}
-        {changed && lit.change && (
-          <Button small className="self-start" onClick={() => edit(lit.change!(colorOf(before)))}>
-            Back to {before.css}
-          </Button>
-        )}
         <SourceOfLink lit={lit} />
-        {painted && lit.change && <ColorEditor painted={painted} change={lit.change} />}
+        {painted && lit.change && (
+          <ColorEditor painted={painted} change={lit.change} translucent={lit.translucent} />
+        )}
         {painted && <Grounds painted={painted} />}
+        <Moves own={selection?.kind === 'role' ? selection.role : null} shown={Boolean(changed)} />
         <UsedBy />
         {painted && <Tints painted={painted} title={lit.title} />}
         {painted && <Notations painted={painted} />}
         {painted && <RelativesLink painted={painted} />}
         <ThingActions />
+        {noted && <NotesOn key={lit.key} on={noted} />}
       </div>
     </div>
   );
 }
 
+interface HalvesProps {
+  before: Painted | null;
+  now: Painted | null;
+  /** Makes it again what it was before; null where it cannot be changed here. */
+  onBack: (() => void) | null;
+}
+
 /** Before on the left, now on the right, both large on the same neutral ground. */
-function Halves({ before, now }: { before: Painted | null; now: Painted | null }) {
-  if (!now) return <div className="h-28 border-b border-hair bg-sunken" />;
+function Halves({ before, now, onBack }: HalvesProps) {
+  if (!now) return <div className="h-22 border-b border-hair bg-sunken" />;
   const changed = before && before.css !== now.css;
   return (
-    <div className="checker relative h-28 border-b border-hair">
+    <div className="checker relative h-22 border-b border-hair">
       <div className="flex h-full">
         {changed && <div className="w-1/2" style={{ background: before.css }} />}
         <div className="flex-1" style={{ background: now.css }} data-testid="lamp-color" />
       </div>
       {changed && (
         <>
-          <span className="absolute bottom-1 left-1 rounded-[4px] bg-raised px-1 text-xs">before</span>
-          <span className="absolute right-1 bottom-1 rounded-[4px] bg-raised px-1 text-xs">now</span>
+          <span className="absolute top-1 left-1 rounded-[4px] bg-raised px-1 text-xs">before</span>
+          <span className="absolute top-1 right-1 rounded-[4px] bg-raised px-1 text-xs">now</span>
+          {onBack && (
+            <Button small className="absolute bottom-1 left-1" onClick={onBack}>
+              Back to {before.css}
+            </Button>
+          )}
         </>
       )}
     </div>

@@ -19,6 +19,10 @@ interface LinkPickerProps {
   onPreview?: (link: Link | null) => void;
   /** A role that must not be offered, since it would point to itself. */
   exceptRole?: string;
+  /** A family that must not be offered, for the same reason. */
+  exceptFamily?: string;
+  /** What is picked is a ground: opaque, without an opacity of its own. */
+  opaque?: boolean;
   startOpen?: boolean;
 }
 
@@ -30,6 +34,8 @@ export function LinkPicker({
   onPick,
   onPreview,
   exceptRole,
+  exceptFamily,
+  opaque = false,
   startOpen = false,
 }: LinkPickerProps) {
   const [open, setOpen] = useState(startOpen);
@@ -52,7 +58,7 @@ export function LinkPicker({
       }}
     >
       <div className="flex w-[520px] flex-col gap-3">
-        <Shades link={link} onPick={pick} onLook={look} />
+        <Shades link={link} onPick={pick} onLook={look} except={exceptFamily} />
         <div className="grid grid-cols-[1fr_150px] gap-3 border-t border-hair pt-2">
           <Roles link={link} onPick={pick} onLook={look} except={exceptRole} />
           <div className="flex flex-col gap-2">
@@ -63,11 +69,12 @@ export function LinkPicker({
               onCommit={(text) => {
                 const result = parseColor(text);
                 if (!result.ok) return result.reason;
+                if (opaque && (result.color.alpha ?? 0) < 1) return 'A ground is opaque; leave the alpha out';
                 pick({ to: 'color', color: canonical(result.color) });
                 return null;
               }}
             />
-            {link && (
+            {link && !opaque && (
               <NumberField
                 label="Opacity"
                 unit="%"
@@ -93,44 +100,46 @@ interface ListProps {
   onLook: (link: Link | null) => void;
 }
 
-function Shades({ link, onPick, onLook }: ListProps) {
+function Shades({ link, onPick, onLook, except }: ListProps & { except: string | undefined }) {
   const { families } = useSystem();
   if (!families.size) return <p className="text-quiet">There is no family yet: make one at Grow.</p>;
   return (
     <ul aria-label="Shades" className="flex flex-col gap-1" onPointerLeave={() => onLook(null)}>
-      {[...families.values()].map(({ family, shades, base }) => (
-        <li key={family.id} className="flex items-center gap-2">
-          <span className="w-20 shrink-0 truncate text-sm" title={family.name}>
-            {family.name}
-          </span>
-          <BaseChoice
-            family={family.id}
-            name={family.name}
-            css={base.color.css}
-            {...{ link, onPick, onLook }}
-          />
-          <span className="flex flex-1 flex-wrap gap-0.5">
-            {[...shades].reverse().map((shade) => {
-              const next = { to: 'shade', family: family.id, shade: shade.label } as const;
-              const on = link?.to === 'shade' && link.family === family.id && link.shade === shade.label;
-              return (
-                <button
-                  key={shade.label}
-                  type="button"
-                  title={`${family.name} ${shade.label}, ${shade.css}`}
-                  aria-label={`${family.name} ${shade.label}`}
-                  aria-pressed={on}
-                  onPointerEnter={() => onLook(next)}
-                  onClick={() => onPick(next)}
-                  className={clsx('rounded-[5px]', on && 'ring-2 ring-main')}
-                >
-                  <ColorChip css={shade.css} className="block size-7" />
-                </button>
-              );
-            })}
-          </span>
-        </li>
-      ))}
+      {[...families.values()].map(({ family, shades, base }) =>
+        family.id === except ? null : (
+          <li key={family.id} className="flex items-center gap-2">
+            <span className="w-20 shrink-0 truncate text-sm" title={family.name}>
+              {family.name}
+            </span>
+            <BaseChoice
+              family={family.id}
+              name={family.name}
+              css={base.color.css}
+              {...{ link, onPick, onLook }}
+            />
+            <span className="flex flex-1 flex-wrap gap-0.5">
+              {[...shades].reverse().map((shade) => {
+                const next = { to: 'shade', family: family.id, shade: shade.label } as const;
+                const on = link?.to === 'shade' && link.family === family.id && link.shade === shade.label;
+                return (
+                  <button
+                    key={shade.label}
+                    type="button"
+                    title={`${family.name} ${shade.label}, ${shade.css}`}
+                    aria-label={`${family.name} ${shade.label}`}
+                    aria-pressed={on}
+                    onPointerEnter={() => onLook(next)}
+                    onClick={() => onPick(next)}
+                    className={clsx('rounded-[5px]', on && 'ring-2 ring-main')}
+                  >
+                    <ColorChip css={shade.css} className="block size-7" />
+                  </button>
+                );
+              })}
+            </span>
+          </li>
+        ),
+      )}
     </ul>
   );
 }

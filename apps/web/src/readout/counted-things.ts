@@ -1,3 +1,5 @@
+import type { Noted } from '@mint-lamp/core/system/notes/note';
+import { notedName } from '@mint-lamp/core/system/notes/note-name';
 import type { BrokenLink } from '@mint-lamp/core/system/readout/broken';
 import { alikeIn, type Readout, type ShadeAddress } from '@mint-lamp/core/system/readout/readout';
 import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
@@ -10,7 +12,32 @@ export interface Counted {
   readonly to: string;
 }
 
-const STATION_OF = { role: 'assign', stop: 'fade', pair: 'check' } as const;
+/** Where a thing with a note on it is looked at. */
+function addressOfNoted(project: string, on: Noted): string {
+  switch (on.kind) {
+    case 'shade':
+      return addressOf(project, 'grow', on.family, on.shade);
+    case 'base':
+      return addressOf(project, 'grow', on.family);
+    case 'role':
+      return addressOf(project, 'assign', on.role);
+    case 'pair':
+      return addressOf(project, 'check', on.pair);
+    case 'gradient':
+      return addressOf(project, 'fade', on.gradient);
+    case 'swatch':
+      return addressOf(project, 'gather');
+  }
+}
+
+export const noteThings: CountedThings = ({ notes, system: { document } }, project) =>
+  notes.map(({ id, on, text, by }) => ({
+    key: id,
+    text: `${notedName(document, on) ?? 'Something that is gone'}: ${text.replace(/\s+/g, ' ').slice(0, 120)}${by ? ` (${by})` : ''}`,
+    to: addressOfNoted(project, on),
+  }));
+
+const STATION_OF = { role: 'assign', stop: 'fade', pair: 'check', family: 'grow' } as const;
 
 /** The things behind a count, put into words only when somebody wants to see them. */
 export type CountedThings = (readout: Readout, project: string, theme: string) => Counted[];
@@ -45,10 +72,12 @@ export const brokenThings: CountedThings = ({ broken, system: { document } }, pr
       ? roleNameIn(document.roles, id)
       : kind === 'stop'
         ? nameOf(document.gradients, id)
-        : 'A pair';
+        : kind === 'family'
+          ? nameOf(document.families, id)
+          : 'A pair';
   return broken.map((link) => ({
     key: `${link.kind} ${link.id} ${link.theme}`,
-    text: `${name(link)} in ${nameOf(document.themes, link.theme)}: ${link.problem}`,
+    text: `${name(link)}${link.kind === 'family' ? '' : ` in ${nameOf(document.themes, link.theme)}`}: ${link.problem}`,
     to: addressOf(project, STATION_OF[link.kind], link.id),
   }));
 };

@@ -10,6 +10,7 @@ import {
   brokenThings,
   type CountedThings,
   handSetThings,
+  noteThings,
   outsideThings,
 } from './counted-things.ts';
 
@@ -56,6 +57,7 @@ export function ReadoutLine() {
         calm
       />
       <Things count={readout.broken.length} one="broken link" many="broken links" things={brokenThings} />
+      <Things count={readout.notes.length} one="open note" many="open notes" things={noteThings} calm />
     </section>
   );
 }

@@ -8,6 +8,8 @@ interface TextFieldProps {
   value: string;
   /** Called on Enter and when the field is left, with a changed text. Returns what is wrong with it, or null. */
   onCommit: (text: string) => string | null;
+  /** What is still wrong with a text that is being typed, told below it without taking it. */
+  whileTyping?: (text: string) => string | null;
   mono?: boolean;
   unit?: string;
   className?: string;
@@ -20,6 +22,7 @@ export function TextField({
   hideLabel,
   value,
   onCommit,
+  whileTyping,
   mono,
   unit,
   className,
@@ -28,6 +31,7 @@ export function TextField({
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
+  const hint = draft?.trim() && !fault ? (whileTyping?.(draft.trim()) ?? null) : null;
   const commit = () => {
     if (draft === null || draft.trim() === value) {
       setDraft(null);
@@ -52,7 +56,10 @@ export function TextField({
           autoComplete="off"
           aria-invalid={fault !== null}
           aria-describedby={fault ? `${id}-fault` : undefined}
-          onChange={(event) => setDraft(event.target.value)}
+          onChange={(event) => {
+            setDraft(event.target.value);
+            if (whileTyping) setFault(null);
+          }}
           onBlur={commit}
           onKeyDown={(event) => {
             if (event.key === 'Enter') commit();
@@ -70,6 +77,11 @@ export function TextField({
         />
         {unit && <span className="text-sm text-quiet">{unit}</span>}
       </div>
+      {hint && (
+        <p role="status" className="mt-0.5 text-sm text-quiet">
+          {hint}
+        </p>
+      )}
       {fault && (
         <p id={`${id}-fault`} role="alert" className="mt-0.5 text-sm text-fail">
           {fault}

@@ -17,6 +17,7 @@ export function newFamily(color: string, wanted: string, taken: Set<string>): Fa
     id: newId(),
     name: freeName(wanted.slice(0, MOST_NAME - FOR_NUMBER).trimEnd(), taken),
     base: canonical({ ...readColor(color), alpha: 1 }),
+    follows: null,
     growth: USUAL_GROWTH,
     handSet: {},
   };

@@ -12,6 +12,7 @@ export const lightSwatch: Light<'swatch'> = ({ document }, _theme, selection) =>
     painted: paint(swatch.color),
     problem: null,
     change: (c) => ({ type: 'setSwatch', swatch: swatch.id, color: canonical(c) }),
+    translucent: true,
     link: null,
     relink: null,
   };

@@ -7,10 +7,11 @@ import type { Role } from '@mint-lamp/core/system/roles/role';
 import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
-import { memo, type Ref } from 'react';
+import { memo, type Ref, useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useThemeSwitch } from '../../kinds/themes/use-theme-switch.ts';
+import { NotesOn } from '../../notes/notes-on.tsx';
 import { useEditing } from '../../store/editing.ts';
 import { useProjectId } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
@@ -87,6 +88,7 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
         {open && (
           <div className="mt-2 flex flex-col gap-2">
             <PairSettings pair={pair} />
+            <PairNotes pair={pair.id} />
             <IconButton label={`Remove ${name}`} onClick={() => edit({ type: 'removePair', pair: pair.id })}>
               <Trash2 aria-hidden className="size-4" />
             </IconButton>
@@ -109,6 +111,11 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
     </li>
   );
 }, sameRow);
+
+function PairNotes({ pair }: { pair: string }) {
+  const on = useMemo(() => ({ kind: 'pair', pair }) as const, [pair]);
+  return <NotesOn on={on} />;
+}
 
 interface CellProps {
   measurement: Measurement;

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useColorDrop } from '../../dragging/color-dragging.tsx';
@@ -7,21 +7,24 @@ import { selected } from '../../store/interface-slice.ts';
 import { selectProject, useProjectDocument, useSystem } from '../../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
-import { Choice } from '../../ui/choice.tsx';
 import { ColorChip } from '../../ui/color-chip.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
 import { Popover } from '../../ui/popover.tsx';
 import { StationHeader } from '../station-header.tsx';
-import { FamilyDetail } from './family-detail.tsx';
+import { FamilyDetail } from './family/family-detail.tsx';
+import { GroundChoice } from './grounds/ground-choice.tsx';
+import { useRailGrounds } from './grounds/use-rail-grounds.ts';
+import { NeedsStrip } from './needs/needs-strip.tsx';
 import { Rails } from './rails.tsx';
-import { useRailGround } from './use-rail-ground.ts';
+import { Beforehand } from './was-here.tsx';
 
 /** Families as rails on the light axis, and the recipe of the one that is open. */
 export default function Grow() {
   const { family: familyId, shade } = useParams();
   const dispatch = useAppDispatch();
   const { families } = useSystem();
-  const ground = useRailGround();
+  const { grounds, choose } = useRailGrounds();
+  const [trying, setTrying] = useState(false);
   const open = familyId ? families.get(familyId) : undefined;
   useEffect(() => {
     if (familyId && shade) dispatch(selected({ kind: 'shade', family: familyId, shade }));
@@ -33,20 +36,17 @@ export default function Grow() {
         title="Grow"
         lead="Each family is a rail: dark at the left, light at the right. Drag a base and its shades follow."
       >
-        <Choice
-          label="Marks against"
-          value={ground.value}
-          options={ground.options}
-          onChange={ground.choose}
-          className="w-44"
-        />
+        <GroundChoice grounds={grounds} onChoose={choose} />
         <NewFamily />
       </StationHeader>
       {families.size ? (
         <>
-          <Rails ground={ground.color} groundName={ground.name} open={open?.family.id ?? null} />
+          <NeedsStrip />
+          <Beforehand value={trying}>
+            <Rails grounds={grounds} open={open?.family.id ?? null} />
+          </Beforehand>
           {open ? (
-            <FamilyDetail key={open.family.id} resolved={open} ground={ground.color} />
+            <FamilyDetail key={open.family.id} resolved={open} ground={grounds[0]!.color} onTry={setTrying} />
           ) : (
             <p className="px-5 py-3 text-quiet">
               Select a family by its name to see its shades side by side and to tune how it grows.

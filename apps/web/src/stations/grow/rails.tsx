@@ -1,11 +1,13 @@
+import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { type ContrastMark, contrastMark, lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
-import { luminance, type Rgba } from '@mint-lamp/core/contrast/ratio';
+import { luminance } from '@mint-lamp/core/contrast/ratio';
 import clsx from 'clsx';
 import { useMemo, useState } from 'react';
 import { useSystem } from '../../store/selectors.ts';
 import { useLongList } from '../../ui/long-list.ts';
-import type { LitStretch } from './lit-stretch.ts';
-import { Rail } from './rail.tsx';
+import type { RailGround } from './grounds/use-rail-grounds.ts';
+import { litStretch } from './lit-stretch.ts';
+import { Rail, railId } from './rail.tsx';
 
 const RATIOS = [3, 4.5, 7] as const;
 const TICKS = [0, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100];
@@ -16,24 +18,29 @@ const RAIL_HEIGHT = 53;
 const FEW_RAILS = 16;
 
 interface RailsProps {
-  ground: Rgba;
-  groundName: string;
+  grounds: readonly RailGround[];
   /** Id of the open family. */
   open: string | null;
 }
 
 /** All families on one light axis, with the places where contrast with the ground is reached. */
-export function Rails({ ground, groundName, open }: RailsProps) {
+export function Rails({ grounds, open }: RailsProps) {
   const { families } = useSystem();
   const [ratio, setRatio] = useState<number>(4.5);
-  const y = luminance(ground);
-  const groundLightness = lightnessOfLuminance(y);
+  const [first, second] = grounds;
+  const y = luminance(first!.color);
   const marks = RATIOS.map((r) => contrastMark(y, r));
-  const lit = marks.find((mark) => mark.ratio === ratio)!;
-  const { darker, lighter } = lit;
+  const other = second ? contrastMark(luminance(second.color), ratio) : null;
+  const passing = litStretch([marks.find((mark) => mark.ratio === ratio)!, ...(other ? [other] : [])]);
   // The same object while the marks stand still, so that only the rails that changed are drawn again.
-  const stretch = useMemo((): LitStretch => ({ to: darker, from: lighter }), [darker, lighter]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: by its numbers
+  const stretch = useMemo(() => passing, [passing.flat().join(' ')]);
   const list = [...families.values()];
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the ids stay while a base is dragged
+  const order = useMemo(
+    () => list.map(({ family }) => railId(family.id)),
+    [list.map(({ family }) => family.id).join(' ')],
+  );
   const {
     list: listRef,
     rows,
@@ -68,12 +75,19 @@ export function Rails({ ground, groundName, open }: RailsProps) {
               onPick={() => setRatio(mark.ratio)}
             />
           ))}
-          <span
-            className="absolute top-0 max-w-32 -translate-x-1/2 truncate text-xs text-main"
-            style={{ left: `${Math.min(94, Math.max(6, groundLightness))}%` }}
-          >
-            {groundName}
-          </span>
+          {other &&
+            second &&
+            places(other).map((place) => (
+              <span
+                key={place}
+                title={`${ratio} to 1 on ${second.name} begins at L* ${place.toFixed(1)}`}
+                className="absolute top-4 -translate-x-1/2 rounded-[4px] border border-main bg-ground px-1 font-mono text-xs"
+                style={{ left: `${place}%` }}
+              >
+                {ratio}
+              </span>
+            ))}
+          <GroundNames grounds={grounds} />
         </div>
       </div>
       <div className="relative border-y border-hair">
@@ -81,24 +95,53 @@ export function Rails({ ground, groundName, open }: RailsProps) {
           {marks.map((mark) => (
             <MarkLines key={mark.ratio} mark={mark} on={mark.ratio === ratio} />
           ))}
-          <span
-            className="absolute inset-y-0 w-0 border-l-2 border-main"
-            style={{ left: `${groundLightness}%` }}
-          />
-        </div>
-        <ul ref={listRef} className="relative divide-y divide-hair">
-          {before > 0 && <li aria-hidden style={{ height: before }} />}
-          {rows.map((index) => (
-            <Rail key={list[index]!.family.id} index={index} resolved={list[index]!} stretch={stretch} />
+          {other && <MarkLines mark={other} on />}
+          {grounds.map(({ name, color }) => (
+            <span
+              key={name}
+              className="absolute inset-y-0 w-0 border-l-2 border-main"
+              style={{ left: `${lightnessOfLuminance(luminance(color))}%` }}
+            />
           ))}
-          {after > 0 && <li aria-hidden style={{ height: after }} />}
-        </ul>
+        </div>
+        <SortableContext items={order} strategy={verticalListSortingStrategy}>
+          <ul ref={listRef} className="relative divide-y divide-hair">
+            {before > 0 && <li aria-hidden style={{ height: before }} />}
+            {rows.map((index) => (
+              <Rail key={list[index]!.family.id} index={index} resolved={list[index]!} stretch={stretch} />
+            ))}
+            {after > 0 && <li aria-hidden style={{ height: after }} />}
+          </ul>
+        </SortableContext>
       </div>
       <p className="pt-1 text-sm text-quiet">
-        Lit shades reach {ratio} to 1 on {groundName}; dim ones do not.
+        Lit shades reach {ratio} to 1 on {grounds.map(({ name }) => name).join(' and on ')}; dim ones do not
+        {second ? ' on one of them' : ''}.
       </p>
     </section>
   );
+}
+
+/** The names of the grounds at their places; two that are near each other stand beside one another. */
+function GroundNames({ grounds }: { grounds: readonly RailGround[] }) {
+  const placed = grounds.map(({ name, color }) => ({ name, at: lightnessOfLuminance(luminance(color)) }));
+  const apart = placed.length < 2 || Math.abs(placed[0]!.at - placed[1]!.at) > 24;
+  return placed.map(({ name, at }, i) => {
+    const held = Math.min(94, Math.max(6, at));
+    const isLower = !apart && placed[1 - i]!.at > at;
+    return (
+      <span
+        key={name}
+        className={clsx(
+          'absolute top-0 max-w-32 truncate text-xs text-main',
+          apart ? '-translate-x-1/2' : isLower ? '-translate-x-full pr-1' : '',
+        )}
+        style={{ left: `${apart ? held : isLower ? Math.max(14, at) : Math.min(86, at)}%` }}
+      >
+        {name}
+      </span>
+    );
+  });
 }
 
 const places = ({ darker, lighter }: ContrastMark) => [darker, lighter].filter((place) => place !== null);

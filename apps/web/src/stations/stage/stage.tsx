@@ -2,14 +2,14 @@ import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import clsx from 'clsx';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
+import { scenePaint } from '../../scene/scene-paint.ts';
+import { Timetable } from '../../scene/timetable.tsx';
 import { selected } from '../../store/interface-slice.ts';
 import { selectProject, useProjectDocument, useTheme } from '../../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { ColorChip } from '../../ui/color-chip.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
 import { StationHeader } from '../station-header.tsx';
-import { scenePaint } from './scene-paint.ts';
-import { Timetable } from './timetable.tsx';
 
 /** The system tried on a page that only roles paint. A click tells which role is at work. */
 export default function Stage() {

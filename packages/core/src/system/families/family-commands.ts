@@ -4,8 +4,9 @@ import { Refusal } from '../commands/refusal.ts';
 import type { ProjectDocument } from '../document.ts';
 import { refuseCircles } from '../links/circles.ts';
 import { checkName, nameIn } from '../names.ts';
-import { type Family, type FamilyGrowth, MOST_FAMILIES, MOST_HAND_SET } from './family.ts';
+import { type Family, MOST_FAMILIES, MOST_HAND_SET } from './family.ts';
 import { type Following, followedBy } from './following.ts';
+import type { FamilyGrowth } from './growth-ground.ts';
 
 export type FamilyCommand =
   | { readonly type: 'addFamily'; readonly family: Family; readonly index?: number }

@@ -1,9 +1,5 @@
-import type { Growth } from '../../family/grow.ts';
 import type { Following } from './following.ts';
-import type { GrowthGround } from './growth-ground.ts';
-
-/** The recipe by which a family of a project grows; what it grows towards or over can be linked. */
-export type FamilyGrowth = Growth<GrowthGround>;
+import type { FamilyGrowth } from './growth-ground.ts';
 
 /** A base colour and the recipe by which its shades grow from it. */
 export interface Family {

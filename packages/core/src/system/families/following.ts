@@ -4,7 +4,6 @@ import { fromRgb8 } from '../../color/parse.ts';
 import { hexOfRgb8 } from '../../color/write.ts';
 import { between } from '../../harmony/relations.ts';
 import { type Painted, paint } from '../resolve/painted.ts';
-import type { Family } from './family.ts';
 
 /** How the base of a family comes of the bases of others, for as long as nobody cuts it. */
 export type Following =
@@ -70,7 +69,7 @@ const rounded = (n: number, digits: number) => Math.round(n * 10 ** digits) / 10
  * own becomes it; one that is turned from another is turned and moved further; a tint takes its lightness and chroma.
  */
 export function baseChange(
-  { follows }: Pick<Family, 'follows'>,
+  { follows }: { readonly follows: Following | null },
   color: string,
   baseOf: (family: string) => Painted | null,
 ): BaseChange {

@@ -1,5 +1,4 @@
 import type { Growth } from '../../family/grow.ts';
-import type { FamilyGrowth } from './family.ts';
 
 /** What a growth by opacity or contrast goes by: a plain colour, or something of the project that it follows. */
 export type GrowthGround =
@@ -8,6 +7,9 @@ export type GrowthGround =
   | { readonly to: 'base'; readonly family: string }
   /** A role as it is in one theme, since a family is the same in all of them. */
   | { readonly to: 'role'; readonly role: string; readonly theme: string };
+
+/** The recipe by which a family of a project grows; what it grows over or against can be linked. */
+export type FamilyGrowth = Growth<GrowthGround>;
 
 export const groundOfGrowth = (growth: FamilyGrowth): GrowthGround | null =>
   growth.kind === 'opacity' || growth.kind === 'contrast' ? growth.ground : null;

@@ -1,4 +1,4 @@
-import type { FamilyGrowth } from '../families/family.ts';
+import type { FamilyGrowth } from '../families/growth-ground.ts';
 
 /** A growth that the project keeps under a name, to apply it to families. */
 export interface KeptRecipe {

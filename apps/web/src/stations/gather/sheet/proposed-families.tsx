@@ -49,7 +49,7 @@ interface ProposedFamilyProps {
 
 const ProposedFamily = memo(function ProposedFamily({ family, taken, unsnapped, set }: ProposedFamilyProps) {
   const { key, name, base, growth, handSet } = family;
-  const { shades } = resolveFamily({ id: key, name, base, growth, handSet });
+  const { shades } = resolveFamily({ id: key, name, base, follows: null, growth, handSet });
   const far = family.snapped.filter(({ distance }) => distance >= WORTH_A_LOOK);
   return (
     <li className={clsx('flex gap-3 py-2.5', !taken && 'opacity-50')}>

@@ -3,6 +3,7 @@ import { writeCss } from '@mint-lamp/core/exchange/css';
 import { writeGradient } from '@mint-lamp/core/gradient/write-css';
 import { gradientColors } from '@mint-lamp/core/shelf/ready-made';
 import { MOST_PALETTE, MOST_SET_COLORS, MOST_WORDS, type NewSet } from '@mint-lamp/core/shelf/shelf-set';
+import { grownOn } from '@mint-lamp/core/system/families/growth-ground';
 import { paintedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { paint } from '@mint-lamp/core/system/resolve/painted';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
@@ -45,15 +46,16 @@ function publishables(system: System, theme: ResolvedTheme): Publishable[] {
         colors: few(swatches.map(({ color }) => color)),
       }),
     })),
-    ...[...system.families.values()].map(({ family, shades }) => ({
+    ...[...system.families.values()].map(({ family, base, ground, shades }) => ({
       key: `family ${family.id}`,
       group: 'Families',
       name: family.name,
       make: () => ({
         content: {
           kind: 'family' as const,
-          base: family.base,
-          growth: family.growth,
+          base: base.text,
+          // What it grew on belongs to this project: a set has the colour of it.
+          growth: grownOn(family.growth, ground ?? '#ffffff'),
           handSet: family.handSet,
         },
         colors: few(shades.map(({ css }) => css)),

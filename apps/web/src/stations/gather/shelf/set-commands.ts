@@ -3,6 +3,7 @@ import { canonical } from '@mint-lamp/core/color/write';
 import { readGradient } from '@mint-lamp/core/gradient/read-css';
 import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { plainlyGrounded } from '@mint-lamp/core/system/families/growth-ground';
 import { gradientFromCss } from '@mint-lamp/core/system/gradients/gradient-from-css';
 import { freeName, MOST_NAME, slugsOf } from '@mint-lamp/core/system/names';
 import type { ShelfSet } from '@mint-lamp/core/wire/shelf';
@@ -35,7 +36,14 @@ export function adoptCommand(document: ProjectDocument, set: ShelfSet, as: Becom
     const { base, growth, handSet } = content;
     commands.push({
       type: 'addFamily',
-      family: { id: newId(), name: freeName(short(name), used), base, growth, handSet },
+      family: {
+        id: newId(),
+        name: freeName(short(name), used),
+        base,
+        follows: null,
+        growth: plainlyGrounded(growth),
+        handSet,
+      },
     });
   } else if (content.kind === 'gradient') {
     const read = readGradient(content.css);

@@ -1,18 +1,24 @@
-import type { Growth } from '@mint-lamp/core/family/grow';
-import { USUAL_GROWTH } from '@mint-lamp/core/family/growth';
+import { fromRgb8 } from '@mint-lamp/core/color/parse';
+import { drawnFrom } from '@mint-lamp/core/family/drawn';
+import { growShades, USUAL_GROWTH } from '@mint-lamp/core/family/growth';
 import { emptyDocument } from '@mint-lamp/core/system/document';
 import { documentSchema } from '@mint-lamp/core/system/document-schema';
 import { describe, expect, it, test } from 'vitest';
-import { evenRatios, GROWTH_KINDS, growthOfKind, kindOf } from './growth-kinds.ts';
+import { evenRatios, GROWTH_KINDS, growthOfKind, kindOf, withCount } from './growth-kinds.ts';
 
 const WHITE = { r: 255, g: 255, b: 255, alpha: 1 };
 
+const START = {
+  ground: WHITE,
+  drawn: () => drawnFrom(growShades(fromRgb8(60, 125, 58), USUAL_GROWTH)),
+};
+
 describe('kinds of growth', () => {
   test.each(GROWTH_KINDS)('$value keeps the labels and makes a document that is valid', ({ value }) => {
-    const growth: Growth = growthOfKind(value, USUAL_GROWTH, WHITE);
+    const growth = growthOfKind(value, USUAL_GROWTH, START);
     expect(kindOf(growth)).toBe(value);
-    expect(growth.labels).toBe(USUAL_GROWTH.labels);
-    const family = { id: 'f', name: 'Kelp', base: '#3c7d3a', growth, handSet: {} };
+    expect(growth.labels).toEqual(USUAL_GROWTH.labels);
+    const family = { id: 'f', name: 'Kelp', base: '#3c7d3a', follows: null, growth, handSet: {} };
     const doc = { ...emptyDocument('Skerry Line', [{ id: 'day', name: 'Day sailing' }]), families: [family] };
     expect(documentSchema.validate(doc).error).toBeUndefined();
   });
@@ -34,5 +40,29 @@ describe('even ratios', () => {
 
   it('have 3, 4.5 and 7 where there is room', () => {
     expect(evenRatios(11, WHITE)).toEqual(expect.arrayContaining([3, 4.5, 7]));
+  });
+});
+
+describe('a number of steps', () => {
+  const held = new Set(['500', '700']);
+  test.each(GROWTH_KINDS)('$value gets more and fewer, and what is held stays', ({ value }) => {
+    const growth = growthOfKind(value, USUAL_GROWTH, START);
+    for (const count of [3, 5, 11, 14, 24]) {
+      const next = withCount(growth, count, held, WHITE);
+      if (count === 3) {
+        // Two that are held and two ends are four.
+        expect(next).toBeNull();
+        continue;
+      }
+      expect(next!.labels).toHaveLength(count);
+      expect(new Set(next!.labels).size).toBe(count);
+      expect(next!.labels).toEqual(expect.arrayContaining(['50', '500', '700', '950']));
+      const family = { id: 'f', name: 'Kelp', base: '#3c7d3a', follows: null, growth: next, handSet: {} };
+      const doc = {
+        ...emptyDocument('Skerry Line', [{ id: 'day', name: 'Day sailing' }]),
+        families: [family],
+      };
+      expect(documentSchema.validate(doc).error).toBeUndefined();
+    }
   });
 });

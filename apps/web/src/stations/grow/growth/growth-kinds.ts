@@ -1,10 +1,11 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import { contrastRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { Growth } from '@mint-lamp/core/family/grow';
+import { type DrawnGrowth, labelBetween, withoutStep, withStepBetween } from '@mint-lamp/core/family/drawn';
 import { USUAL_GROWTH } from '@mint-lamp/core/family/growth';
+import type { FamilyGrowth } from '@mint-lamp/core/system/families/growth-ground';
 
 /** The kinds of growth as a designer chooses among them: mixing is three of them. */
-export type GrowthKind = 'lightness' | 'white' | 'black' | 'grey' | 'opacity' | 'contrast';
+export type GrowthKind = 'lightness' | 'white' | 'black' | 'grey' | 'opacity' | 'contrast' | 'drawn';
 
 export const GROWTH_KINDS: readonly { value: GrowthKind; label: string }[] = [
   { value: 'lightness', label: 'Even lightness' },
@@ -13,9 +14,11 @@ export const GROWTH_KINDS: readonly { value: GrowthKind; label: string }[] = [
   { value: 'grey', label: 'Tones, towards grey' },
   { value: 'opacity', label: 'Opacity over a ground' },
   { value: 'contrast', label: 'Contrast on a ground' },
+  { value: 'drawn', label: 'Drawn, step by step' },
 ];
 
-export const kindOf = (growth: Growth): GrowthKind => (growth.kind === 'mix' ? growth.towards : growth.kind);
+export const kindOf = (growth: FamilyGrowth): GrowthKind =>
+  growth.kind === 'mix' ? growth.towards : growth.kind;
 
 const round = (v: number) => Math.round(v * 100) / 100;
 
@@ -43,17 +46,84 @@ export function evenRatios(count: number, ground: Rgba): number[] {
   return ratios;
 }
 
-/** A growth of another kind with the same labels, as it usually is; `ground` is what the marks stand against. */
-export function growthOfKind(kind: GrowthKind, { labels }: Growth, ground: Rgba): Growth {
-  const text = hexOfRgb8(Math.round(ground.r), Math.round(ground.g), Math.round(ground.b));
+/** What a kind of growth starts from, besides its labels. */
+export interface GrowthStart {
+  /** What the marks stand against. */
+  readonly ground: Rgba;
+  /** The shades as they are, drawn. */
+  readonly drawn: () => DrawnGrowth;
+}
+
+/** A growth of another kind with the same labels, as it usually is. */
+export function growthOfKind(
+  kind: GrowthKind,
+  { labels }: FamilyGrowth,
+  { ground, drawn }: GrowthStart,
+): FamilyGrowth {
+  const color = hexOfRgb8(Math.round(ground.r), Math.round(ground.g), Math.round(ground.b));
+  const on = { to: 'color', color } as const;
   switch (kind) {
     case 'lightness':
       return { ...USUAL_GROWTH, labels };
     case 'opacity':
-      return { kind, ground: text, labels, least: 0.06 };
+      return { kind, ground: on, labels, least: 0.06 };
     case 'contrast':
-      return { kind, ground: text, labels, ratios: evenRatios(labels.length, ground) };
+      return { kind, ground: on, labels, ratios: evenRatios(labels.length, ground) };
+    case 'drawn':
+      return drawn();
     default:
       return { kind: 'mix', towards: kind, labels, reach: 0.9 };
   }
+}
+
+/** The same growth with other labels; ratios are spread anew when there are more or fewer of them. */
+export function relabelled(growth: FamilyGrowth, labels: readonly string[], ground: Rgba): FamilyGrowth {
+  if (growth.kind === 'drawn') return { ...growth, labels };
+  if (growth.kind !== 'contrast' || growth.labels.length === labels.length) return { ...growth, labels };
+  return { ...growth, labels, ratios: evenRatios(labels.length, ground) };
+}
+
+/** How far apart two neighbouring labels are, as numbers; 1 where they are none. */
+const gapAt = (labels: readonly string[], i: number) => {
+  const gap = Math.abs(Number(labels[i + 1]) - Number(labels[i]));
+  return Number.isFinite(gap) ? gap : 1;
+};
+
+/**
+ * A growth with more or fewer steps: new ones where labels are farthest apart; those that go are where labels are
+ * nearest to each other, but never an end and never one that is `held`, as it is used. Null when too many are held.
+ */
+export function withCount(
+  growth: FamilyGrowth,
+  count: number,
+  held: ReadonlySet<string>,
+  ground: Rgba,
+): FamilyGrowth | null {
+  let now = growth;
+  while (now.labels.length < count) {
+    const { labels } = now;
+    let at = 0;
+    for (let i = 1; i < labels.length - 1; i++) if (gapAt(labels, i) > gapAt(labels, at)) at = i;
+    const label = labelBetween(labels, at);
+    now =
+      now.kind === 'drawn'
+        ? withStepBetween(now, at, label)
+        : relabelled(now, [...labels.slice(0, at + 1), label, ...labels.slice(at + 1)], ground);
+  }
+  while (now.labels.length > count) {
+    const { labels } = now;
+    let at = -1;
+    for (let i = 1; i < labels.length - 1; i++)
+      if (!held.has(labels[i]!) && (at < 0 || gapAt(labels, i - 1) < gapAt(labels, at - 1))) at = i;
+    if (at < 0) return null;
+    now =
+      now.kind === 'drawn'
+        ? withoutStep(now, at)
+        : relabelled(
+            now,
+            labels.filter((_, i) => i !== at),
+            ground,
+          );
+  }
+  return now;
 }

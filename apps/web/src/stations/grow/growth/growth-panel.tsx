@@ -1,32 +1,56 @@
-import { parseColor } from '@mint-lamp/core/color/parse';
-import { canonical } from '@mint-lamp/core/color/write';
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { Growth } from '@mint-lamp/core/family/grow';
-import type { ContrastRecipe, OpacityRecipe } from '@mint-lamp/core/family/recipes';
+import { drawnFrom } from '@mint-lamp/core/family/drawn';
+import { grownOf } from '@mint-lamp/core/system/edits/family-edits';
+import { usesOfFamily } from '@mint-lamp/core/system/edits/relink';
+import type { FamilyGrowth } from '@mint-lamp/core/system/families/growth-ground';
 import { paint } from '@mint-lamp/core/system/resolve/painted';
 import { memo } from 'react';
+import { useStore } from 'react-redux';
 import { useEditing } from '../../../store/editing.ts';
+import { selectSystem } from '../../../store/selectors.ts';
+import type { AppStore } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
-import { evenRatios, GROWTH_KINDS, growthOfKind, kindOf } from './growth-kinds.ts';
+import { GroundField } from './ground-field.tsx';
+import { GROWTH_KINDS, growthOfKind, kindOf, relabelled, withCount } from './growth-kinds.ts';
 import { Setting } from './setting.tsx';
 
 interface GrowthPanelProps {
   family: string;
-  growth: Growth;
+  growth: FamilyGrowth;
   /** What the marks stand against: the first ground of a growth that needs one. */
   ground: Rgba;
+  /** What the ground of the growth comes to. */
+  grownOn: string | null;
 }
 
-/** How the open family grows: the kind, its settings and the labels of its shades. */
-export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground }: GrowthPanelProps) {
-  const { edit, preview } = useEditing();
-  const command = (next: Growth) => ({ type: 'setGrowth', family, growth: next }) as const;
-  const onPreview = (next: Growth) => preview(command(next));
-  const onCommit = (next: Growth) => edit(command(next));
+/** How the open family grows: the kind, its settings, how many shades there are and what they are called. */
+export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground, grownOn }: GrowthPanelProps) {
+  const { edit, tryEdit, preview } = useEditing();
+  const store = useStore() as AppStore;
+  const command = (next: FamilyGrowth) => ({ type: 'setGrowth', family, growth: next }) as const;
+  const onPreview = (next: FamilyGrowth) => preview(command(next));
+  const onCommit = (next: FamilyGrowth) => edit(command(next));
   const kind = kindOf(growth);
-  const usual = growthOfKind(kind, growth, ground);
+  const start = {
+    ground,
+    drawn: () => drawnFrom(grownOf(selectSystem(store.getState()).families.get(family)!)),
+  };
+  const usual = kind === 'drawn' ? growth : growthOfKind(kind, growth, start);
+  const own = grownOn ? paint(grownOn) : ground;
+  const setCount = (text: string): string | null => {
+    const count = Number(text);
+    if (!Number.isInteger(count) || count < 3 || count > 24) return 'A number from 3 to 24';
+    const { document, families } = selectSystem(store.getState());
+    const { roles, stops, grounds } = usesOfFamily(document, family);
+    const links = [...roles, ...stops, ...grounds].map(({ link }) => link);
+    const held = new Set(links.flatMap((link) => (link.to === 'shade' ? [link.shade] : [])));
+    held.add(families.get(family)!.base.label);
+    const next = withCount(growth, count, held, own);
+    if (!next) return 'More of them are used than that: take those out below, one by one';
+    return tryEdit(command(next));
+  };
   return (
     <section aria-label="Growth" className="flex flex-col gap-1">
       <div className="flex items-end justify-between gap-2">
@@ -34,7 +58,7 @@ export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground }:
           label="Grows by"
           value={kind}
           options={GROWTH_KINDS}
-          onChange={(next) => onCommit(growthOfKind(next, growth, ground))}
+          onChange={(next) => onCommit(growthOfKind(next, growth, start))}
           className="min-w-0 flex-1"
         />
         <Button
@@ -64,44 +88,70 @@ export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground }:
           onCommit={(reach) => onCommit({ ...growth, reach })}
         />
       )}
+      {(growth.kind === 'opacity' || growth.kind === 'contrast') && (
+        <GroundField
+          family={family}
+          ground={growth.ground}
+          color={grownOn ?? '#ffffff'}
+          onPick={(next) => tryEdit(command({ ...growth, ground: next }))}
+        />
+      )}
       {growth.kind === 'opacity' && (
-        <>
-          <GroundField growth={growth} onCommit={onCommit} />
-          <Setting
-            {...LEAST}
-            value={growth.least}
-            onPreview={(least) => onPreview({ ...growth, least })}
-            onCommit={(least) => onCommit({ ...growth, least })}
-          />
-        </>
+        <Setting
+          {...LEAST}
+          value={growth.least}
+          onPreview={(least) => onPreview({ ...growth, least })}
+          onCommit={(least) => onCommit({ ...growth, least })}
+        />
       )}
       {growth.kind === 'contrast' && (
-        <>
-          <GroundField growth={growth} onCommit={onCommit} />
-          <TextField
-            label={`Ratios, one for each of ${growth.labels.length} shades`}
-            value={growth.ratios.join(' ')}
-            mono
-            onCommit={(text) => {
-              const ratios = wordsOf(text).map((word) => Number(word.replace(',', '.')));
-              const fault = faultOfRatios(ratios, growth.labels.length);
-              if (!fault) onCommit({ ...growth, ratios });
-              return fault;
-            }}
-          />
-        </>
+        <TextField
+          label={`Ratios, one for each of ${growth.labels.length} shades`}
+          value={growth.ratios.join(' ')}
+          mono
+          onCommit={(text) => {
+            const ratios = wordsOf(text).map((word) => Number(word.replace(',', '.')));
+            const fault = faultOfRatios(ratios, growth.labels.length);
+            if (!fault) onCommit({ ...growth, ratios });
+            return fault;
+          }}
+        />
       )}
-      <TextField
-        label={`Labels of the ${growth.labels.length} shades, light to dark`}
-        value={growth.labels.join(' ')}
-        mono
-        onCommit={(text) => {
-          const labels = wordsOf(text);
-          const fault = faultOfLabels(labels);
-          if (!fault) onCommit(relabelled(growth, labels));
-          return fault;
-        }}
-      />
+      {growth.kind === 'drawn' && (
+        <p className="text-sm text-quiet">
+          Every step has its own place: drag the points of the curves, or move them with the arrow keys.
+        </p>
+      )}
+      <div className="flex items-end gap-2">
+        <TextField
+          label="Shades"
+          value={String(growth.labels.length)}
+          mono
+          onCommit={setCount}
+          className="w-16"
+        />
+        <TextField
+          label="Labels, light to dark"
+          value={growth.labels.join(' ')}
+          mono
+          className="flex-1"
+          onCommit={(text) => {
+            const labels = wordsOf(text);
+            const fault = faultOfLabels(labels, growth.kind === 'drawn' ? growth.labels.length : null);
+            if (!fault) onCommit(relabelled(growth, labels, own));
+            return fault;
+          }}
+        />
+      </div>
+      <Button
+        small
+        look="quiet"
+        className="self-end"
+        title="The first label becomes the last: what points to a label finds the shade at the other end"
+        onClick={() => onCommit({ ...growth, labels: [...growth.labels].reverse() })}
+      >
+        Turn the labels round
+      </Button>
     </section>
   );
 });
@@ -127,47 +177,14 @@ function faultOfRatios(ratios: readonly number[], wanted: number): string | null
     : null;
 }
 
-function faultOfLabels(labels: readonly string[]): string | null {
+/** What is wrong with labels; a drawn growth needs as many as it has steps. */
+function faultOfLabels(labels: readonly string[], wanted: number | null): string | null {
   if (labels.length < 3 || labels.length > 24)
     return `A family has 3 to 24 shades, these are ${labels.length}; put a space between labels`;
+  if (wanted !== null && labels.length !== wanted)
+    return `${wanted} labels are needed, these are ${labels.length}; shades come and go below the tiles`;
   const twice = labels.find((label, i) => labels.indexOf(label) !== i);
   if (twice) return `Every label is needed once; ${twice} is there twice`;
   const long = labels.find((label) => label.length > 24);
   return long ? `A label has at most 24 characters; ${long} has ${long.length}` : null;
-}
-
-/** The same growth with other labels; ratios are spread anew when there are more or fewer of them. */
-function relabelled(growth: Growth, labels: string[]): Growth {
-  if (growth.kind !== 'contrast' || growth.labels.length === labels.length) return { ...growth, labels };
-  return { ...growth, labels, ratios: evenRatios(labels.length, paint(growth.ground)) };
-}
-
-interface GroundFieldProps<T> {
-  growth: T;
-  onCommit: (growth: T) => void;
-}
-
-function GroundField<T extends OpacityRecipe | ContrastRecipe>({ growth, onCommit }: GroundFieldProps<T>) {
-  return (
-    <div className="flex items-end gap-2">
-      <span
-        aria-hidden
-        className="mb-0 size-8 shrink-0 rounded-md border border-control"
-        style={{ background: growth.ground }}
-      />
-      <TextField
-        label="Ground"
-        value={growth.ground}
-        mono
-        className="flex-1"
-        onCommit={(text) => {
-          const parsed = parseColor(text);
-          if (!parsed.ok) return parsed.reason;
-          if ((parsed.color.alpha ?? 0) < 1) return 'A ground is opaque; leave the alpha out';
-          onCommit({ ...growth, ground: canonical(parsed.color) });
-          return null;
-        }}
-      />
-    </div>
-  );
 }

@@ -4,13 +4,13 @@ import { grow } from '../../family/grow.ts';
 import type { GrownShade } from '../../family/growth.ts';
 import type { Command, SimpleCommand } from '../commands/command.ts';
 import type { ProjectDocument } from '../document.ts';
-import { type FamilyUses, type Instead, relinked, usesOfFamily } from '../links/relink.ts';
-import { numberedName, slugsOf } from '../names.ts';
+import { type Family, LEAST_SHADES } from '../families/family.ts';
+import { grownOn } from '../families/growth-ground.ts';
+import { followersOf } from '../families/resolved-families.ts';
+import type { ResolvedFamily } from '../families/resolved-family.ts';
+import { freeName, numberedName, slugsOf } from '../names.ts';
 import type { System } from '../resolve/resolve.ts';
-import { type Family, LEAST_SHADES } from './family.ts';
-import { grownOn } from './growth-ground.ts';
-import { followersOf } from './resolved-families.ts';
-import type { ResolvedFamily } from './resolved-family.ts';
+import { type FamilyUses, type Instead, relinked, usesOfFamily } from './relink.ts';
 
 /** Edits of whole families that come to several commands. Each is one batch, so one undo. */
 
@@ -22,7 +22,7 @@ export const grownOf = ({ family, base, ground }: ResolvedFamily): GrownShade[] 
 
 /** The family once more, below it, under a name of its own. */
 export function duplicated(doc: ProjectDocument, family: Family, id: string): SimpleCommand {
-  const name = numberedName(family.name, slugsOf(doc.families));
+  const name = numberedName(family.name, slugsOf(doc.families), 2);
   return { type: 'addFamily', family: { ...family, id, name }, index: placeOf(doc, family.id) + 1 };
 }
 
@@ -47,7 +47,7 @@ export function split(doc: ProjectDocument, resolved: ResolvedFamily, at: number
   // The part with the base stays the family that it was, with its name, base and followers.
   const [staying, leaving] = isDarkBase ? [dark, light] : [light, dark];
   const gone = new Set(leaving.map(({ label }) => label));
-  const name = numberedName(
+  const name = freeName(
     `${family.name} ${isDarkBase ? 'light' : 'dark'}`.slice(0, 60),
     slugsOf(doc.families),
   );

@@ -3,11 +3,11 @@ import { canonical } from '../../color/write.ts';
 import { drawnFrom, labelBetween, withoutStep, withStepBetween } from '../../family/drawn.ts';
 import type { Command, SimpleCommand } from '../commands/command.ts';
 import type { ProjectDocument } from '../document.ts';
-import { type Instead, relinked, usesOfFamily } from '../links/relink.ts';
-import type { Family } from './family.ts';
+import type { Family } from '../families/family.ts';
+import { plainlyGrounded } from '../families/growth-ground.ts';
+import type { ResolvedFamily } from '../families/resolved-family.ts';
 import { grownOf } from './family-edits.ts';
-import { plainlyGrounded } from './growth-ground.ts';
-import type { ResolvedFamily } from './resolved-family.ts';
+import { type Instead, relinked, usesOfFamily } from './relink.ts';
 
 /** Edits of single shades that come to several commands. */
 

@@ -3,9 +3,9 @@ import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { writeCss } from '../../exchange/css.ts';
 import { after } from '../commands/after.fixture.ts';
 import { resolveFamily } from '../families/resolved-family.ts';
+import type { Link } from '../links/link.ts';
+import { linkName } from '../links/link-name.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
-import type { Link } from './link.ts';
-import { linkName } from './link-name.ts';
 import { linksToBase } from './link-to-base.ts';
 
 const deepwater = SKERRY_LINE.families.find(({ id }) => id === 'deepwater')!;

@@ -22,6 +22,7 @@ function Part({ ground, text, border, style, className, children }: PartProps) {
   return (
     <div
       data-role={text?.role ?? ground?.role ?? border?.role}
+      data-ground={ground?.role}
       className={className}
       style={{
         ...style,

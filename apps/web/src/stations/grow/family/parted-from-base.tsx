@@ -1,11 +1,11 @@
+import { linksToBase } from '@mint-lamp/core/system/edits/link-to-base';
 import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
-import { linksToBase } from '@mint-lamp/core/system/links/link-to-base';
 import { useMemo, useState } from 'react';
 import { useStore } from 'react-redux';
-import { useEditing } from '../../store/editing.ts';
-import { selectDocument, useDocumentPart } from '../../store/selectors.ts';
-import type { AppStore } from '../../store/store.ts';
-import { Button } from '../../ui/button.tsx';
+import { useEditing } from '../../../store/editing.ts';
+import { selectDocument, useDocumentPart } from '../../../store/selectors.ts';
+import type { AppStore } from '../../../store/store.ts';
+import { Button } from '../../../ui/button.tsx';
 
 /**
  * Says at once, also while it is dragged, that the base has left the shade that roles and stops point to; they can be

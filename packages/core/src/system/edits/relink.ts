@@ -2,7 +2,7 @@ import type { SimpleCommand } from '../commands/command.ts';
 import type { ProjectDocument } from '../document.ts';
 import { type GrowthGround, groundOfGrowth } from '../families/growth-ground.ts';
 import { stopsOf } from '../gradients/gradient.ts';
-import type { Link } from './link.ts';
+import type { Link } from '../links/link.ts';
 
 /** A link to a family: to one of its shades or to its base. */
 export type FamilyLink = Extract<Link, { readonly family: string }>;

@@ -7,10 +7,10 @@ import { applyCommand } from '../commands/apply.ts';
 import type { Command } from '../commands/command.ts';
 import { ENTWINED } from '../commands/random-command.fixture.ts';
 import type { ProjectDocument } from '../document.ts';
+import { baseChange, followingBase } from '../families/following.ts';
 import { readoutOf } from '../readout/readout.ts';
 import { resolveSystem, type System } from '../resolve/resolve.ts';
 import { duplicated, removed, split, splitPlaces } from './family-edits.ts';
-import { baseChange, followingBase } from './following.ts';
 import { baseFromShade, familyFromShade, shadeInserted, shadeTakenOut } from './shade-edits.ts';
 
 const hueOf = (hex: string) => {
@@ -180,7 +180,7 @@ describe('edits of families', () => {
       expect(more.families.get(resolved.family.id)!.shades[at + 1]!.label).toBe(label);
     }
     const twice = after(SKERRY_LINE, duplicated(SKERRY_LINE, deepwater.family, 'new'));
-    expect(twice.families.slice(0, 2).map(({ name }) => name)).toEqual(['Deepwater', 'Deepwater 1']);
+    expect(twice.families.slice(0, 2).map(({ name }) => name)).toEqual(['Deepwater', 'Deepwater 2']);
   });
 
   it('removing hands its uses to another family, or leaves them their colours', () => {

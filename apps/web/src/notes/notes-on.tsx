@@ -1,0 +1,125 @@
+import { MOST_NAME } from '@mint-lamp/core/system/names';
+import { MOST_NOTE_TEXT, type Note, type Noted, notedKey } from '@mint-lamp/core/system/notes/note';
+import clsx from 'clsx';
+import { format } from 'date-fns';
+import { Trash2 } from 'lucide-react';
+import { useId, useMemo, useState } from 'react';
+import { newId, useEditing } from '../store/editing.ts';
+import { useDocumentPart } from '../store/selectors.ts';
+import { Button } from '../ui/button.tsx';
+import { IconButton } from '../ui/icon-button.tsx';
+import { author, rememberAuthor } from './author.ts';
+
+/** The notes on a thing, and a new one: what is said, by whom and when; open until they are settled. */
+export function NotesOn({ on }: { on: Noted }) {
+  const notes = useDocumentPart('notes');
+  const key = notedKey(on);
+  const own = useMemo(() => notes.filter((note) => notedKey(note.on) === key), [notes, key]);
+  const [writing, setWriting] = useState(false);
+  return (
+    <section aria-label="Notes" className="flex flex-col gap-2 border-t border-hair pt-2">
+      <div className="flex items-center justify-between">
+        <h3 className="text-sm text-quiet">{own.length ? 'Notes' : 'No notes'}</h3>
+        {!writing && (
+          <Button small onClick={() => setWriting(true)}>
+            Write a note
+          </Button>
+        )}
+      </div>
+      {own.length > 0 && (
+        <ul className="flex flex-col gap-2">
+          {own.map((note) => (
+            <OneNote key={note.id} note={note} />
+          ))}
+        </ul>
+      )}
+      {writing && <NewNote on={on} onDone={() => setWriting(false)} />}
+    </section>
+  );
+}
+
+function OneNote({ note }: { note: Note }) {
+  const { edit } = useEditing();
+  return (
+    <li className="rounded-md bg-sunken p-2">
+      <p className={clsx('break-words whitespace-pre-wrap', note.settled && 'text-quiet')}>{note.text}</p>
+      <div className="mt-1 flex items-center gap-1 text-sm text-quiet">
+        <span className="min-w-0 flex-1 truncate">
+          {note.by || 'Nobody named'},{' '}
+          <time dateTime={new Date(note.at).toISOString()}>{format(note.at, 'd MMM, HH:mm')}</time>
+        </span>
+        <Button
+          small
+          look="quiet"
+          onClick={() => edit({ type: 'setNote', note: note.id, change: { settled: !note.settled } })}
+        >
+          {note.settled ? 'Open it again' : 'Settled'}
+        </Button>
+        <IconButton small label="Remove the note" onClick={() => edit({ type: 'removeNote', note: note.id })}>
+          <Trash2 aria-hidden className="size-4" />
+        </IconButton>
+      </div>
+    </li>
+  );
+}
+
+function NewNote({ on, onDone }: { on: Noted; onDone: () => void }) {
+  const id = useId();
+  const { edit } = useEditing();
+  const [text, setText] = useState('');
+  const [by, setBy] = useState(author);
+  const write = () => {
+    const said = text.trim();
+    if (!said) return;
+    const name = by.trim().slice(0, MOST_NAME);
+    rememberAuthor(name);
+    const note: Note = { id: newId(), on, text: said, by: name, at: Date.now(), settled: false };
+    if (edit({ type: 'addNote', note })) onDone();
+  };
+  return (
+    <form
+      className="flex flex-col gap-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        write();
+      }}
+    >
+      <label htmlFor={`${id}-text`} className="text-sm text-quiet">
+        Note
+      </label>
+      <textarea
+        id={`${id}-text`}
+        value={text}
+        rows={3}
+        maxLength={MOST_NOTE_TEXT}
+        // biome-ignore lint/a11y/noAutofocus: it was asked for by a press just now
+        autoFocus
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) write();
+          if (event.key === 'Escape') onDone();
+        }}
+        className="w-full rounded-md border border-control bg-raised px-2 py-1"
+      />
+      <label htmlFor={`${id}-by`} className="text-sm text-quiet">
+        Your name
+      </label>
+      <input
+        id={`${id}-by`}
+        value={by}
+        maxLength={MOST_NAME}
+        autoComplete="name"
+        onChange={(event) => setBy(event.target.value)}
+        className="h-8 w-full rounded-md border border-control bg-raised px-2"
+      />
+      <div className="flex gap-2 pt-1">
+        <Button type="submit" small look="primary" disabled={!text.trim()}>
+          Leave the note
+        </Button>
+        <Button small onClick={onDone}>
+          Give up
+        </Button>
+      </div>
+    </form>
+  );
+}

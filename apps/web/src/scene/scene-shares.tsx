@@ -1,0 +1,51 @@
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
+import { useLayoutEffect, useRef } from 'react';
+import { scenePaint } from './scene-paint.ts';
+import { Timetable } from './timetable.tsx';
+
+/** The share of a scene that each role's ground covers, 0–1, by role id. */
+export type Shares = ReadonlyMap<string, number>;
+
+/** Px of the page that is measured, and of the grid that it is measured on. */
+const WIDTH = 900;
+const CELL = 4;
+
+/** Who paints each place of a scene: parts later in it lie over those before. Text and lines are left out. */
+export function sharesOf(scene: HTMLElement): Shares {
+  const all = scene.getBoundingClientRect();
+  const [columns, rows] = [Math.ceil(all.width / CELL), Math.ceil(all.height / CELL)];
+  const owners: (string | undefined)[] = new Array(columns * rows).fill(undefined);
+  for (const part of scene.querySelectorAll<HTMLElement>('[data-ground]')) {
+    const box = part.getBoundingClientRect();
+    const at = (px: number, from: number, most: number) =>
+      Math.min(most, Math.max(0, Math.round((px - from) / CELL)));
+    const [left, right] = [at(box.left, all.left, columns), at(box.right, all.left, columns)];
+    const [top, bottom] = [at(box.top, all.top, rows), at(box.bottom, all.top, rows)];
+    for (let y = top; y < bottom; y++)
+      owners.fill(part.dataset.ground, y * columns + left, y * columns + right);
+  }
+  const counts = new Map<string, number>();
+  for (const owner of owners) if (owner) counts.set(owner, (counts.get(owner) ?? 0) + 1);
+  return new Map([...counts].map(([role, n]) => [role, n / owners.length]));
+}
+
+interface SceneSharesProps {
+  theme: ResolvedTheme;
+  onMeasured: (shares: Shares) => void;
+}
+
+/** Lays the scene out unseen, and tells what each role covers of it. */
+export function SceneShares({ theme, onMeasured }: SceneSharesProps) {
+  const scene = useRef<HTMLDivElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: measured anew in another theme
+  useLayoutEffect(() => {
+    if (scene.current) onMeasured(sharesOf(scene.current));
+  }, [theme, onMeasured]);
+  return (
+    <div aria-hidden className="pointer-events-none fixed top-0 left-0 size-0 overflow-hidden opacity-0">
+      <div ref={scene} style={{ width: WIDTH }}>
+        {Timetable({ paint: scenePaint(theme) })}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,179 @@
+import { cut } from '@mint-lamp/core/system/edits/family-edits';
+import type { Family } from '@mint-lamp/core/system/families/family';
+import { type Following, followingWords, MOST_TINT } from '@mint-lamp/core/system/families/following';
+import { memo, useState } from 'react';
+import { useStore } from 'react-redux';
+import { useEditing } from '../../../store/editing.ts';
+import { selectSystem, useDocumentPart } from '../../../store/selectors.ts';
+import type { AppStore } from '../../../store/store.ts';
+import { Button } from '../../../ui/button.tsx';
+import { Choice } from '../../../ui/choice.tsx';
+import { Popover } from '../../../ui/popover.tsx';
+import { Setting } from '../growth/setting.tsx';
+
+type By = Following['by'] | 'own';
+
+const WAYS: readonly { value: By; label: string }[] = [
+  { value: 'own', label: 'Its own colour' },
+  { value: 'turn', label: 'A turn of another’s hue' },
+  { value: 'between', label: 'Between two others' },
+  { value: 'tint', label: 'Its own lightness, tinted by another' },
+];
+
+/** Turns that have a name in the trade. */
+const TURNS = [
+  { turn: 180, label: 'Complement' },
+  { turn: 150, label: '150°' },
+  { turn: -150, label: '−150°' },
+  { turn: 120, label: '120°' },
+  { turn: -120, label: '−120°' },
+  { turn: 30, label: '30°' },
+  { turn: -30, label: '−30°' },
+] as const;
+
+const TURN = { name: 'Turn of hue', min: -180, max: 180, scale: 1, unit: '°', decimals: 0 } as const;
+const LIGHTER = { name: 'Lighter by', min: -60, max: 60, scale: 100, unit: '%', decimals: 1 } as const;
+const SHARE = { name: 'Of the second', min: 0, max: 100, scale: 100, unit: '%', decimals: 0 } as const;
+const CHROMA = {
+  name: 'Chroma',
+  min: 0,
+  max: MOST_TINT * 1000,
+  scale: 1000,
+  unit: '‰',
+  decimals: 0,
+} as const;
+
+/** What the base of a family comes of: a colour of its own, or the bases of others, which it follows until it is cut. */
+export const FollowChoice = memo(function FollowChoice({ family }: { family: Family }) {
+  const families = useDocumentPart('families');
+  const store = useStore() as AppStore;
+  const { edit, tryEdit, preview } = useEditing();
+  const [fault, setFault] = useState<string | null>(null);
+  const others = families.filter(({ id }) => id !== family.id);
+  const nameOf = (id: string) => families.find((one) => one.id === id)?.name ?? 'a lost family';
+  const { follows } = family;
+  const options = others.map(({ id, name }) => ({ value: id, label: name }));
+  const set = (next: Following) => {
+    setFault(tryEdit({ type: 'setFollows', family: family.id, follows: next }));
+  };
+  const look = (next: Following) => preview({ type: 'setFollows', family: family.id, follows: next });
+  const cutIt = () =>
+    edit({
+      type: 'batch',
+      label: `cut ${family.name} from what it follows`,
+      commands: cut(selectSystem(store.getState()), family),
+    });
+  const choose = (by: By) => {
+    const first = follows?.family ?? others[0]!.id;
+    if (by === 'own') {
+      if (follows) cutIt();
+    } else if (by === 'turn') set({ by, family: first, turn: 180, lightness: 0, chroma: 0 });
+    else if (by === 'tint') set({ by, family: first, chroma: 0.015 });
+    else set({ by, family: first, other: (others[1] ?? others[0])!.id, share: 0.5 });
+  };
+  return (
+    <div>
+      <p className="mb-0.5 text-sm text-quiet">Base</p>
+      <div className="flex items-center gap-1">
+        <Popover
+          label={`What the base of ${family.name} follows`}
+          trigger={
+            <Button
+              disabled={!others.length}
+              title={others.length ? undefined : 'There is no other family to follow'}
+            >
+              {follows ? capital(followingWords(follows, nameOf)) : 'Its own colour …'}
+            </Button>
+          }
+        >
+          <div className="flex w-80 flex-col gap-2">
+            <Choice
+              label={`The base of ${family.name} is`}
+              value={follows?.by ?? 'own'}
+              options={WAYS.filter(({ value }) => value !== 'between' || others.length > 1)}
+              onChange={choose}
+            />
+            {follows && (
+              <Choice
+                label={follows.by === 'between' ? 'First family' : 'Family'}
+                value={follows.family}
+                options={options}
+                onChange={(id) => set({ ...follows, family: id })}
+              />
+            )}
+            {follows?.by === 'turn' && (
+              <>
+                <div className="flex flex-wrap gap-1">
+                  {TURNS.map(({ turn, label }) => (
+                    <Button
+                      key={turn}
+                      small
+                      aria-pressed={follows.turn === turn}
+                      className={follows.turn === turn ? 'ring-2 ring-main' : ''}
+                      onClick={() => set({ ...follows, turn })}
+                    >
+                      {label}
+                    </Button>
+                  ))}
+                </div>
+                <Setting
+                  {...TURN}
+                  value={follows.turn}
+                  onPreview={(turn) => look({ ...follows, turn })}
+                  onCommit={(turn) => set({ ...follows, turn })}
+                />
+                <Setting
+                  {...LIGHTER}
+                  value={follows.lightness}
+                  onPreview={(lightness) => look({ ...follows, lightness })}
+                  onCommit={(lightness) => set({ ...follows, lightness })}
+                />
+              </>
+            )}
+            {follows?.by === 'between' && (
+              <>
+                <Choice
+                  label="Second family"
+                  value={follows.other}
+                  options={options}
+                  onChange={(other) => set({ ...follows, other })}
+                />
+                <Setting
+                  {...SHARE}
+                  value={follows.share}
+                  onPreview={(share) => look({ ...follows, share })}
+                  onCommit={(share) => set({ ...follows, share })}
+                />
+              </>
+            )}
+            {follows?.by === 'tint' && (
+              <Setting
+                {...CHROMA}
+                value={follows.chroma}
+                onPreview={(chroma) => look({ ...follows, chroma })}
+                onCommit={(chroma) => set({ ...follows, chroma })}
+              />
+            )}
+            {fault && (
+              <p role="alert" className="text-sm text-fail">
+                {fault}
+              </p>
+            )}
+            <p className="text-sm text-quiet">
+              {follows
+                ? 'It moves whenever what it follows does, until it is cut.'
+                : 'A base that follows others moves whenever they do.'}
+            </p>
+          </div>
+        </Popover>
+        {follows && (
+          <Button look="quiet" title="Keeps the colour that it has now, as its own" onClick={cutIt}>
+            Cut
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+});
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

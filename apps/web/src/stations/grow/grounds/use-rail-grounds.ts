@@ -1,0 +1,66 @@
+import { paintedOver, type Rgba } from '@mint-lamp/core/contrast/ratio';
+import type { Link } from '@mint-lamp/core/system/links/link';
+import { linkName } from '@mint-lamp/core/system/links/link-name';
+import { groundOf } from '@mint-lamp/core/system/pairs/measure';
+import { follow, NO_ROLE } from '@mint-lamp/core/system/resolve/follow';
+import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
+import { useCallback, useState } from 'react';
+import { useSystem, useTheme } from '../../../store/selectors.ts';
+import { ofTab } from '../../../store/storage.ts';
+
+/** What the marks are drawn against. */
+export interface RailGround {
+  readonly link: Link;
+  readonly name: string;
+  readonly color: Rgba;
+}
+
+const KEY = 'mint-lamp/rail-grounds';
+const WHITE: Link = { to: 'color', color: '#ffffff' };
+
+/** A link as one line, to remember it in this tab: ids have no spaces, labels may. */
+function write(link: Link): string {
+  if (link.to === 'shade') return `shade ${link.family} ${link.shade}`;
+  if (link.to === 'color') return `color ${link.color}`;
+  return link.to === 'base' ? `base ${link.family}` : `role ${link.role}`;
+}
+
+function read(line: string): Link | null {
+  const [, to, rest = ''] = /^(\w+) (.+)$/.exec(line) ?? [];
+  if (to === 'role') return { to, role: rest };
+  if (to === 'base') return { to, family: rest };
+  if (to === 'color') return { to, color: rest };
+  const [, family, shade] = /^(\S+) (.+)$/.exec(rest) ?? [];
+  return to === 'shade' && family && shade ? { to, family, shade } : null;
+}
+
+/** What a link comes to as a ground in a theme: opaque, on what lies beneath the page; null when it leads nowhere. */
+export function groundColor(system: System, theme: ResolvedTheme, link: Link): Rgba | null {
+  const { color } = follow(link, system.families, (id) => theme.roles.get(id) ?? NO_ROLE);
+  return color && paintedOver(color, groundOf(system, theme));
+}
+
+/** The one or two grounds that the marks are drawn against, as chosen in this tab. */
+export function useRailGrounds() {
+  const system = useSystem();
+  const theme = useTheme();
+  const [chosen, setChosen] = useState<readonly Link[]>(() =>
+    (ofTab.read(KEY) ?? '').split('\n').flatMap((line) => read(line) ?? []),
+  );
+  const page: Link = system.document.ground ? { to: 'role', role: system.document.ground } : WHITE;
+  const known = chosen.flatMap((link): RailGround[] => {
+    const color = groundColor(system, theme, link);
+    return color ? [{ link, color, name: linkName(system.document, link) }] : [];
+  });
+  const usual = (): RailGround => ({
+    link: page,
+    name: linkName(system.document, page),
+    color: groundColor(system, theme, page) ?? { r: 255, g: 255, b: 255, alpha: 1 },
+  });
+  const grounds = known.length ? known.slice(0, 2) : [usual()];
+  const choose = useCallback((next: readonly Link[]) => {
+    setChosen(next);
+    ofTab.write(KEY, next.map(write).join('\n'));
+  }, []);
+  return { grounds, choose };
+}

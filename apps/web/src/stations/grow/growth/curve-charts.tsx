@@ -1,0 +1,278 @@
+import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
+import { type DrawnStep, drawnFrom, LEAST_CHROMA, withStepMoved } from '@mint-lamp/core/family/drawn';
+import { grownOf } from '@mint-lamp/core/system/edits/family-edits';
+import { type KeyboardEvent, memo, type PointerEvent, useMemo, useRef } from 'react';
+import { useStore } from 'react-redux';
+import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { useEditing } from '../../../store/editing.ts';
+import { selectProject } from '../../../store/selectors.ts';
+import type { AppStore } from '../../../store/store.ts';
+import { systemOf } from '../../../store/systems.ts';
+import type { CurveStep } from './curves-of.ts';
+
+type Channel = 'lightness' | 'chroma' | 'turn';
+
+interface Curve {
+  readonly channel: Channel;
+  readonly name: string;
+  readonly unit: string;
+  readonly decimals: number;
+  /** What an arrow key moves; five times that with Shift. */
+  readonly step: number;
+  readonly domain: (values: readonly number[]) => readonly [number, number];
+}
+
+const roundedUp = (value: number, to: number) => Math.ceil(value / to) * to;
+
+const CURVES: readonly Curve[] = [
+  { channel: 'lightness', name: 'Lightness', unit: ' %', decimals: 1, step: 1, domain: () => [0, 100] },
+  {
+    channel: 'chroma',
+    name: 'Chroma',
+    unit: '',
+    decimals: 3,
+    step: 0.005,
+    domain: (values) => [0, roundedUp(Math.max(0.08, ...values) * 1.15, 0.02)],
+  },
+  {
+    channel: 'turn',
+    name: 'Hue, from the base’s',
+    unit: '°',
+    decimals: 0,
+    step: 1,
+    domain: (values) => {
+      const most = Math.min(180, roundedUp(Math.max(20, ...values.map(Math.abs)) * 1.15, 10));
+      return [-most, most];
+    },
+  },
+];
+
+const HEIGHT = 118;
+const MARGIN = { top: 8, right: 8, bottom: 0, left: -20 };
+const AXIS = 22;
+const PLOT = HEIGHT - MARGIN.top - MARGIN.bottom - AXIS;
+
+interface CurveChartsProps {
+  family: string;
+  now: readonly CurveStep[];
+  before: readonly CurveStep[];
+  /** Told when a point is taken hold of and when it is let go. */
+  onHold: (held: boolean) => void;
+}
+
+/** The three curves side by side, dark at the left; each point but the base's can be moved. */
+export default memo(function CurveCharts({ family, now, before, onHold }: CurveChartsProps) {
+  const changed = JSON.stringify(now) !== JSON.stringify(before);
+  return (
+    <>
+      <div className="grid grid-cols-3 gap-3">
+        {CURVES.map((curve) => (
+          <CurveChart key={curve.channel} {...{ family, curve, now, before, changed, onHold }} />
+        ))}
+      </div>
+      <p className="text-xs text-quiet">
+        Drag a point, or move it with the arrow keys; the square is the base.
+        {changed && ' Dashed: as it was before.'}
+      </p>
+    </>
+  );
+});
+
+interface CurveChartProps extends CurveChartsProps {
+  curve: Curve;
+  changed: boolean;
+}
+
+function CurveChart({ family, curve, now, before, changed, onHold }: CurveChartProps) {
+  const { channel, name } = curve;
+  const move = useMovingPoint(family, curve, onHold);
+  const values = [...now, ...before].map((step) => step[channel]);
+  // What is up and down stays so while a point is held.
+  const domain = move.domain.current ?? curve.domain(values);
+  const data = useMemo(() => {
+    const was = new Map(before.map((step) => [step.label, step[channel]]));
+    return now
+      .map((step, index) => ({ ...step, index, value: step[channel], was: was.get(step.label) ?? null }))
+      .reverse();
+  }, [now, before, channel]);
+  return (
+    <figure aria-label={`${name} over the shades`} className="m-0 min-w-0">
+      <figcaption className="text-sm text-quiet">{name}</figcaption>
+      <div style={{ height: HEIGHT }}>
+        <ResponsiveContainer width="100%" height="100%">
+          <LineChart data={data} margin={MARGIN} accessibilityLayer={false}>
+            <CartesianGrid stroke="var(--line-hair)" vertical={false} />
+            <XAxis
+              dataKey="label"
+              height={AXIS}
+              interval="preserveStartEnd"
+              tick={{ fontSize: 11, fill: 'var(--text-quiet)' }}
+              stroke="var(--line-control)"
+            />
+            <YAxis
+              domain={[...domain]}
+              ticks={[domain[0], (domain[0] + domain[1]) / 2, domain[1]]}
+              tickFormatter={(v: number) => String(Number(v.toFixed(2)))}
+              tick={{ fontSize: 11, fill: 'var(--text-quiet)' }}
+              stroke="var(--line-control)"
+            />
+            {changed && (
+              <Line
+                dataKey="was"
+                dot={false}
+                activeDot={false}
+                stroke="var(--text-quiet)"
+                strokeDasharray="4 3"
+                isAnimationActive={false}
+              />
+            )}
+            <Line
+              dataKey="value"
+              stroke="var(--text-main)"
+              strokeWidth={1.5}
+              isAnimationActive={false}
+              activeDot={false}
+              dot={({ cx, cy, payload }) => (
+                <Point
+                  key={payload.label}
+                  x={cx ?? 0}
+                  y={cy ?? 0}
+                  step={payload as Placed}
+                  {...{ curve, domain, move }}
+                />
+              )}
+            />
+          </LineChart>
+        </ResponsiveContainer>
+      </div>
+    </figure>
+  );
+}
+
+interface Placed extends CurveStep {
+  /** Lightest first. */
+  readonly index: number;
+  readonly value: number;
+}
+
+interface PointProps {
+  x: number;
+  y: number;
+  step: Placed;
+  curve: Curve;
+  domain: readonly [number, number];
+  move: ReturnType<typeof useMovingPoint>;
+}
+
+function Point({ x, y, step, curve, domain, move }: PointProps) {
+  if (step.isBase)
+    return (
+      <rect
+        x={x - 5}
+        y={y - 5}
+        width={10}
+        height={10}
+        rx={2}
+        fill={step.hex}
+        stroke="var(--text-main)"
+        strokeWidth={2}
+      />
+    );
+  const text = `${step.value.toFixed(curve.decimals)}${curve.unit}`;
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label={`${curve.name} of ${step.label}`}
+      aria-orientation="vertical"
+      aria-valuemin={domain[0]}
+      aria-valuemax={domain[1]}
+      aria-valuenow={Number(step.value.toFixed(curve.decimals))}
+      aria-valuetext={text}
+      className="cursor-ns-resize touch-none outline-none [&:focus-visible>rect:last-of-type]:stroke-[3px]"
+      onPointerDown={(event) => move.start(event, step, domain)}
+      onPointerMove={move.drag}
+      onPointerUp={move.end}
+      onPointerCancel={move.cancel}
+      onKeyDown={(event) => move.key(event, step)}
+    >
+      <title>{`${step.label}: ${text}`}</title>
+      {/* A wider place to take hold of. */}
+      <rect x={x - 9} y={y - 12} width={18} height={24} fill="transparent" />
+      <rect
+        x={x - 3.5}
+        y={y - 6}
+        width={7}
+        height={12}
+        rx={2}
+        fill={step.hex}
+        stroke="var(--text-main)"
+        strokeWidth={1}
+      />
+    </g>
+  );
+}
+
+/** Moves a point of a curve: the growth becomes a drawn one, with that step elsewhere. */
+function useMovingPoint(family: string, { channel, step: byKey }: Curve, onHold: (held: boolean) => void) {
+  const store = useStore() as AppStore;
+  const { edit, preview } = useEditing();
+  const grip = useRef<{ index: number; y: number; from: number; perPx: number; last: number } | null>(null);
+  const domain = useRef<readonly [number, number] | null>(null);
+  /** The command that puts a step at a value, from the growth as it is in the document. */
+  const to = (index: number, value: number) => {
+    const resolved = systemOf(selectProject(store.getState()).document).families.get(family)!;
+    const drawn = drawnFrom(grownOf(resolved));
+    const { r, g, b } = resolved.base.color;
+    const unit = Math.max(LEAST_CHROMA, rgb8ToOklch(r, g, b)[1]);
+    const change: Partial<DrawnStep> =
+      channel === 'lightness'
+        ? { lightness: value / 100 }
+        : channel === 'chroma'
+          ? { chroma: value / unit }
+          : { turn: value };
+    return { type: 'setGrowth', family, growth: withStepMoved(drawn, index, change) } as const;
+  };
+  const letGo = () => {
+    grip.current = null;
+    domain.current = null;
+    onHold(false);
+  };
+  return {
+    domain,
+    start(event: PointerEvent<SVGGElement>, step: Placed, range: readonly [number, number]) {
+      event.currentTarget.setPointerCapture(event.pointerId);
+      domain.current = range;
+      grip.current = {
+        index: step.index,
+        y: event.clientY,
+        from: step.value,
+        perPx: (range[1] - range[0]) / PLOT,
+        last: step.value,
+      };
+      onHold(true);
+    },
+    drag(event: PointerEvent) {
+      const held = grip.current;
+      if (!held) return;
+      held.last = held.from + (held.y - event.clientY) * held.perPx;
+      preview(to(held.index, held.last));
+    },
+    end() {
+      const held = grip.current;
+      if (held && held.last !== held.from) edit(to(held.index, held.last));
+      else preview(null);
+      letGo();
+    },
+    cancel() {
+      preview(null);
+      letGo();
+    },
+    key(event: KeyboardEvent, { index, value }: Placed) {
+      const way = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
+      if (!way) return;
+      event.preventDefault();
+      edit(to(index, value + way * byKey * (event.shiftKey ? 5 : 1)));
+    },
+  };
+}

@@ -1,0 +1,33 @@
+import { grownOf } from '@mint-lamp/core/system/edits/family-edits';
+import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
+import { useSettled } from '../../../store/use-settled.ts';
+import { curvesOf } from './curves-of.ts';
+
+const CurveCharts = lazy(() => import('./curve-charts.tsx'));
+
+/**
+ * How lightness, chroma and hue run over the steps of a growth, as it is and as it was before: when the family was
+ * opened or, while a point is dragged, before the drag.
+ */
+export function Curves({ resolved }: { resolved: ResolvedFamily }) {
+  const [held, setHeld] = useState(false);
+  const settled = useSettled(resolved);
+  const shown = held ? resolved : settled;
+  const [opened] = useState(() => curvesOf(grownOf(settled)));
+  const now = useMemo(() => curvesOf(grownOf(shown)), [shown]);
+  const confirmed = useMemo(() => curvesOf(grownOf(settled)), [settled]);
+  const onHold = useCallback((is: boolean) => setHeld(is), []);
+  return (
+    <div className="mt-3 min-h-[150px] border-t border-hair pt-2">
+      <Suspense fallback={null}>
+        <CurveCharts
+          family={resolved.family.id}
+          now={now}
+          before={held ? confirmed : opened}
+          onHold={onHold}
+        />
+      </Suspense>
+    </div>
+  );
+}

@@ -1,0 +1,87 @@
+import type { Family } from '@mint-lamp/core/system/families/family';
+import { freeName, slugsOf } from '@mint-lamp/core/system/names';
+import type { KeptRecipe } from '@mint-lamp/core/system/recipes/recipe';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { newId, useEditing } from '../../../store/editing.ts';
+import { useDocumentPart } from '../../../store/selectors.ts';
+import { Button } from '../../../ui/button.tsx';
+import { IconButton } from '../../../ui/icon-button.tsx';
+import { TextField } from '../../../ui/text-field.tsx';
+import { ApplyRecipe } from './apply-recipe.tsx';
+
+interface RecipesProps {
+  family: Family;
+  onTry: (trying: boolean) => void;
+}
+
+/** The project's own recipes: kept from a growth, tried on the rails, and applied to families in one go. */
+export function Recipes({ family, onTry }: RecipesProps) {
+  const recipes = useDocumentPart('recipes');
+  const { edit, tryEdit } = useEditing();
+  const [applied, setApplied] = useState<string | null>(null);
+  const keep = () => {
+    const recipe: KeptRecipe = {
+      id: newId(),
+      name: freeName(`As ${family.name}`.slice(0, 70), slugsOf(recipes)),
+      growth: family.growth,
+    };
+    edit({ type: 'addRecipe', recipe });
+  };
+  const one = recipes.find(({ id }) => id === applied);
+  return (
+    <section aria-label="Recipes" className="border-t border-hair pt-2">
+      <div className="flex items-center justify-between gap-2">
+        <h3 className="text-sm text-quiet">The project’s recipes</h3>
+        <Button small onClick={keep} title={`Keeps how ${family.name} grows under a name`}>
+          Keep this growth
+        </Button>
+      </div>
+      {!recipes.length && (
+        <p className="mt-1 text-sm text-quiet">
+          None yet. A growth that is kept can be applied to other families in one go.
+        </p>
+      )}
+      <ul className="mt-1 flex flex-col gap-1">
+        {recipes.map(({ id, name, growth }) => (
+          <li key={id} className="flex items-center gap-1">
+            <TextField
+              label={`Name of the recipe ${name}`}
+              hideLabel
+              value={name}
+              onCommit={(next) => tryEdit({ type: 'renameRecipe', recipe: id, name: next })}
+              className="flex-1"
+            />
+            <Button
+              small
+              aria-expanded={applied === id}
+              title={`${growth.labels.length} shades`}
+              onClick={() => setApplied(applied === id ? null : id)}
+            >
+              Apply …
+            </Button>
+            <IconButton
+              small
+              label={`Remove the recipe ${name}`}
+              onClick={() => {
+                setApplied(null);
+                edit({ type: 'removeRecipe', recipe: id });
+              }}
+            >
+              <Trash2 aria-hidden className="size-4" />
+            </IconButton>
+          </li>
+        ))}
+      </ul>
+      {one && (
+        <ApplyRecipe
+          key={one.id}
+          recipe={one}
+          except={family.id}
+          onTry={onTry}
+          onDone={() => setApplied(null)}
+        />
+      )}
+    </section>
+  );
+}

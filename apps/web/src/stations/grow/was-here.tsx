@@ -1,0 +1,33 @@
+import { lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
+import { luminance } from '@mint-lamp/core/contrast/ratio';
+import type { ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
+import { createContext } from 'react';
+import { selectProject } from '../../store/selectors.ts';
+import { useAppSelector } from '../../store/store.ts';
+import { systemOf } from '../../store/systems.ts';
+
+/** Whether rails show where their shades stand now, while something else is tried on them. */
+export const Beforehand = createContext(false);
+
+/** Where the shades of a family stand before what is being tried: hollow, under those that are tried. */
+export function WasHere({ family, shades }: { family: string; shades: readonly ResolvedShade[] }) {
+  const before = useAppSelector((state) => {
+    const { document, shown } = selectProject(state);
+    return document === shown ? undefined : systemOf(document).families.get(family);
+  });
+  if (!before || before.shades === shades) return null;
+  return (
+    <span aria-hidden data-testid="was-here">
+      {before.shades.map((shade) => (
+        <span
+          key={shade.label}
+          className="absolute top-[47px] h-[5px] w-2.5 -translate-x-1/2 rounded-[3px] border border-control"
+          style={{
+            left: `${lightnessOfLuminance(luminance(shade))}%`,
+            background: shade.css,
+          }}
+        />
+      ))}
+    </span>
+  );
+}
