@@ -1,4 +1,4 @@
-import { addColor, expect, expectSaved, onServer, send, test } from '../support/test.ts';
+import { addColor, axeFaults, expect, expectSaved, onServer, send, test } from '../support/test.ts';
 
 test('a translucent grey keeps the hue that it was given, for when it has a chroma again', async ({
   page,
@@ -118,4 +118,99 @@ test('the notations that are used are chosen once; tints, tones and shades go to
   await expect(always.getByRole('listitem')).toHaveText(['#0b5f6b', 'rgb(11 95 107)', /^hsl/]);
   await page.getByRole('button', { name: /^Tone 50 %/ }).click();
   await expect(page.getByText('One colour is in the tray below')).toBeVisible();
+});
+
+test('the plane of lightness and chroma is moved on by mouse and keys; codes are told while they are typed', async ({
+  page,
+  open,
+}) => {
+  await open('grow/deepwater');
+  const lamp = page.getByRole('complementary', { name: 'Lamp' });
+  const code = lamp.getByLabel('Any CSS colour');
+  await code.fill('#0b5f6');
+  await expect(lamp.getByRole('status')).toHaveText('A hex code has 3, 4, 6 or 8 digits; this has 5.');
+  await expect(page.getByTestId('lamp-color')).toHaveCSS('background-color', 'rgb(11, 95, 107)');
+  await page.keyboard.press('Escape');
+
+  await lamp.getByRole('button', { name: 'Lightness and chroma as a plane' }).click();
+  const plane = lamp.getByRole('slider', { name: 'Lightness and chroma' });
+  await expect(lamp.getByRole('region', { name: 'Contrast' }).getByRole('listitem').last()).toBeInViewport({
+    ratio: 1,
+  });
+  await plane.press('ArrowUp');
+  await expect(plane).toHaveAttribute('aria-valuetext', /^lightness 45\.6 %/);
+  const box = (await plane.boundingBox())!;
+  await page.mouse.move(box.x + 20, box.y + 60);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 40, box.y + 30, { steps: 4 });
+  // What it moves is told while it moves.
+  await expect(lamp.getByRole('region', { name: 'What it moves' })).toContainText(
+    /Moves \d+ roles in 2 themes, 2 gradients/,
+  );
+  await page.mouse.up();
+  await expect(plane).toHaveAttribute('aria-valuetext', /^lightness 7\d\.\d %, chroma 0\.05/);
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(code).toHaveValue('#0b5f6b');
+  // It is painted anew for another hue.
+  const pixels = () =>
+    plane.locator('canvas').evaluate((canvas) => (canvas as HTMLCanvasElement).toDataURL());
+  const blueGreen = await pixels();
+  await lamp.getByRole('slider', { name: 'Hue' }).press('Shift+ArrowRight');
+  await expect.poll(pixels).not.toBe(blueGreen);
+  expect(await axeFaults(page)).toEqual([]);
+  await page.reload();
+  await expect(plane).toBeVisible();
+});
+
+test('notes on a colour and on a pair are counted while they are open', async ({
+  page,
+  open,
+  goOn,
+  stack,
+  project,
+}) => {
+  await open('grow/deepwater/300');
+  const lamp = page.getByRole('complementary', { name: 'Lamp' });
+  await lamp.getByRole('button', { name: 'Write a note' }).click();
+  await page.keyboard.type('Too pale for the deck?');
+  await lamp.getByLabel('Your name').fill('Ida');
+  await page.keyboard.press('Enter');
+  await expect(lamp.getByRole('region', { name: 'Notes' })).toContainText('Too pale for the deck?Ida,');
+  const pair = (await onServer(stack, project)).document.pairs[0].id;
+  await goOn(`check/${pair}`);
+  const row = page.locator(`#pair-${pair}`);
+  await row.getByRole('button', { name: 'Write a note' }).click();
+  await expect(row.getByLabel('Your name')).toHaveValue('Ida');
+  await row.getByLabel('Note', { exact: true }).fill('The client reads this on deck.');
+  await row.getByLabel('Note', { exact: true }).press('Control+Enter');
+  await page.getByRole('button', { name: '2 open notes' }).click();
+  await page.getByRole('link', { name: 'Deepwater 300: Too pale for the deck? (Ida)' }).click();
+  await lamp.getByRole('button', { name: 'Settle it' }).click();
+  await expect(page.getByRole('button', { name: '1 open note' })).toBeVisible();
+  await expectSaved(page);
+  expect((await onServer(stack, project)).document.notes).toMatchObject([
+    { on: { kind: 'shade', family: 'deepwater', shade: '300' }, by: 'Ida', settled: true },
+    { on: { kind: 'pair', pair }, text: 'The client reads this on deck.', settled: false },
+  ]);
+});
+
+test('a colour is picked from the screen where the browser can; else a picture is offered', async ({
+  page,
+  open,
+}) => {
+  await page.addInitScript(() => {
+    const picker = class {
+      open = () => Promise.resolve({ sRGBHex: '#123456' });
+    };
+    Object.defineProperty(window, 'EyeDropper', { value: picker, configurable: true });
+  });
+  await open('grow/kelp');
+  const lamp = page.getByRole('complementary', { name: 'Lamp' });
+  await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
+  await expect(lamp.getByLabel('Any CSS colour')).toHaveValue('#123456');
+  await page.evaluate(() => Object.defineProperty(window, 'EyeDropper', { value: undefined }));
+  await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
+  await page.getByRole('button', { name: 'To pictures' }).click();
+  await expect(page).toHaveURL(/\/gather\/pictures$/);
 });

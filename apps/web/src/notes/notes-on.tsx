@@ -53,7 +53,7 @@ function OneNote({ note }: { note: Note }) {
           look="quiet"
           onClick={() => edit({ type: 'setNote', note: note.id, change: { settled: !note.settled } })}
         >
-          {note.settled ? 'Open it again' : 'Settled'}
+          {note.settled ? 'Open it again' : 'Settle it'}
         </Button>
         <IconButton small label="Remove the note" onClick={() => edit({ type: 'removeNote', note: note.id })}>
           <Trash2 aria-hidden className="size-4" />

@@ -6,12 +6,17 @@ import { baseChange } from '@mint-lamp/core/system/families/following';
 import type { Families } from '@mint-lamp/core/system/families/resolved-family';
 
 /**
- * The command that makes a colour the base of a family, as far as what it follows allows; null for one that lies
+ * The command that makes a colour the base of a family, as far as what it follows allows, or of its lightness only; null for one that lies
  * between two others and has no base of its own.
  */
-export function baseCommand(family: Family, color: string, families: Families): Command | null {
+export function baseCommand(
+  family: Family,
+  color: string,
+  families: Families,
+  only?: 'lightness',
+): Command | null {
   const opaque = canonical({ ...readColor(color), alpha: 1 });
-  const change = baseChange(family, opaque, (id) => families.get(id)?.base.color ?? null);
+  const change = baseChange(family, opaque, (id) => families.get(id)?.base.color ?? null, only);
   if (!change.ok) return null;
   const commands: SimpleCommand[] = [];
   if (change.base !== undefined) commands.push({ type: 'setBase', family: family.id, color: change.base });

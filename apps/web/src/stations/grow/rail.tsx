@@ -228,7 +228,8 @@ function BaseHandle({ resolved: { family, base }, shade, place, lit, on }: BaseH
   const store = useStore() as AppStore;
   const at = (from: string, lightness: number) => canonical(atLightness(readColor(from), lightness));
   /** What has to change for the base to be a colour; what lies between two others cannot be moved. */
-  const to = (color: string) => baseCommand(family, color, selectSystem(store.getState()).families);
+  const to = (color: string) =>
+    baseCommand(family, color, selectSystem(store.getState()).families, 'lightness');
   const { follows } = family;
   const words =
     follows &&

@@ -1,3 +1,4 @@
+import { readColor } from '../../color/parse.ts';
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
@@ -97,7 +98,9 @@ export const familySteps: StepsOf<FamilyCommand> = {
         `A family holds at most ${MOST_HAND_SET} shades set by hand, those of lost labels counted.`,
       );
     const back = { type: 'setShade', family, shade, color: old } as const;
-    return [change(doc, index, { handSet: next }), isThere ? back : { ...back, gone: true }];
+    const after = change(doc, index, { handSet: next });
+    if (color !== null && (readColor(color).alpha ?? 1) < 1) refuseCircles(after, []);
+    return [after, isThere ? back : { ...back, gone: true }];
   },
 };
 

@@ -66,21 +66,25 @@ const rounded = (n: number, digits: number) => Math.round(n * 10 ** digits) / 10
 
 /**
  * What has to change so that a family's base becomes a colour, or as near to it as its following allows: a base of its
- * own becomes it; one that is turned from another is turned and moved further; a tint takes its lightness and chroma.
+ * own becomes it; one that is turned from another is turned and moved further; a tint takes its lightness and chroma. `only`
+ * lightness leaves hue and chroma to what is followed.
  */
 export function baseChange(
   { follows }: { readonly follows: Following | null },
   color: string,
   baseOf: (family: string) => Painted | null,
+  only?: 'lightness',
 ): BaseChange {
   if (!follows) return { ok: true, base: color };
   if (follows.by === 'between') return { ok: false };
   const [l, c, h] = oklchOf(paint(color));
+  if (follows.by === 'tint' && only) return { ok: true, base: color };
   if (follows.by === 'tint')
     return { ok: true, base: color, follows: { ...follows, chroma: rounded(Math.min(MOST_TINT, c), 4) } };
   const followed = baseOf(follows.family);
   if (!followed) return { ok: false };
   const [fl, fc, fh] = oklchOf(followed);
+  if (only) return { ok: true, follows: { ...follows, lightness: rounded(l - fl, 4) } };
   // A grey has no hue to be turned to.
   const turn = c < 0.004 ? follows.turn : ((((h - fh + 180) % 360) + 360) % 360) - 180;
   return {

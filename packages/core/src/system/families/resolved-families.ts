@@ -25,7 +25,7 @@ const onRoles = new WeakMap<readonly Family[], boolean>();
 const rolesById = new WeakMap<readonly Role[], ReadonlyMap<string, Role>>();
 
 /** Whether one of the families is grown on the colour of a role. */
-function anyOnRole(families: readonly Family[]): boolean {
+export function anyOnRole(families: readonly Family[]): boolean {
   let known = onRoles.get(families);
   if (known === undefined) {
     known = families.some(({ growth }) => groundOfGrowth(growth)?.to === 'role');

@@ -1,10 +1,12 @@
+import { readColor } from '../../color/parse.ts';
 import { Refusal } from '../commands/refusal.ts';
 import type { ProjectDocument } from '../document.ts';
 import type { Family } from '../families/family.ts';
 import { followedBy } from '../families/following.ts';
 import { groundOfGrowth } from '../families/growth-ground.ts';
-import { rolesOf } from '../families/resolved-families.ts';
+import { anyOnRole, rolesOf } from '../families/resolved-families.ts';
 import { writeRoleName } from '../roles/role-name.ts';
+import type { Link } from './link.ts';
 
 /** Something whose colour can come of the colours of others. */
 export type Dependent =
@@ -36,10 +38,26 @@ function originsOf(doc: Lists, one: Dependent): Dependent[] {
   if (ground.to !== 'role')
     return [base, { kind: ground.to === 'base' ? 'base' : 'shades', family: ground.family }];
   const role: Dependent = { kind: 'role', role: ground.role, theme: ground.theme };
-  // A translucent one is seen on what lies beneath the page.
-  return doc.ground === null
-    ? [base, role]
-    : [base, role, { kind: 'role', role: doc.ground, theme: ground.theme }];
+  if (doc.ground === null || !letsThrough(doc, ground.role, ground.theme)) return [base, role];
+  return [base, role, { kind: 'role', role: doc.ground, theme: ground.theme }];
+}
+
+/** Whether a role is translucent in a theme, so that what lies beneath the page is seen through it. */
+function letsThrough(doc: Lists, id: string, theme: string): boolean {
+  let link = rolesOf(doc.roles).get(id)?.links[theme];
+  for (const seen = new Set([id]); link; ) {
+    if ((link.opacity ?? 1) < 1) return true;
+    if (link.to === 'color') return (readColor(link.color).alpha ?? 1) < 1;
+    if (link.to === 'base') return false;
+    if (link.to === 'shade') {
+      const own = familyOf(doc, link.family)?.handSet[link.shade];
+      return own !== undefined && (readColor(own).alpha ?? 1) < 1;
+    }
+    if (seen.has(link.role)) return false;
+    seen.add(link.role);
+    link = rolesOf(doc.roles).get(link.role)?.links[theme];
+  }
+  return false;
 }
 
 function nameOf(doc: Lists, one: Dependent): string {
@@ -51,7 +69,7 @@ function nameOf(doc: Lists, one: Dependent): string {
 }
 
 /**
- * Refuses a document in which one of these, or what it comes of, comes of itself: roles that point to each other,
+ * Refuses a document in which one of these, or what it comes of, or a family that is grown on a role, comes of itself: roles that point to each other,
  * families that follow each other, a family grown on a role that shows one of its shades. The reason names the circle.
  */
 export function refuseCircles(doc: Lists, starts: readonly Dependent[]): void {
@@ -76,10 +94,12 @@ export function refuseCircles(doc: Lists, starts: readonly Dependent[]): void {
     sound.add(key);
   };
   for (const start of starts) visit(start);
+  // What these are seen on changes with a role's opacity and with what lies beneath the page.
+  if (anyOnRole(doc.families))
+    for (const { id, growth } of doc.families)
+      if (groundOfGrowth(growth)?.to === 'role') visit({ kind: 'shades', family: id });
 }
 
-/** The shades of the families that are grown on a role. */
-export const grownOnRoles = ({ families }: Lists): Dependent[] =>
-  families
-    .filter(({ growth }) => groundOfGrowth(growth)?.to === 'role')
-    .map(({ id }) => ({ kind: 'shades', family: id }));
+/** Whether a link could be part of a circle at all: most cannot, which is told without looking at the others. */
+export const canCircle = ({ families }: Lists, link: Link): boolean =>
+  link.to === 'role' || anyOnRole(families);

@@ -1,6 +1,6 @@
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf } from '../commands/lists.ts';
-import { grownOnRoles, refuseCircles } from '../links/circles.ts';
+import { refuseCircles } from '../links/circles.ts';
 import { checkLength } from '../names.ts';
 import { roleNameIn } from '../roles/role-name.ts';
 
@@ -20,7 +20,7 @@ export const projectSteps: StepsOf<ProjectCommand> = {
   setGround(doc, { role }) {
     if (role !== null) indexOf(doc.roles, role, 'role');
     const next = { ...doc, ground: role };
-    refuseCircles(next, grownOnRoles(next));
+    refuseCircles(next, []);
     return [next, { type: 'setGround', role: doc.ground }];
   },
 };

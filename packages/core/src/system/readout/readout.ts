@@ -1,5 +1,6 @@
 import type { ResolvedFamily } from '../families/resolved-family.ts';
 import type { Note } from '../notes/note.ts';
+import { notedName } from '../notes/note-name.ts';
 import { type MeasuredTheme, type Measurement, measureTheme } from '../pairs/measure.ts';
 import type { System } from '../resolve/resolve.ts';
 import { type AlikeRoles, alikeRoles } from './alike.ts';
@@ -28,7 +29,7 @@ export interface Readout {
   readonly outside: readonly ShadeAddress[];
   readonly handSet: readonly ShadeAddress[];
   readonly broken: readonly BrokenLink[];
-  /** Notes that are not settled. */
+  /** Notes that are not settled, on things that are there. */
   readonly notes: readonly Note[];
   /** What `broken` was put together from: by theme id, and what is the same in all. */
   readonly brokenByTheme: ReadonlyMap<string, BrokenInTheme>;
@@ -58,7 +59,7 @@ export function readoutOf(system: System, previous?: Readout): Readout {
     outside: families.flatMap(({ outside }) => outside),
     handSet: families.flatMap(({ handSet }) => handSet),
     broken: [...brokenFamilies(system), ...[...brokenByTheme.values()].flatMap(({ broken }) => broken)],
-    notes: system.document.notes.filter(({ settled }) => !settled),
+    notes: openNotes(system, previous),
     brokenByTheme,
     everywhere,
   };
@@ -77,6 +78,20 @@ export function alikeIn({ system }: Readout, theme: string): readonly AlikeRoles
 /** Every measurement, theme by theme in document order. */
 export const allMeasurements = (readout: Readout): Measurement[] =>
   [...readout.measured.values()].flatMap(({ measurements }) => measurements);
+
+/** Notes that are not settled, on things that are there; the same list as before where nothing of that has changed. */
+function openNotes(system: System, previous?: Readout): readonly Note[] {
+  const { document: doc, shape } = system;
+  const old = previous?.system;
+  const same =
+    old &&
+    old.shape === shape &&
+    (['notes', 'roles', 'pairs', 'gradients', 'tray'] as const).every(
+      (part) => old.document[part] === doc[part],
+    );
+  if (same) return previous.notes;
+  return doc.notes.filter(({ settled, on }) => !settled && notedName(doc, on) !== null);
+}
 
 interface FamilyLook {
   readonly outside: readonly ShadeAddress[];

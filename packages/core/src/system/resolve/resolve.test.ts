@@ -26,6 +26,7 @@ const counts = (readout: Readout) => ({
   outside: readout.outside,
   handSet: readout.handSet,
   broken: readout.broken,
+  notes: readout.notes,
   overall: [readout.pairs, readout.themes, readout.passingOverall],
 });
 

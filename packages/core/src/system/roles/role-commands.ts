@@ -1,7 +1,7 @@
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
-import { refuseCircles } from '../links/circles.ts';
+import { canCircle, refuseCircles } from '../links/circles.ts';
 import type { Link } from '../links/link.ts';
 import { checkLength, nameIn, slug } from '../names.ts';
 import { MOST_ROLES, type Role } from './role.ts';
@@ -65,7 +65,9 @@ export const roleSteps: StepsOf<RoleCommand> = {
     const next = { ...doc, roles: inserted(doc.roles, { ...role, links }, index, MOST_ROLES, 'role') };
     refuseCircles(
       next,
-      Object.keys(links).map((theme) => ({ kind: 'role', role: role.id, theme })),
+      Object.entries(links).flatMap(([theme, link]) =>
+        canCircle(next, link) ? [{ kind: 'role' as const, role: role.id, theme }] : [],
+      ),
     );
     return [next, { type: 'removeRole', role: role.id }];
   },
@@ -125,7 +127,7 @@ export const roleSteps: StepsOf<RoleCommand> = {
     const links: Readonly<Record<string, Link>> =
       link === null ? omit(old.links, theme) : { ...old.links, [theme]: link };
     const next = { ...doc, roles: replaced(doc.roles, index, { ...old, links }) };
-    if (link && link.to !== 'color') refuseCircles(next, [{ kind: 'role', role, theme }]);
+    if (link && canCircle(next, link)) refuseCircles(next, [{ kind: 'role', role, theme }]);
     return [next, { type: 'setLink', role, theme, link: old.links[theme] ?? null }];
   },
 };

@@ -2,7 +2,7 @@ import type { Step, StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
 import type { ProjectDocument } from '../document.ts';
-import { refuseCircles } from '../links/circles.ts';
+import { canCircle, refuseCircles } from '../links/circles.ts';
 import type { Link } from '../links/link.ts';
 import { checkName, nameIn } from '../names.ts';
 import { MOST_THEMES, type Theme } from './theme.ts';
@@ -28,7 +28,7 @@ export const themeSteps: StepsOf<ThemeCommand> = {
       return link ? { ...role, links: { ...role.links, [theme.id]: link } } : role;
     });
     const next = { ...doc, themes, roles };
-    const linked = Object.keys(links).filter((role) => links[role]!.to !== 'color');
+    const linked = Object.keys(links).filter((role) => canCircle(next, links[role]!));
     refuseCircles(
       next,
       linked.map((role) => ({ kind: 'role', role, theme: theme.id })),

@@ -1,7 +1,12 @@
 import { cut } from '@mint-lamp/core/system/edits/family-edits';
 import type { Family } from '@mint-lamp/core/system/families/family';
-import { type Following, followingWords, MOST_TINT } from '@mint-lamp/core/system/families/following';
-import { memo, useState } from 'react';
+import {
+  type Following,
+  followedBy,
+  followingWords,
+  MOST_TINT,
+} from '@mint-lamp/core/system/families/following';
+import { memo, useMemo, useState } from 'react';
 import { useStore } from 'react-redux';
 import { useEditing } from '../../../store/editing.ts';
 import { selectSystem, useDocumentPart } from '../../../store/selectors.ts';
@@ -49,7 +54,8 @@ export const FollowChoice = memo(function FollowChoice({ family }: { family: Fam
   const store = useStore() as AppStore;
   const { edit, tryEdit, preview } = useEditing();
   const [fault, setFault] = useState<string | null>(null);
-  const others = families.filter(({ id }) => id !== family.id);
+  const dependents = useMemo(() => followingAll(families, family.id), [families, family.id]);
+  const others = families.filter(({ id }) => id !== family.id && !dependents.has(id));
   const nameOf = (id: string) => families.find((one) => one.id === id)?.name ?? 'a lost family';
   const { follows } = family;
   const options = others.map(({ id, name }) => ({ value: id, label: name }));
@@ -80,7 +86,7 @@ export const FollowChoice = memo(function FollowChoice({ family }: { family: Fam
           trigger={
             <Button
               disabled={!others.length}
-              title={others.length ? undefined : 'There is no other family to follow'}
+              title={others.length ? undefined : 'There is no other family that it could follow'}
             >
               {follows ? capital(followingWords(follows, nameOf)) : 'Its own colour …'}
             </Button>
@@ -159,6 +165,12 @@ export const FollowChoice = memo(function FollowChoice({ family }: { family: Fam
                 {fault}
               </p>
             )}
+            {dependents.size > 0 && (
+              <p className="text-sm text-quiet">
+                It cannot follow {[...dependents].map(nameOf).join(', ')}, which{' '}
+                {dependents.size === 1 ? 'follows' : 'follow'} it.
+              </p>
+            )}
             <p className="text-sm text-quiet">
               {follows
                 ? 'It moves whenever what it follows does, until it is cut.'
@@ -175,5 +187,17 @@ export const FollowChoice = memo(function FollowChoice({ family }: { family: Fam
     </div>
   );
 });
+
+/** The families that follow one, directly or through others: it cannot follow them. */
+function followingAll(families: readonly Family[], id: string): ReadonlySet<string> {
+  const found = new Set([id]);
+  for (let before = 0; before < found.size; ) {
+    before = found.size;
+    for (const one of families)
+      if (followedBy(one.follows).some((other) => found.has(other))) found.add(one.id);
+  }
+  found.delete(id);
+  return found;
+}
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

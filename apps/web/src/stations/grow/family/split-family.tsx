@@ -44,17 +44,19 @@ function Places({ resolved, places, onDone }: PlacesProps) {
   const { edit } = useEditing();
   const [at, setAt] = useState(String(places[Math.floor(places.length / 2)]));
   const { shades, family } = resolved;
-  const place = Number(at);
+  // Somebody else may take shades out meanwhile.
+  const place = places.includes(Number(at)) ? Number(at) : places[0]!;
   const doIt = () => {
+    // Closed first: what is split has no such places any more.
+    onDone();
     const command = split(selectDocument(store.getState()), resolved, place, newId());
     if (edit(command)) toast(`${family.name} is two families now; no colour has changed`);
-    onDone();
   };
   return (
     <div className="flex w-72 flex-col gap-3">
       <Choice
         label="The darker part begins at"
-        value={at}
+        value={String(place)}
         options={places.map((i) => ({ value: String(i), label: shades[i]!.label }))}
         onChange={setAt}
       />

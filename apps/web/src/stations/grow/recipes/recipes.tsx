@@ -32,7 +32,7 @@ export function Recipes({ family, onTry }: RecipesProps) {
   return (
     <section aria-label="Recipes" className="border-t border-hair pt-2">
       <div className="flex items-center justify-between gap-2">
-        <h3 className="text-sm text-quiet">The project’s recipes</h3>
+        <h2 className="text-sm text-quiet">The project’s recipes</h2>
         <Button small onClick={keep} title={`Keeps how ${family.name} grows under a name`}>
           Keep this growth
         </Button>
