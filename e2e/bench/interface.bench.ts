@@ -17,7 +17,44 @@ const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 // The TypeScript runner marks functions with this helper, which the page does not have.
 await page.addInitScript('globalThis.__name = (f) => f');
 
+/** The plane of lightness and chroma while the hue is dragged, and a base while the plane is open. */
+async function measurePlane() {
+  await page.goto(`${stack.address}/p/${SKERRY}/grow/deepwater`);
+  await page.getByRole('button', { name: 'Lightness and chroma as a plane' }).click();
+  const hue = (await page.getByRole('slider', { name: 'Hue' }).boundingBox())!;
+  const [x, y] = [hue.x + hue.width / 2, hue.y + hue.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  const { script } = await costs(page, (i) => page.mouse.move(x + 60 * Math.sin(i / 9), y), 240);
+  await page.mouse.up();
+  for (const [share, name] of [
+    [0.5, 'median'],
+    [0.95, '95th percentile'],
+  ] as const)
+    reportShare(
+      `dragging the hue beside the plane, script time per move, ${name}`,
+      percentile(script, share),
+      FRAME_MS,
+      'ms',
+    );
+  await page.keyboard.press('Control+z');
+  const base = (await page.getByRole('slider', { name: /^Base of Deepwater/ }).boundingBox())!;
+  await page.mouse.move(base.x + 12, base.y + 12);
+  await page.mouse.down();
+  const drag = await costs(page, (i) => page.mouse.move(base.x + 100 * Math.sin(i / 7), base.y + 12), 200);
+  await page.mouse.up();
+  reportShare(
+    'dragging a base with the plane open, script time per move, 95th percentile',
+    percentile(drag.script, 0.95),
+    FRAME_MS,
+    'ms',
+  );
+  await page.keyboard.press('Control+z');
+  await page.getByRole('button', { name: 'Lightness and chroma as tracks' }).click();
+}
+
 async function measure() {
+  await measurePlane();
   for (const [station, base] of [
     ['grow/deepwater', 'Deepwater'],
     ['grow/shingle', 'Shingle'],

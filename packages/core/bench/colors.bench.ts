@@ -3,6 +3,7 @@ import { convert, numbers } from '../src/color/convert.ts';
 import { deltaE2000Lab } from '../src/color/difference.ts';
 import { hexToOklch } from '../src/color/gamut.ts';
 import { readColor } from '../src/color/parse.ts';
+import { paintPlane } from '../src/color/plane.ts';
 import { ratioMatrix } from '../src/contrast/over-gradient.ts';
 import { shippedNames } from '../src/names/names.ts';
 import { reportRatio, reportShare, timeOf } from './report.ts';
@@ -68,3 +69,36 @@ reportRatio(
 const names = await shippedNames();
 const looked = timeOf(() => rgbas.map(({ r, g, b }) => names.nearest(r, g, b)), 5);
 reportShare('nearest name in the shipped list, each', looked / N, 1, 'ms');
+
+const PLANE = { width: 276, height: 104, most: 0.38 };
+const pixels = new Uint8ClampedArray(PLANE.width * PLANE.height * 4);
+let hue = 0;
+const plane = timeOf(() => {
+  hue += 1;
+  paintPlane(pixels, PLANE.width, PLANE.height, hue, PLANE.most);
+  return pixels[0];
+}, 30);
+const toRgb = converter('rgb');
+const planeTheirs = timeOf(() => {
+  hue += 1;
+  let at = 0;
+  for (let y = 0; y < PLANE.height; y++)
+    for (let x = 0; x < PLANE.width; x++, at += 4) {
+      const l = 1 - (y + 0.5) / PLANE.height;
+      const c = ((x + 0.5) / PLANE.width) * PLANE.most;
+      const { r, g, b } = toRgb({ mode: 'oklch', l, c, h: hue });
+      const inside = r >= 0 && r <= 1 && g >= 0 && g <= 1 && b >= 0 && b <= 1;
+      pixels[at] = Math.round(r * 255);
+      pixels[at + 1] = Math.round(g * 255);
+      pixels[at + 2] = Math.round(b * 255);
+      pixels[at + 3] = inside ? 255 : 0;
+    }
+  return pixels[0];
+}, 5);
+reportRatio(
+  'a plane of lightness and chroma, 276 × 104',
+  plane,
+  planeTheirs,
+  "culori's converter, pixel by pixel",
+  4,
+);

@@ -7,7 +7,7 @@ import { fromPlainCmyk, plainCmyk, writeColor } from '@mint-lamp/core/color/writ
 import type { Command } from '@mint-lamp/core/system/commands/command';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import clsx from 'clsx';
-import { useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { useEditing } from '../store/editing.ts';
 import { NumberField } from '../ui/number-field.tsx';
 import { TextField } from '../ui/text-field.tsx';
@@ -100,6 +100,9 @@ interface ColorEditorProps {
 /** Edits one colour in OKLCH, HSL, HSV, RGB, CMYK or Lab, or by typing any CSS colour. */
 export function ColorEditor({ painted, change, translucent }: ColorEditorProps) {
   const { edit, preview } = useEditing();
+  const latest = useRef(change);
+  latest.current = change;
+  const pick = useCallback((picked: Color) => edit(latest.current(picked)), [edit]);
   const [modelId, setModelId] = useState('oklch');
   const model = MODELS.find((m) => m.id === modelId)!;
   // What was set here last, and the colour it was painted as: a hue survives grey, a chroma the gamut's edge.
@@ -152,7 +155,7 @@ export function ColorEditor({ painted, change, translucent }: ColorEditorProps) 
             return null;
           }}
         />
-        <PickFromScreen onPick={(picked) => edit(change(picked))} />
+        <PickFromScreen onPick={pick} />
       </div>
       <fieldset aria-label="Colour model" className="flex justify-between">
         {MODELS.map((m) => (

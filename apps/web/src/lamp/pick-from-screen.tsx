@@ -1,6 +1,7 @@
 import { parseColor } from '@mint-lamp/core/color/parse';
 import type { Color } from '@mint-lamp/core/color/spaces';
 import { Pipette } from 'lucide-react';
+import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../addresses.ts';
@@ -18,7 +19,7 @@ declare global {
 }
 
 /** Picks a colour anywhere on the screen; where the browser cannot, it says so and leads to a picture of it. */
-export function PickFromScreen({ onPick }: { onPick: (color: Color) => void }) {
+export const PickFromScreen = memo(function PickFromScreen({ onPick }: { onPick: (color: Color) => void }) {
   const id = useProjectId();
   const navigate = useNavigate();
   const pick = async () => {
@@ -43,4 +44,4 @@ export function PickFromScreen({ onPick }: { onPick: (color: Color) => void }) {
       <Pipette aria-hidden className="size-4" />
     </IconButton>
   );
-}
+});

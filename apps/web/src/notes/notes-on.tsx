@@ -3,7 +3,7 @@ import { MOST_NOTE_TEXT, type Note, type Noted, notedKey } from '@mint-lamp/core
 import clsx from 'clsx';
 import { format } from 'date-fns';
 import { Trash2 } from 'lucide-react';
-import { useId, useMemo, useState } from 'react';
+import { memo, useId, useMemo, useState } from 'react';
 import { newId, useEditing } from '../store/editing.ts';
 import { useDocumentPart } from '../store/selectors.ts';
 import { Button } from '../ui/button.tsx';
@@ -11,7 +11,7 @@ import { IconButton } from '../ui/icon-button.tsx';
 import { author, rememberAuthor } from './author.ts';
 
 /** The notes on a thing, and a new one: what is said, by whom and when; open until they are settled. */
-export function NotesOn({ on }: { on: Noted }) {
+export const NotesOn = memo(function NotesOn({ on }: { on: Noted }) {
   const notes = useDocumentPart('notes');
   const key = notedKey(on);
   const own = useMemo(() => notes.filter((note) => notedKey(note.on) === key), [notes, key]);
@@ -36,7 +36,7 @@ export function NotesOn({ on }: { on: Noted }) {
       {writing && <NewNote on={on} onDone={() => setWriting(false)} />}
     </section>
   );
-}
+});
 
 function OneNote({ note }: { note: Note }) {
   const { edit } = useEditing();

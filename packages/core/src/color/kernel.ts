@@ -33,9 +33,13 @@ export function linearToOklab(r: number, g: number, b: number, out: Triple): Tri
 
 /** OKLab to linear sRGB; values outside 0–1 are outside the gamut. Writes into and returns `out`. */
 export function oklabToLinear(L: number, a: number, b: number, out: Triple): Triple {
-  const l = (L + 0.3963377773761749 * a + 0.2158037573099136 * b) ** 3;
-  const m = (L - 0.1055613458156586 * a - 0.0638541728258133 * b) ** 3;
-  const s = (L - 0.0894841775298119 * a - 1.2914855480194092 * b) ** 3;
+  // Multiplied out: a power costs many times as much, and this is the innermost loop of all.
+  const l1 = L + 0.3963377773761749 * a + 0.2158037573099136 * b;
+  const m1 = L - 0.1055613458156586 * a - 0.0638541728258133 * b;
+  const s1 = L - 0.0894841775298119 * a - 1.2914855480194092 * b;
+  const l = l1 * l1 * l1;
+  const m = m1 * m1 * m1;
+  const s = s1 * s1 * s1;
   out[0] = 4.076741636075959 * l - 3.3077115392580629 * m + 0.2309699031821043 * s;
   out[1] = -1.2684379732850315 * l + 2.6097573492876882 * m - 0.341319376002657 * s;
   out[2] = -0.0041960761386756 * l - 0.7034186179359362 * m + 1.7076146940746117 * s;

@@ -44,10 +44,12 @@ export function paintPlane(
     const l = 1 - (y + 0.5) / height;
     for (let x = 0; x < width; x++, at += 4) {
       const c = ((x + 0.5) / width) * mostChroma;
-      const [r, g, b] = oklabToLinear(l, c * cos, c * sin, linear);
-      const least = Math.min(r, g, b);
-      const most = Math.max(r, g, b);
-      if (least < -ROUNDING || most > 1 + ROUNDING) {
+      oklabToLinear(l, c * cos, c * sin, linear);
+      const r = linear[0];
+      const g = linear[1];
+      const b = linear[2];
+      const below = r < -ROUNDING || g < -ROUNDING || b < -ROUNDING;
+      if (below || r > 1 + ROUNDING || g > 1 + ROUNDING || b > 1 + ROUNDING) {
         out[at + 3] = 0;
         continue;
       }

@@ -102,11 +102,10 @@ function instead(from: ResolvedFamily, to: ResolvedFamily | null) {
 }
 
 /** Cuts a family from what it follows, with the base that it has now. */
-export function cut({ families }: Pick<System, 'families'>, { id, base }: Family): SimpleCommand[] {
-  return [
-    { type: 'setFollows', family: id, follows: null },
-    { type: 'setBase', family: id, color: families.get(id)?.base.text ?? base },
-  ];
+export function cut({ families }: Pick<System, 'families'>, id: string): SimpleCommand[] {
+  const base = families.get(id)?.base.text;
+  const own: SimpleCommand = { type: 'setFollows', family: id, follows: null };
+  return base === undefined ? [own] : [own, { type: 'setBase', family: id, color: base }];
 }
 
 /** Removes a family; those that follow it keep the colours that they have, and what used it uses something else. */
@@ -115,7 +114,7 @@ export function removed(system: System, id: string, replacement: Replacement): C
   const resolved = families.get(id)!;
   const other = replacement.by === 'family' ? (families.get(replacement.family) ?? null) : null;
   const commands: SimpleCommand[] = [
-    ...followersOf(document.families, id).flatMap((follower) => cut(system, follower)),
+    ...followersOf(document.families, id).flatMap((follower) => cut(system, follower.id)),
     ...(replacement.by === 'nothing'
       ? []
       : relinked(document, usesOfFamily(document, id), instead(resolved, other))),

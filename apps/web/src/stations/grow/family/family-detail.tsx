@@ -37,7 +37,7 @@ export function FamilyDetail({ resolved, ground, onTry }: FamilyDetailProps) {
             onCommit={(name) => tryEdit({ type: 'renameFamily', family: family.id, name })}
             className="w-44"
           />
-          <FollowChoice family={family} />
+          <FollowChoice id={family.id} name={family.name} follows={family.follows} />
           <FamilyTools family={family.id} />
         </div>
         <ShadeTiles resolved={resolved} />
@@ -48,7 +48,7 @@ export function FamilyDetail({ resolved, ground, onTry }: FamilyDetailProps) {
       </div>
       <div className="flex min-w-0 flex-col gap-3">
         <GrowthPanel family={family.id} growth={family.growth} ground={ground} grownOn={resolved.ground} />
-        <Recipes family={family} onTry={onTry} />
+        <Recipes family={family.id} name={family.name} onTry={onTry} />
       </div>
     </section>
   );

@@ -48,26 +48,31 @@ const CHROMA = {
   decimals: 0,
 } as const;
 
+interface FollowChoiceProps {
+  id: string;
+  name: string;
+  follows: Following | null;
+}
+
 /** What the base of a family comes of: a colour of its own, or the bases of others, which it follows until it is cut. */
-export const FollowChoice = memo(function FollowChoice({ family }: { family: Family }) {
+export const FollowChoice = memo(function FollowChoice({ id, name, follows }: FollowChoiceProps) {
   const families = useDocumentPart('families');
   const store = useStore() as AppStore;
   const { edit, tryEdit, preview } = useEditing();
   const [fault, setFault] = useState<string | null>(null);
-  const dependents = useMemo(() => followingAll(families, family.id), [families, family.id]);
-  const others = families.filter(({ id }) => id !== family.id && !dependents.has(id));
-  const nameOf = (id: string) => families.find((one) => one.id === id)?.name ?? 'a lost family';
-  const { follows } = family;
-  const options = others.map(({ id, name }) => ({ value: id, label: name }));
+  const dependents = useMemo(() => followingAll(families, id), [families, id]);
+  const others = families.filter((one) => one.id !== id && !dependents.has(one.id));
+  const nameOf = (other: string) => families.find((one) => one.id === other)?.name ?? 'a lost family';
+  const options = others.map((one) => ({ value: one.id, label: one.name }));
   const set = (next: Following) => {
-    setFault(tryEdit({ type: 'setFollows', family: family.id, follows: next }));
+    setFault(tryEdit({ type: 'setFollows', family: id, follows: next }));
   };
-  const look = (next: Following) => preview({ type: 'setFollows', family: family.id, follows: next });
+  const look = (next: Following) => preview({ type: 'setFollows', family: id, follows: next });
   const cutIt = () =>
     edit({
       type: 'batch',
-      label: `cut ${family.name} from what it follows`,
-      commands: cut(selectSystem(store.getState()), family),
+      label: `cut ${name} from what it follows`,
+      commands: cut(selectSystem(store.getState()), id),
     });
   const choose = (by: By) => {
     const first = follows?.family ?? others[0]!.id;
@@ -82,7 +87,7 @@ export const FollowChoice = memo(function FollowChoice({ family }: { family: Fam
       <p className="mb-0.5 text-sm text-quiet">Base</p>
       <div className="flex items-center gap-1">
         <Popover
-          label={`What the base of ${family.name} follows`}
+          label={`What the base of ${name} follows`}
           trigger={
             <Button
               disabled={!others.length}
@@ -94,7 +99,7 @@ export const FollowChoice = memo(function FollowChoice({ family }: { family: Fam
         >
           <div className="flex w-80 flex-col gap-2">
             <Choice
-              label={`The base of ${family.name} is`}
+              label={`The base of ${name} is`}
               value={follows?.by ?? 'own'}
               options={WAYS.filter(({ value }) => value !== 'between' || others.length > 1)}
               onChange={choose}
@@ -104,7 +109,7 @@ export const FollowChoice = memo(function FollowChoice({ family }: { family: Fam
                 label={follows.by === 'between' ? 'First family' : 'Family'}
                 value={follows.family}
                 options={options}
-                onChange={(id) => set({ ...follows, family: id })}
+                onChange={(other) => set({ ...follows, family: other })}
               />
             )}
             {follows?.by === 'turn' && (

@@ -1,6 +1,7 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { X } from 'lucide-react';
+import { memo } from 'react';
 import { LinkPicker } from '../../../links/link-picker.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
@@ -15,7 +16,7 @@ interface GroundChoiceProps {
 const hexOf = ({ color: { r, g, b } }: RailGround) => hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));
 
 /** What the marks stand against: any shade, role or colour, and a second one beside it. */
-export function GroundChoice({ grounds, onChoose }: GroundChoiceProps) {
+export const GroundChoice = memo(function GroundChoice({ grounds, onChoose }: GroundChoiceProps) {
   const [first, second] = grounds;
   const links = grounds.map(({ link }) => link);
   return (
@@ -53,7 +54,7 @@ export function GroundChoice({ grounds, onChoose }: GroundChoiceProps) {
       </div>
     </fieldset>
   );
-}
+});
 
 interface OneProps {
   ground: RailGround;

@@ -4,7 +4,7 @@ import { linkName } from '@mint-lamp/core/system/links/link-name';
 import { groundOf } from '@mint-lamp/core/system/pairs/measure';
 import { follow, NO_ROLE } from '@mint-lamp/core/system/resolve/follow';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
-import { useCallback, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { useSystem, useTheme } from '../../../store/selectors.ts';
 import { ofTab } from '../../../store/storage.ts';
 
@@ -40,6 +40,15 @@ export function groundColor(system: System, theme: ResolvedTheme, link: Link): R
   return color && paintedOver(color, groundOf(system, theme));
 }
 
+const same = (a: readonly RailGround[], b: readonly RailGround[]) =>
+  a.length === b.length &&
+  a.every((one, i) => {
+    const other = b[i]!;
+    const { r, g, b: blue } = one.color;
+    const equal = r === other.color.r && g === other.color.g && blue === other.color.b;
+    return equal && one.name === other.name && write(one.link) === write(other.link);
+  });
+
 /** The one or two grounds that the marks are drawn against, as chosen in this tab. */
 export function useRailGrounds() {
   const system = useSystem();
@@ -57,7 +66,11 @@ export function useRailGrounds() {
     name: linkName(system.document, page),
     color: groundColor(system, theme, page) ?? { r: 255, g: 255, b: 255, alpha: 1 },
   });
-  const grounds = known.length ? known.slice(0, 2) : [usual()];
+  const now = known.length ? known.slice(0, 2) : [usual()];
+  // The same objects for as long as they are the same grounds, so that nothing is drawn again for them.
+  const latest = useRef(now);
+  if (!same(latest.current, now)) latest.current = now;
+  const grounds = latest.current;
   const choose = useCallback((next: readonly Link[]) => {
     setChosen(next);
     ofTab.write(KEY, next.map(write).join('\n'));

@@ -1,30 +1,35 @@
-import type { Family } from '@mint-lamp/core/system/families/family';
 import { freeName, slugsOf } from '@mint-lamp/core/system/names';
 import type { KeptRecipe } from '@mint-lamp/core/system/recipes/recipe';
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
+import { useStore } from 'react-redux';
 import { newId, useEditing } from '../../../store/editing.ts';
-import { useDocumentPart } from '../../../store/selectors.ts';
+import { selectDocument, useDocumentPart } from '../../../store/selectors.ts';
+import type { AppStore } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
 import { ApplyRecipe } from './apply-recipe.tsx';
 
 interface RecipesProps {
-  family: Family;
+  family: string;
+  name: string;
   onTry: (trying: boolean) => void;
 }
 
 /** The project's own recipes: kept from a growth, tried on the rails, and applied to families in one go. */
-export function Recipes({ family, onTry }: RecipesProps) {
+export const Recipes = memo(function Recipes({ family, name, onTry }: RecipesProps) {
+  const store = useStore() as AppStore;
   const recipes = useDocumentPart('recipes');
   const { edit, tryEdit } = useEditing();
   const [applied, setApplied] = useState<string | null>(null);
   const keep = () => {
+    const own = selectDocument(store.getState()).families.find(({ id }) => id === family);
+    if (!own) return;
     const recipe: KeptRecipe = {
       id: newId(),
-      name: freeName(`As ${family.name}`.slice(0, 70), slugsOf(recipes)),
-      growth: family.growth,
+      name: freeName(`As ${name}`.slice(0, 70), slugsOf(recipes)),
+      growth: own.growth,
     };
     edit({ type: 'addRecipe', recipe });
   };
@@ -33,7 +38,7 @@ export function Recipes({ family, onTry }: RecipesProps) {
     <section aria-label="Recipes" className="border-t border-hair pt-2">
       <div className="flex items-center justify-between gap-2">
         <h2 className="text-sm text-quiet">The project’s recipes</h2>
-        <Button small onClick={keep} title={`Keeps how ${family.name} grows under a name`}>
+        <Button small onClick={keep} title={`Keeps how ${name} grows under a name`}>
           Keep this growth
         </Button>
       </div>
@@ -43,12 +48,12 @@ export function Recipes({ family, onTry }: RecipesProps) {
         </p>
       )}
       <ul className="mt-1 flex flex-col gap-1">
-        {recipes.map(({ id, name, growth }) => (
+        {recipes.map(({ id, name: called, growth }) => (
           <li key={id} className="flex items-center gap-1">
             <TextField
-              label={`Name of the recipe ${name}`}
+              label={`Name of the recipe ${called}`}
               hideLabel
-              value={name}
+              value={called}
               onCommit={(next) => tryEdit({ type: 'renameRecipe', recipe: id, name: next })}
               className="flex-1"
             />
@@ -62,7 +67,7 @@ export function Recipes({ family, onTry }: RecipesProps) {
             </Button>
             <IconButton
               small
-              label={`Remove the recipe ${name}`}
+              label={`Remove the recipe ${called}`}
               onClick={() => {
                 setApplied(null);
                 edit({ type: 'removeRecipe', recipe: id });
@@ -77,11 +82,11 @@ export function Recipes({ family, onTry }: RecipesProps) {
         <ApplyRecipe
           key={one.id}
           recipe={one}
-          except={family.id}
+          except={family}
           onTry={onTry}
           onDone={() => setApplied(null)}
         />
       )}
     </section>
   );
-}
+});
