@@ -16,7 +16,7 @@ export default defineConfig({
     // A record of every step, to be looked at when a test fails: TRACE=1. It slows all of them down.
     trace: process.env.TRACE ? 'retain-on-failure' : 'off',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -81,6 +81,9 @@ async function measure() {
 
   for (const family of [0, 5]) {
     await page.goto(`${stack.address}/p/${id}/grow/f${family}`);
+    // With the plane of lightness and chroma open, which costs the most; it is remembered.
+    const plane = page.getByRole('button', { name: 'Lightness and chroma as a plane' });
+    if (await plane.isVisible()) await plane.click();
     const handle = page.getByRole('slider', { name: new RegExp(`^Base of Family ${family},`) });
     const box = (await handle.boundingBox())!;
     await page.mouse.move(box.x + 12, box.y + 12);

@@ -70,6 +70,7 @@ test('the ratios on its grounds are seen without scrolling, and all that the lam
 test('keys move the lit colour: from blue-green to plum in a few presses, and one undo brings all back', async ({
   page,
   open,
+  goOn,
   stack,
   project,
 }) => {
@@ -84,6 +85,26 @@ test('keys move the lit colour: from blue-green to plum in a few presses, and on
   await page.keyboard.press('c');
   await page.keyboard.press('Shift+L');
   await expectSaved(page);
+  // Everything has followed: the scene, its gradient, and what is linked to a shade of it in the other theme.
+  const lit = await page.getByTestId('lamp-color').evaluate((half) => getComputedStyle(half).backgroundColor);
+  const painted = async () => {
+    await goOn('stage');
+    const scene = page.getByTestId('scene');
+    const button = scene.getByText('Book a crossing');
+    const css = (of: typeof button, property: string) =>
+      of.evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property);
+    const day = [
+      await css(button, 'background-color'),
+      await css(scene.locator('.h-36'), 'background-image'),
+    ];
+    await page.keyboard.press('n');
+    const night = await css(button, 'background-color');
+    await page.keyboard.press('n');
+    await goOn('grow/deepwater');
+    return [...day, night];
+  };
+  const plum = await painted();
+  expect(plum[0]).toBe(lit);
   const base = async () =>
     (await onServer(stack, project)).document.families.find(({ id }: { id: string }) => id === 'deepwater')
       .base;
@@ -92,6 +113,11 @@ test('keys move the lit colour: from blue-green to plum in a few presses, and on
   await expect(code).toHaveValue('#0b5f6b');
   await expectSaved(page);
   expect(await base()).toBe('#0b5f6b');
+  const back = await painted();
+  expect(back[0]).toBe('rgb(11, 95, 107)');
+  back.forEach((color, i) => {
+    expect(color).not.toBe(plum[i]);
+  });
   // Undone at once, before the presses have come to rest, too.
   await page.keyboard.press('l');
   await page.keyboard.press('l');
@@ -176,7 +202,7 @@ test('notes on a colour and on a pair are counted while they are open', async ({
   await page.keyboard.type('Too pale for the deck?');
   await lamp.getByLabel('Your name').fill('Ida');
   await page.keyboard.press('Enter');
-  await expect(lamp.getByRole('region', { name: 'Notes' })).toContainText('Too pale for the deck?Ida,');
+  await expect(lamp.getByRole('group', { name: 'Notes' })).toContainText('Too pale for the deck?Ida,');
   const pair = (await onServer(stack, project)).document.pairs[0].id;
   await goOn(`check/${pair}`);
   const row = page.locator(`#pair-${pair}`);

@@ -124,7 +124,8 @@ test('an edit that no longer fits is told, and the others go through', async ({
   const elsewhere = await browser.newContext();
   const other = await elsewhere.newPage();
   await other.goto(`${stack.address}/p/${project}/grow/kelp`);
-  await other.getByRole('button', { name: 'Remove', exact: true }).click();
+  await other.getByRole('button', { name: 'Remove …' }).click();
+  await other.getByRole('button', { name: 'Remove Kelp' }).click();
   await expectSaved(other);
   await page.unroute('**/commands');
   await expectSaved(page);

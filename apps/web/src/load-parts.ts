@@ -1,8 +1,8 @@
-import { lazy } from 'react';
+import type { ComponentType } from 'react';
 
-/** The frame of an open project is fetched when a project is opened: the list of projects does without. */
-export const Frame = lazy(() => import('./frame/frame.tsx'));
-export const FrontDoor = lazy(() => import('./frame/front-door.tsx'));
+interface Part {
+  readonly default: ComponentType;
+}
 
 /**
  * Each station is fetched when it is opened; and, when the page has been quiet for a while, ahead, so that it
@@ -16,19 +16,33 @@ const LOADERS = {
   fade: () => import('./stations/fade/fade.tsx'),
   stage: () => import('./stations/stage/stage.tsx'),
   deliver: () => import('./stations/deliver/deliver.tsx'),
-};
+} satisfies Record<string, () => Promise<Part>>;
 
-export const Gather = lazy(LOADERS.gather);
-export const Grow = lazy(LOADERS.grow);
-export const Assign = lazy(LOADERS.assign);
-export const Check = lazy(LOADERS.check);
-export const Fade = lazy(LOADERS.fade);
-export const Stage = lazy(LOADERS.stage);
-export const Deliver = lazy(LOADERS.deliver);
+/**
+ * Fetches a station for its route. The router waits for it before it draws: a view that said it was waiting would
+ * stay for a third of a second, however soon the part is there.
+ */
+export const station = (name: keyof typeof LOADERS) => async () => ({
+  Component: (await LOADERS[name]()).default,
+});
+
+/** The list of projects, which an open project does without. */
+export const loadProjects = async () => ({
+  Component: (await import('./projects/projects-page.tsx')).ProjectsPage,
+});
+
+/** The frame of an open project is fetched when a project is opened: the list of projects does without. */
+export const loadFrame = () => import('./frame/frame.tsx');
+export const loadFrontDoor = async () => ({ Component: (await import('./frame/front-door.tsx')).default });
 
 /** What stations fetch only when it is needed. */
 const PARTS = [
   () => import('./stations/fade/profile.tsx'),
+  () => import('./stations/grow/growth/curve-charts.tsx'),
+  () => import('./lamp/plane.tsx'),
+  () => import('./links/link-panel.tsx'),
+  () => import('./tray/picked-tools.tsx'),
+  () => import('./tray/add-color-form.tsx'),
   async () => (await import('./jobs/run-job.ts')).loadJobsAhead(),
 ];
 

@@ -1,42 +1,34 @@
-import { Suspense } from 'react';
 import { createBrowserRouter } from 'react-router';
 import { LostPage } from './frame/lost-page.tsx';
-import {
-  Assign,
-  Check,
-  Deliver,
-  Fade,
-  Frame,
-  FrontDoor,
-  fetchAhead,
-  Gather,
-  Grow,
-  Stage,
-} from './load-parts.ts';
-import { ProjectsPage } from './projects/projects-page.tsx';
+import { fetchAhead, loadFrame, loadFrontDoor, loadProjects, station } from './load-parts.ts';
 import { Waiting } from './ui/notice.tsx';
 
 /** Every station, family, shade, role, pair, gradient and stop has an address. */
 export function createRouter() {
   return createBrowserRouter([
-    { path: '/', element: <ProjectsPage />, errorElement: <LostPage /> },
+    {
+      path: '/',
+      hydrateFallbackElement: <Waiting>Opening …</Waiting>,
+      lazy: loadProjects,
+      errorElement: <LostPage />,
+    },
     {
       path: '/p/:projectId',
-      element: (
-        <Suspense fallback={<Waiting>Opening the project …</Waiting>}>
-          <Frame onOpen={fetchAhead} />
-        </Suspense>
-      ),
+      hydrateFallbackElement: <Waiting>Opening the project …</Waiting>,
+      lazy: async () => {
+        const { default: Frame } = await loadFrame();
+        return { element: <Frame onOpen={fetchAhead} /> };
+      },
       errorElement: <LostPage />,
       children: [
-        { index: true, element: <FrontDoor /> },
-        { path: 'gather/:source?/:view?', element: <Gather /> },
-        { path: 'grow/:family?/:shade?', element: <Grow /> },
-        { path: 'assign/:role?', element: <Assign /> },
-        { path: 'check/:pair?', element: <Check /> },
-        { path: 'fade/:gradient?/:stop?', element: <Fade /> },
-        { path: 'stage/:scene?', element: <Stage /> },
-        { path: 'deliver', element: <Deliver /> },
+        { index: true, lazy: loadFrontDoor },
+        { path: 'gather/:source?/:view?', lazy: station('gather') },
+        { path: 'grow/:family?/:shade?', lazy: station('grow') },
+        { path: 'assign/:role?', lazy: station('assign') },
+        { path: 'check/:pair?', lazy: station('check') },
+        { path: 'fade/:gradient?/:stop?', lazy: station('fade') },
+        { path: 'stage/:scene?', lazy: station('stage') },
+        { path: 'deliver', lazy: station('deliver') },
       ],
     },
     { path: '*', element: <LostPage /> },

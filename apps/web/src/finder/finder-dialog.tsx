@@ -1,10 +1,10 @@
-import { lazy, Suspense } from 'react';
 import { dialogOpened } from '../store/interface-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { Dialog } from '../ui/dialog.tsx';
+import { part } from '../ui/part.tsx';
 
 export const loadFinder = () => import('./finder-list.tsx');
-const FinderList = lazy(loadFinder);
+const FinderList = part(loadFinder, <p className="text-quiet">Opening …</p>);
 
 /** The finder (Mod+K): go to or do anything, by name. */
 export function Finder() {
@@ -16,9 +16,7 @@ export function Finder() {
       onOpenChange={(next) => dispatch(dialogOpened(next ? 'finder' : null))}
       title="Finder"
     >
-      <Suspense fallback={<p className="text-quiet">Opening …</p>}>
-        <FinderList onDone={() => dispatch(dialogOpened(null))} />
-      </Suspense>
+      <FinderList onDone={() => dispatch(dialogOpened(null))} />
     </Dialog>
   );
 }

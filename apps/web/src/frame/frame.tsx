@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { Outlet, useParams } from 'react-router';
 import { ColorDragging } from '../dragging/color-dragging.tsx';
@@ -71,9 +71,7 @@ function OpenFrame({ onOpen }: FrameProps) {
           style={surround ? { background: '#777777', padding: 24 } : undefined}
         >
           <div className={surround ? 'min-h-full rounded-md bg-ground' : 'min-h-full'}>
-            <Suspense fallback={<p className="p-6 text-quiet">Opening …</p>}>
-              <Outlet />
-            </Suspense>
+            <Outlet />
           </div>
         </main>
         <Lamp />

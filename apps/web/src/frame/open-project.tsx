@@ -5,7 +5,6 @@ import { useStore } from 'react-redux';
 import { Link } from 'react-router';
 import { recallTheme } from '../kinds/themes/theme-memory.ts';
 import { surroundIsOn } from '../look/dress.ts';
-import { LeftBehind } from '../projects/left-behind.tsx';
 import { loadProject, ServerError } from '../store/api.ts';
 import { keepHistory, recallHistory } from '../store/history-memory.ts';
 import { projectChanged, selected, surroundSwitched, themeChosen } from '../store/interface-slice.ts';
@@ -16,6 +15,11 @@ import { tellSetAside } from '../store/telling.ts';
 import { readUnsent } from '../store/unsent.ts';
 import { Button } from '../ui/button.tsx';
 import { Waiting } from '../ui/notice.tsx';
+import { part } from '../ui/part.tsx';
+
+const LeftBehind = part(async () => ({
+  default: (await import('../projects/left-behind.tsx')).LeftBehind,
+}));
 
 const RETRY_MS = 1500;
 

@@ -10,11 +10,13 @@ import clsx from 'clsx';
 import { useCallback, useRef, useState } from 'react';
 import { useEditing } from '../store/editing.ts';
 import { NumberField } from '../ui/number-field.tsx';
+import { part } from '../ui/part.tsx';
 import { TextField } from '../ui/text-field.tsx';
 import { Track } from '../ui/track.tsx';
 import { PickFromScreen } from './pick-from-screen.tsx';
-import { Plane } from './plane.tsx';
 import { planeIsOpen, rememberPlane } from './remembered-plane.ts';
+
+const Plane = part(() => import('./plane.tsx'), <div className="h-[122px]" />);
 
 /** A way to edit: its channels with ranges, and the way to and from a colour. */
 interface Model {

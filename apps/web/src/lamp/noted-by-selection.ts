@@ -1,7 +1,6 @@
 import type { Noted } from '@mint-lamp/core/system/notes/note';
 import type { Selection } from '../store/interface-slice.ts';
 
-/** What a note on a selected thing is on: a stop's is on its gradient. */
-export function notedBySelection(selection: Selection): Noted {
-  return selection.kind === 'stop' ? { kind: 'gradient', gradient: selection.gradient } : selection;
-}
+/** What a note on a selected thing is on; null for a stop, since the notes on its gradient stand at Fade. */
+export const notedBySelection = (selection: Selection): Noted | null =>
+  selection.kind === 'stop' ? null : selection;

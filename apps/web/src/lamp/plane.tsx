@@ -29,7 +29,7 @@ interface PlaneProps {
  * All lightnesses and chromas of one hue, with the edges of sRGB and of Display P3; the colour is a place on it, which
  * is dragged or moved with the arrow keys.
  */
-export function Plane({ lightness, chroma, hue, css, onMove }: PlaneProps) {
+export default function Plane({ lightness, chroma, hue, css, onMove }: PlaneProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const image = useRef<ImageData | null>(null);
   const held = useRef(false);

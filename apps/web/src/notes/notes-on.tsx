@@ -1,7 +1,6 @@
 import { MOST_NAME } from '@mint-lamp/core/system/names';
 import { MOST_NOTE_TEXT, type Note, type Noted, notedKey } from '@mint-lamp/core/system/notes/note';
 import clsx from 'clsx';
-import { format } from 'date-fns';
 import { Trash2 } from 'lucide-react';
 import { memo, useId, useMemo, useState } from 'react';
 import { newId, useEditing } from '../store/editing.ts';
@@ -10,6 +9,13 @@ import { Button } from '../ui/button.tsx';
 import { IconButton } from '../ui/icon-button.tsx';
 import { author, rememberAuthor } from './author.ts';
 
+const WHEN = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+
 /** The notes on a thing, and a new one: what is said, by whom and when; open until they are settled. */
 export const NotesOn = memo(function NotesOn({ on }: { on: Noted }) {
   const notes = useDocumentPart('notes');
@@ -17,9 +23,9 @@ export const NotesOn = memo(function NotesOn({ on }: { on: Noted }) {
   const own = useMemo(() => notes.filter((note) => notedKey(note.on) === key), [notes, key]);
   const [writing, setWriting] = useState(false);
   return (
-    <section aria-label="Notes" className="flex flex-col gap-2 border-t border-hair pt-2">
+    <fieldset aria-label="Notes" className="flex flex-col gap-2 border-t border-hair pt-2">
       <div className="flex items-center justify-between">
-        <h3 className="text-sm text-quiet">{own.length ? 'Notes' : 'No notes'}</h3>
+        <p className="text-sm text-quiet">{own.length ? 'Notes' : 'No notes'}</p>
         {!writing && (
           <Button small onClick={() => setWriting(true)}>
             Write a note
@@ -34,7 +40,7 @@ export const NotesOn = memo(function NotesOn({ on }: { on: Noted }) {
         </ul>
       )}
       {writing && <NewNote on={on} onDone={() => setWriting(false)} />}
-    </section>
+    </fieldset>
   );
 });
 
@@ -46,7 +52,7 @@ function OneNote({ note }: { note: Note }) {
       <div className="mt-1 flex items-center gap-1 text-sm text-quiet">
         <span className="min-w-0 flex-1 truncate">
           {note.by || 'Nobody named'},{' '}
-          <time dateTime={new Date(note.at).toISOString()}>{format(note.at, 'd MMM, HH:mm')}</time>
+          <time dateTime={new Date(note.at).toISOString()}>{WHEN.format(note.at)}</time>
         </span>
         <Button
           small

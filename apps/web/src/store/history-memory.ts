@@ -42,6 +42,11 @@ export function keepHistory(store: AppStore): () => void {
   const write = () => {
     const { project } = store.getState();
     if (!project) return;
+    if (!project.undo.length && !project.redo.length) {
+      // Nothing to read again, and nothing to read it with.
+      ofTab.remove(key(project.id));
+      return;
+    }
     const history: History = { undo: project.undo.slice(-MOST), redo: project.redo.slice(-MOST) };
     ofTab.write(key(project.id), JSON.stringify({ form: DOCUMENT_VERSION, ...history }));
   };

@@ -1,13 +1,6 @@
 import { findTwins } from '@mint-lamp/core/color/difference';
-import { numberedName, slug } from '@mint-lamp/core/system/names';
 import { oklabOf, paint } from '@mint-lamp/core/system/resolve/painted';
-import {
-  groupCommand,
-  type SortKey,
-  sortCommand,
-  takeOut,
-  trayAsText,
-} from '@mint-lamp/core/system/tray/arrangement';
+import { type SortKey, sortCommand, takeOut, trayAsText } from '@mint-lamp/core/system/tray/arrangement';
 import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
 import { ArrowDownUp, Layers2, Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
@@ -17,37 +10,20 @@ import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
 import { Confirm } from '../ui/confirm.tsx';
 import { CopyButton } from '../ui/copy-button.tsx';
+import { part } from '../ui/part.tsx';
 import { Popover, PopoverClose } from '../ui/popover.tsx';
-import { InBetween } from './in-between.tsx';
 import type { Picked } from './use-picked.ts';
 
 interface ToolProps {
   tray: readonly Swatch[];
 }
 
-/** What can be done with several colours that are chosen together. */
+const PickedToolsOf = part(() => import('./picked-tools.tsx'));
+
+/** What can be done with several colours that are chosen together; fetched when there are. */
 export function PickedTools({ tray, picked }: ToolProps & { picked: Picked }) {
-  const dispatch = useAppDispatch();
-  const { ids } = picked;
-  if (ids.size < 2) return null;
-  const name = numberedName('Group', new Set(tray.map(({ group }) => slug(group))));
-  return (
-    <fieldset aria-label="Chosen colours" className="flex items-center gap-1">
-      <span className="text-sm whitespace-nowrap">{ids.size} chosen</span>
-      <Button small onClick={() => dispatch(edit(groupCommand(tray, ids, name)))}>
-        Group
-      </Button>
-      <InBetween tray={tray} ids={ids} />
-      <Button
-        small
-        onClick={() => {
-          if (dispatch(edit(takeOut([...ids])))) picked.clear();
-        }}
-      >
-        Take out
-      </Button>
-    </fieldset>
-  );
+  if (picked.ids.size < 2) return null;
+  return <PickedToolsOf tray={tray} picked={picked} />;
 }
 
 const SORTS: readonly (readonly [SortKey, string])[] = [

@@ -3,9 +3,10 @@ import type { MixingSpace } from '@mint-lamp/core/gradient/interpolate';
 import { angleOf } from '@mint-lamp/core/system/gradients/gradient';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { Trash2 } from 'lucide-react';
-import { lazy, Suspense } from 'react';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
+import { NotesOn } from '../../notes/notes-on.tsx';
 import { useEditing } from '../../store/editing.ts';
 import { selectProject } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
@@ -13,13 +14,14 @@ import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { CopyButton } from '../../ui/copy-button.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
+import { part } from '../../ui/part.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { Track } from '../../ui/track.tsx';
 import { Faults } from './faults.tsx';
 import { GradientPreview } from './gradient-preview.tsx';
 import { StopList } from './stop-list.tsx';
 
-const Profile = lazy(() => import('./profile.tsx'));
+const Profile = part(() => import('./profile.tsx'), <div className="h-28" />);
 
 const SPACES: readonly { value: MixingSpace; label: string }[] = [
   { value: 'oklab', label: 'OKLab, even to the eye' },
@@ -43,6 +45,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
   const { edit, tryEdit, preview } = useEditing();
   const id = useAppSelector((state) => selectProject(state).id);
   const navigate = useNavigate();
+  const noted = useMemo(() => ({ kind: 'gradient', gradient: gradient.id }) as const, [gradient.id]);
   const css = gradientCss(resolved);
   const degrees = angleOf(gradient);
   const turn = (value: number) =>
@@ -54,12 +57,13 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
   return (
     <section aria-label={gradient.name} className="flex flex-col gap-3 px-5 pb-5">
       <GradientPreview resolved={resolved} openStop={openStop} />
-      <Suspense fallback={<div className="h-28" />}>
-        <Profile resolved={resolved} />
-      </Suspense>
+      <Profile resolved={resolved} />
       <Faults resolved={resolved} />
       <div className="grid grid-cols-[1fr_264px] gap-6">
-        <StopList resolved={resolved} openStop={openStop} />
+        <div className="flex min-w-0 flex-col gap-4">
+          <StopList resolved={resolved} openStop={openStop} />
+          <NotesOn on={noted} />
+        </div>
         <div className="flex flex-col gap-2">
           <TextField
             label="Gradient"

@@ -80,7 +80,7 @@ describe('commands', () => {
       fc.property(fc.array(command, { minLength: 1, maxLength: 8 }), (commands) =>
         goThereAndBack(ENTWINED, commands, new Set(), told),
       ),
-      { numRuns: runs(6000) },
+      { numRuns: runs(3000) },
     );
     const circles = [...told].filter((reason) => / would come of itself: .+ → /.test(reason));
     expect(circles.length).toBeGreaterThan(5);

@@ -1,10 +1,11 @@
 import { grownOf } from '@mint-lamp/core/system/edits/family-edits';
 import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
-import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useSettled } from '../../../store/use-settled.ts';
+import { part } from '../../../ui/part.tsx';
 import { curvesOf } from './curves-of.ts';
 
-const CurveCharts = lazy(() => import('./curve-charts.tsx'));
+const CurveCharts = part(() => import('./curve-charts.tsx'));
 
 /**
  * How lightness, chroma and hue run over the steps of a growth, as it is and as it was before: when the family was
@@ -20,14 +21,7 @@ export function Curves({ resolved }: { resolved: ResolvedFamily }) {
   const onHold = useCallback((is: boolean) => setHeld(is), []);
   return (
     <div className="mt-3 min-h-[150px] border-t border-hair pt-2">
-      <Suspense fallback={null}>
-        <CurveCharts
-          family={resolved.family.id}
-          now={now}
-          before={held ? confirmed : opened}
-          onHold={onHold}
-        />
-      </Suspense>
+      <CurveCharts family={resolved.family.id} now={now} before={held ? confirmed : opened} onHold={onHold} />
     </div>
   );
 }
