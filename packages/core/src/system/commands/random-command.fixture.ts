@@ -28,6 +28,20 @@ export const SMALL: ProjectDocument = {
       textOver: null,
     },
   ],
+  rounds: [
+    { id: 'round-1', seed: 7, count: 3, stray: 0.5, kept: ['#0b5f6b'], free: [], way: 'fresh', of: [] },
+  ],
+  recipes: [{ id: 'recipe-1', name: 'Even', growth: USUAL_GROWTH }],
+  notes: [
+    {
+      id: 'note-1',
+      on: { kind: 'role', role: 'page-ground' },
+      text: 'Too pale?',
+      by: 'Ida',
+      at: 1_790_000_000_000,
+      settled: false,
+    },
+  ],
 };
 
 /**
@@ -76,16 +90,6 @@ export const ENTWINED: ProjectDocument = {
         ? { ...role, links: { ...role.links, night: { to: 'shade', family: 'f2', shade: '500' } } }
         : role,
   ),
-  notes: [
-    {
-      id: 'note-1',
-      on: { kind: 'role', role: 'page-ground' },
-      text: 'Too pale?',
-      by: 'Ida',
-      at: 1_790_000_000_000,
-      settled: false,
-    },
-  ],
 };
 
 // Few ids and names, some of them of nothing, so that commands hit, miss and collide.
@@ -311,6 +315,8 @@ export const anyNote = record({
   settled: fc.boolean(),
 });
 
+export const use = fc.constantFrom('text', 'ring');
+
 export const SIMPLE = [
   of('renameProject', { name }),
   of('setGround', { role: fc.option(roleId) }),
@@ -331,7 +337,7 @@ export const SIMPLE = [
   of('setShade', { family: familyId, shade, color: fc.option(color) }),
   of('addRole', {
     role: fc
-      .tuple(record({ id: roleId, links: links(themeId) }), fullName)
+      .tuple(record({ id: roleId, use: fc.option(use, { nil: undefined }), links: links(themeId) }), fullName)
       .map(([role, names]) => ({ ...role, ...names })),
     index,
   }),
@@ -342,6 +348,7 @@ export const SIMPLE = [
     to: fc.constantFrom(['page'], ['text'], ['b', 'c'], ['d']),
   }),
   of('moveRole', { role: roleId, index: fc.nat(6) }),
+  of('setUse', { role: roleId, use: fc.option(use) }),
   of('setLink', { role: roleId, theme: themeId, link: fc.option(link) }),
   of('addPair', {
     pair: record({

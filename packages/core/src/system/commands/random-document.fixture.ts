@@ -30,6 +30,7 @@ import {
   stops,
   target,
   themeId,
+  use,
 } from './random-command.fixture.ts';
 
 /**
@@ -62,7 +63,10 @@ export const anyDocument: fc.Arbitrary<ProjectDocument> = fc
     ),
     roles: listOf(
       fc
-        .tuple(record({ id: roleId, links: links(themeId) }), fullName)
+        .tuple(
+          record({ id: roleId, use: fc.option(use, { nil: undefined }), links: links(themeId) }),
+          fullName,
+        )
         .map(([role, names]) => ({ ...role, ...names })),
       (a, b) => roleSlug(a) === roleSlug(b),
     ),

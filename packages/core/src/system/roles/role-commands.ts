@@ -6,6 +6,7 @@ import type { Link } from '../links/link.ts';
 import { checkLength, nameIn, slug } from '../names.ts';
 import { MOST_ROLES, type Role } from './role.ts';
 import { roleNameIn, roleSlug, writeGroup, writeRoleName } from './role-name.ts';
+import type { RoleUse } from './use-names.ts';
 
 export type RoleCommand =
   | { readonly type: 'addRole'; readonly role: Role; readonly index?: number }
@@ -18,6 +19,7 @@ export type RoleCommand =
     }
   | { readonly type: 'renameRoleGroup'; readonly from: readonly string[]; readonly to: readonly string[] }
   | { readonly type: 'moveRole'; readonly role: string; readonly index: number }
+  | { readonly type: 'setUse'; readonly role: string; readonly use: RoleUse | null }
   | { readonly type: 'setLink'; readonly role: string; readonly theme: string; readonly link: Link | null };
 
 /** Refuses names that say nothing and names whose custom properties two roles would share. */
@@ -120,6 +122,16 @@ export const roleSteps: StepsOf<RoleCommand> = {
     ];
   },
 
+  setUse(doc, { role, use }) {
+    const index = indexOf(doc.roles, role, 'role');
+    const { use: old, ...rest } = doc.roles[index]!;
+    const changed: Role = use === null ? rest : { ...rest, use };
+    return [
+      { ...doc, roles: replaced(doc.roles, index, changed) },
+      { type: 'setUse', role, use: old ?? null },
+    ];
+  },
+
   setLink(doc, { role, theme, link }) {
     const index = indexOf(doc.roles, role, 'role');
     indexOf(doc.themes, theme, 'theme');
@@ -139,5 +151,9 @@ export const roleWords: WordsOf<RoleCommand> = {
     `rename ${roleNameIn(doc.roles, role)} to ${writeRoleName({ group, name })}`,
   renameRoleGroup: (_, { from, to }) => `rename the group ${writeGroup(from)} to ${writeGroup(to)}`,
   moveRole: (doc, { role }) => `move the role ${roleNameIn(doc.roles, role)}`,
+  setUse: (doc, { role, use }) =>
+    use
+      ? `show ${roleNameIn(doc.roles, role)} as ${use}`
+      : `show ${roleNameIn(doc.roles, role)} as its name says`,
   setLink: (doc, { role, theme }) => `link ${roleNameIn(doc.roles, role)} in ${nameIn(doc.themes, theme)}`,
 };

@@ -6,11 +6,19 @@ import { MOST_THEMES } from '../themes/theme.ts';
 import { MOST_GROUPS, type Role } from './role.ts';
 import type { RoleCommand } from './role-commands.ts';
 import { ROLE_NAME_PATTERN } from './role-name.ts';
+import { ROLE_USES } from './use-names.ts';
 
 const name = anyName.pattern(ROLE_NAME_PATTERN, 'a name without dots, spaces, slashes, braces and $');
+const use = Joi.valid(...ROLE_USES);
 const group = Joi.array().items(name).max(MOST_GROUPS);
 
-export const roleSchema = objectOf<Role>({ id, group, name, links: record(linkSchema, MOST_THEMES) });
+export const roleSchema = objectOf<Role>({
+  id,
+  group,
+  name,
+  use: optional(use),
+  links: record(linkSchema, MOST_THEMES),
+});
 
 export const roleCommandSchemas: CommandSchemas<RoleCommand> = {
   addRole: { role: roleSchema, index: optional(index) },
@@ -18,5 +26,6 @@ export const roleCommandSchemas: CommandSchemas<RoleCommand> = {
   renameRole: { role: id, group, name },
   renameRoleGroup: { from: group.min(1), to: group.min(1) },
   moveRole: { role: id, index },
+  setUse: { role: id, use: use.allow(null) },
   setLink: { role: id, theme: id, link: linkSchema.allow(null) },
 };

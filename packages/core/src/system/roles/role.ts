@@ -1,4 +1,5 @@
 import type { Link } from '../links/link.ts';
+import type { RoleUse } from './use-names.ts';
 
 /** A named use in a group, such as *main* in *text*, with what it points to in each theme. */
 export interface Role {
@@ -6,6 +7,8 @@ export interface Role {
   /** The names of the groups that it is in, outermost first; empty for a role on its own. */
   readonly group: readonly string[];
   readonly name: string;
+  /** What it paints, where that was set; else its name and its pairs say it. */
+  readonly use?: RoleUse;
   /** The link in each theme, by theme id; a theme without one has no value yet. */
   readonly links: Readonly<Record<string, Link>>;
 }
