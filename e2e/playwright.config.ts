@@ -13,6 +13,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
+    // What fades would be found half faded.
+    contextOptions: { reducedMotion: 'reduce' },
     // A record of every step, to be looked at when a test fails: TRACE=1. It slows all of them down.
     trace: process.env.TRACE ? 'retain-on-failure' : 'off',
     launchOptions: {

@@ -1,4 +1,5 @@
 import { ShadeActions } from '../kinds/families/shade-actions.tsx';
+import { RoleActions } from '../kinds/roles/role-actions.tsx';
 import { SwatchActions } from '../kinds/tray/swatch-actions.tsx';
 import { useAppSelector } from '../store/store.ts';
 
@@ -6,6 +7,7 @@ import { useAppSelector } from '../store/store.ts';
 export function ThingActions() {
   const selection = useAppSelector((state) => state.interface.selection);
   if (selection?.kind === 'shade') return <ShadeActions selection={selection} />;
+  if (selection?.kind === 'role') return <RoleActions selection={selection} />;
   if (selection?.kind === 'swatch') return <SwatchActions selection={selection} />;
   return null;
 }

@@ -4,9 +4,11 @@ import type { Link } from '@mint-lamp/core/system/links/link';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import clsx from 'clsx';
 import { useSystem, useTheme } from '../store/selectors.ts';
+import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
 import { NumberField } from '../ui/number-field.tsx';
 import { TextField } from '../ui/text-field.tsx';
+import { TypedTarget } from './typed-target.tsx';
 
 export interface LinkPanelProps {
   link: Link | null;
@@ -18,14 +20,17 @@ export interface LinkPanelProps {
   onLook: (link: Link | null) => void;
   /** Takes a link as it is, and goes on. */
   onSet: (link: Link) => void;
+  /** Takes the present link in every theme. */
+  onFill: ((link: Link) => void) | undefined;
 }
 
 /** What can be linked to: shades and bases, other roles, a plain colour; and the opacity of the link. */
 export default function LinkPanel(props: LinkPanelProps) {
-  const { link, exceptRole, exceptFamily, opaque, onPick: pick, onLook: look, onSet: onPick } = props;
+  const { link, exceptRole, exceptFamily, opaque, onPick: pick, onLook: look, onSet: onPick, onFill } = props;
   const opacity = link?.opacity;
   return (
     <div className="flex w-[520px] flex-col gap-3">
+      <TypedTarget exceptRole={exceptRole} exceptFamily={exceptFamily} onPick={pick} onLook={look} />
       <Shades link={link} onPick={pick} onLook={look} except={exceptFamily} />
       <div className="grid grid-cols-[1fr_150px] gap-3 border-t border-hair pt-2">
         <Roles link={link} onPick={pick} onLook={look} except={exceptRole} />
@@ -42,6 +47,11 @@ export default function LinkPanel(props: LinkPanelProps) {
               return null;
             }}
           />
+          {link && onFill && (
+            <Button small onClick={() => onFill(link)}>
+              In every theme
+            </Button>
+          )}
           {link && !opaque && (
             <NumberField
               label="Opacity"

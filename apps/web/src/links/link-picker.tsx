@@ -12,6 +12,8 @@ interface LinkPickerProps {
   onPick: (link: Link) => void;
   /** Shows a link while it is pointed at; null puts the present one back. */
   onPreview?: (link: Link | null) => void;
+  /** Takes the present link in every theme; offered where it is given. */
+  onFill?: (link: Link) => void;
   /** A role that must not be offered, since it would point to itself. */
   exceptRole?: string;
   /** A family that must not be offered, for the same reason. */
@@ -28,6 +30,7 @@ export function LinkPicker({
   trigger,
   onPick,
   onPreview,
+  onFill,
   exceptRole,
   exceptFamily,
   opaque = false,
@@ -41,6 +44,10 @@ export function LinkPicker({
     onPick(withOpacity(next));
     setOpen(false);
   };
+  const fill = (all: Link) => {
+    onFill?.(all);
+    setOpen(false);
+  };
   const look = (next: Link | null) => onPreview?.(next && withOpacity(next));
   return (
     <Popover
@@ -52,7 +59,13 @@ export function LinkPicker({
         if (!next) look(null);
       }}
     >
-      <LinkPanel {...{ link, exceptRole, exceptFamily, opaque }} onPick={pick} onLook={look} onSet={onPick} />
+      <LinkPanel
+        {...{ link, exceptRole, exceptFamily, opaque }}
+        onPick={pick}
+        onLook={look}
+        onSet={onPick}
+        onFill={onFill && fill}
+      />
     </Popover>
   );
 }

@@ -9,7 +9,7 @@ import { Button } from '../../ui/button.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
 import { StationHeader } from '../station-header.tsx';
 import { NewRole } from './new-role.tsx';
-import { RoleTable } from './role-table.tsx';
+import { Sheet } from './sheet/sheet.tsx';
 import { ThemeMenu } from './theme-menu.tsx';
 
 /** Roles by name, with what each links to in every theme. */
@@ -28,13 +28,13 @@ export default function Assign() {
     <div className="flex min-h-full flex-col">
       <StationHeader
         title="Assign"
-        lead="Name each use, and link it to a shade in every theme. Linked, not copied: it follows."
+        lead="Name each use, and link it to a shade in every theme. Each column is a page of its theme."
       >
         <ThemeMenu />
         <NewRole />
       </StationHeader>
       {doc.roles.length ? (
-        <RoleTable open={role ?? null} />
+        <Sheet open={role ?? null} />
       ) : (
         <EmptyState title="No role yet">
           {doc.families.length ? (

@@ -5,10 +5,10 @@ import type { ProjectDocument } from '../document.ts';
 import { findTargets } from '../links/find-targets.ts';
 import { nearShades } from '../resolve/near-shades.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
-import { meetingOf, useOf } from './role-use.ts';
+import { meetingOf, usageOf } from './role-use.ts';
 
 const useIn = (doc: ProjectDocument, id: string) =>
-  useOf(doc.roles.find((role) => role.id === id)!, doc.pairs);
+  usageOf(doc.roles.find((role) => role.id === id)!, doc.pairs);
 
 describe('what a role is for', () => {
   test.each([

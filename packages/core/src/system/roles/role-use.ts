@@ -62,7 +62,7 @@ export const meetingOf = (pairs: readonly Pair[], role: string): RoleMeets =>
   meetings(pairs).get(role) ?? NOTHING;
 
 /** What a role is for: as it was set, else as its name says, else as its pairs do. */
-export function useOf(role: Role, pairs: readonly Pair[]): RoleUse {
+export function usageOf(role: Role, pairs: readonly Pair[]): RoleUse {
   if (role.use) return role.use;
   const named = useByName(role);
   if (named) return named;

@@ -1,30 +1,68 @@
+import { hexOfRgb8 } from '@mint-lamp/core/color/write';
+import { paintedOver } from '@mint-lamp/core/contrast/ratio';
 import { linkName } from '@mint-lamp/core/system/links/link-name';
+import { groundOf, type Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Readout } from '@mint-lamp/core/system/readout/readout';
+import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
 import type { Role } from '@mint-lamp/core/system/roles/role';
 import { readNames, writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { meetingOf, type RoleMeets, usageOf } from '@mint-lamp/core/system/roles/role-use';
 import type { Theme } from '@mint-lamp/core/system/themes/theme';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
-import { memo, type Ref, useMemo } from 'react';
-import { useThemeSwitch } from '../../kinds/themes/use-theme-switch.ts';
-import { useEditing } from '../../store/editing.ts';
-import { useDocumentPart, useSystem, useTheme } from '../../store/selectors.ts';
-import { IconButton } from '../../ui/icon-button.tsx';
-import { useLongList } from '../../ui/long-list.ts';
-import { TextField } from '../../ui/text-field.tsx';
+import { memo, type Ref, useCallback, useMemo, useState } from 'react';
+import { useThemeSwitch } from '../../../kinds/themes/use-theme-switch.ts';
+import { useEditing } from '../../../store/editing.ts';
+import { useDocumentPart, useReadout, useSystem, useTheme } from '../../../store/selectors.ts';
+import { ofTab } from '../../../store/storage.ts';
+import { IconButton } from '../../../ui/icon-button.tsx';
+import { useLongList } from '../../../ui/long-list.ts';
+import { TextField } from '../../../ui/text-field.tsx';
 import { GroupHeading } from './group-heading.tsx';
-import { RoleCell } from './role-cell.tsx';
 import { roleRows } from './role-rows.ts';
+import { SheetCell } from './sheet-cell.tsx';
+import { pageBand } from './specimen.tsx';
 
-/** Roles × themes. The theme that is switched on is marked; a click on another's name switches it on. */
-export function RoleTable({ open }: { open: string | null }) {
+const FOLDED = 'mint-lamp/folded-groups';
+
+/** Groups that are folded, by their written names; remembered in this tab. */
+function useFolded() {
+  const [folded, setFolded] = useState<ReadonlySet<string>>(
+    () => new Set((ofTab.read(FOLDED) ?? '').split(' ').filter(Boolean)),
+  );
+  const fold = useCallback((group: string) => {
+    setFolded((old) => {
+      const next = new Set(old);
+      if (!next.delete(group)) next.add(group);
+      ofTab.write(FOLDED, [...next].join(' '));
+      return next;
+    });
+  }, []);
+  return [folded, fold] as const;
+}
+
+/** What lies beneath the page of a theme, as CSS. */
+function pageOf(system: System, theme: ResolvedTheme): string {
+  const { r, g, b } = groundOf(system, theme);
+  return hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));
+}
+
+/**
+ * Roles × themes, each theme's column a page of that theme: surfaces run through it, text stands on the ground that it
+ * meets, lines are lines. The theme that is switched on is marked; a press on another's name switches it on.
+ */
+export function Sheet({ open }: { open: string | null }) {
   const roles = useDocumentPart('roles');
   const themes = useDocumentPart('themes');
-  const items = useMemo(() => roleRows(roles), [roles]);
+  const system = useSystem();
+  const [folded, fold] = useFolded();
+  const items = useMemo(() => roleRows(roles, folded), [roles, folded]);
+  const pages = themes.map(({ id }) => pageOf(system, system.themes.get(id)!));
   const { theme: current } = useTheme();
   const switchTheme = useThemeSwitch();
   const { list, rows, before, after, measure } = useLongList<HTMLTableSectionElement>({
     count: items.length,
-    estimate: 33,
+    estimate: 36,
     keyOf: (index) => items[index]!.key,
     open: items.findIndex(({ key }) => key === open),
   });
@@ -83,10 +121,13 @@ export function RoleTable({ open }: { open: string | null }) {
                 ref={measure}
                 index={i}
                 group={item.group}
-                columns={themes.length + 2}
+                count={item.count}
+                folded={folded.has(item.group.join('.'))}
+                pages={pages}
+                onFold={fold}
               />
             ) : (
-              <RoleRow
+              <SheetRow
                 key={item.key}
                 ref={measure}
                 index={i}
@@ -103,7 +144,7 @@ export function RoleTable({ open }: { open: string | null }) {
   );
 }
 
-interface RoleRowProps {
+interface SheetRowProps {
   ref: Ref<HTMLTableRowElement> | undefined;
   index: number;
   role: Role;
@@ -111,12 +152,34 @@ interface RoleRowProps {
   lit: boolean;
 }
 
-const RoleRow = memo(function RoleRow({ ref, index, role, themes, lit }: RoleRowProps) {
+/** The pair in which a role does worst in a theme, by how far it is from what it needs. */
+function worstOf(readout: Readout, theme: string, { pairs }: RoleMeets): Measurement | null {
+  const list = readout.measured.get(theme)?.measurements;
+  let worst: Measurement | null = null;
+  for (const at of pairs) {
+    const one = list?.[at];
+    if (one && (!worst || one.ratio / one.required < worst.ratio / worst.required)) worst = one;
+  }
+  return worst;
+}
+
+/** The colour of a role as it is seen on the page of a theme, as CSS. */
+function seenOn(theme: ResolvedTheme, role: string | null, system: System): string | null {
+  const color = role === null ? null : theme.roles.get(role)?.color;
+  if (!color) return null;
+  if (color.alpha === 1) return color.css;
+  const { r, g, b } = paintedOver(color, groundOf(system, theme));
+  return hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));
+}
+
+const SheetRow = memo(function SheetRow({ ref, index, role, themes, lit }: SheetRowProps) {
   const { edit, tryEdit } = useEditing();
   const system = useSystem();
+  const readout = useReadout();
   const { pairs } = system.document;
   const name = writeRoleName(role);
-  const cell = 'border-b border-hair';
+  const use = usageOf(role, pairs);
+  const meets = meetingOf(pairs, role.id);
   const remove = () => {
     // Pairs of a role that is gone would only be broken.
     const orphans = pairs.filter((pair) => pair.foreground === role.id || pair.background === role.id);
@@ -148,7 +211,7 @@ const RoleRow = memo(function RoleRow({ ref, index, role, themes, lit }: RoleRow
       <th
         scope="row"
         title="Write a name, or groups and a name with dots between them to move it"
-        className={clsx(cell, 'sticky left-0 z-1 w-56 min-w-48 bg-inherit pl-3 text-left font-normal')}
+        className="sticky left-0 z-1 w-48 min-w-44 border-b border-hair bg-inherit pl-3 text-left font-normal"
       >
         <TextField
           label={`Name of ${name}`}
@@ -158,17 +221,28 @@ const RoleRow = memo(function RoleRow({ ref, index, role, themes, lit }: RoleRow
           onCommit={rename}
         />
       </th>
-      {themes.map((theme) => (
-        <td key={theme.id} className={clsx(cell, 'min-w-36')}>
-          <RoleCell
-            role={role}
-            theme={theme}
-            resolved={system.themes.get(theme.id)?.roles.get(role.id)}
-            linked={linkName(system.document, role.links[theme.id] ?? null)}
-          />
-        </td>
-      ))}
-      <td className={cell}>
+      {themes.map((theme) => {
+        const resolved = system.themes.get(theme.id)!;
+        return (
+          <td
+            key={theme.id}
+            className="min-w-72 p-0"
+            style={{ background: pageBand(pageOf(system, resolved)) }}
+          >
+            <SheetCell
+              role={role}
+              theme={theme}
+              resolved={resolved.roles.get(role.id)}
+              use={use}
+              on={use === 'ground' ? null : seenOn(resolved, meets.ground, system)}
+              text={use === 'ground' || use === 'fill' ? seenOn(resolved, meets.text, system) : null}
+              linked={linkName(system.document, role.links[theme.id] ?? null)}
+              worst={worstOf(readout, theme.id, meets)}
+            />
+          </td>
+        );
+      })}
+      <td className="border-b border-hair">
         <IconButton label={`Remove ${name}`} onClick={remove}>
           <Trash2 aria-hidden className="size-4 text-quiet" />
         </IconButton>
