@@ -1,16 +1,17 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { useStore } from 'react-redux';
 import type { LitColor } from '../kinds/lit-color.ts';
 import { NotesOn } from '../notes/notes-on.tsx';
 import { useEditing } from '../store/editing.ts';
-import { useSystem, useTheme } from '../store/selectors.ts';
-import { useAppSelector } from '../store/store.ts';
+import { selectSystem, useSystem, useTheme } from '../store/selectors.ts';
+import { type AppStore, useAppSelector } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
+import { part } from '../ui/part.tsx';
 import { ColorEditor } from './color-editor.tsx';
 import { Grounds } from './grounds.tsx';
 import { litColor } from './lit.ts';
-import { Moves } from './moves.tsx';
 import { Notations } from './notations.tsx';
 import { notedBySelection } from './noted-by-selection.ts';
 import { RelativesLink } from './relatives-link.tsx';
@@ -19,6 +20,8 @@ import { ThingActions } from './thing-actions.tsx';
 import { Tints } from './tints.tsx';
 import { useColorKeys } from './use-color-keys.ts';
 import { UsedBy } from './used-by.tsx';
+
+const Moves = part(() => import('./moves.tsx'));
 
 /** The panel about the one colour that is selected now. */
 export function Lamp() {
@@ -53,6 +56,8 @@ function LitLamp({ lit }: { lit: LitColor }) {
   const noted = useMemo(() => selection && notedBySelection(selection), [selection]);
   // The colour as it was when the light fell on it, for comparing and for going back.
   const [before, setBefore] = useState(painted);
+  const store = useStore() as AppStore;
+  const [system] = useState(() => selectSystem(store.getState()));
   const { edit } = useEditing();
   useColorKeys(lit);
   useEffect(() => {
@@ -90,7 +95,7 @@ function LitLamp({ lit }: { lit: LitColor }) {
           <ColorEditor painted={painted} change={lit.change} translucent={lit.translucent} />
         )}
         {painted && <Grounds painted={painted} />}
-        <Moves own={selection?.kind === 'role' ? selection.role : null} shown={Boolean(changed)} />
+        {changed && <Moves before={system} own={selection?.kind === 'role' ? selection.role : null} />}
         <UsedBy />
         {painted && <Tints painted={painted} title={lit.title} />}
         {painted && <Notations painted={painted} />}

@@ -83,18 +83,21 @@ export function movedSince(before: System, now: System, own: string | null): Mov
 
 const counted = (n: number, one: string, many: string) => (n ? [`${n} ${n === 1 ? one : many}`] : []);
 
-/**
- * How many things an edit of the lit colour moves since it was lit, and which most; also while it moves. `shown` says
- * whether it is another colour than it was.
- */
-export function Moves({ own, shown }: { own: string | null; shown: boolean }) {
+interface MovesProps {
+  /** The system when the light fell on the colour. */
+  before: System;
+  /** The role that is lit itself. */
+  own: string | null;
+}
+
+/** How many things an edit of the lit colour moves since it was lit, and which most; also while it moves. */
+export default function Moves({ before, own }: MovesProps) {
   const store = useStore() as AppStore;
   const system = useSystem();
-  const [before] = useState(() => selectSystem(store.getState()));
   const [moved, setMoved] = useState<Moved | null>(null);
   const due = useRef(0);
   useEffect(() => {
-    if (!shown || system === before) {
+    if (system === before) {
       setMoved(null);
       return;
     }
@@ -104,9 +107,9 @@ export function Moves({ own, shown }: { own: string | null; shown: boolean }) {
       const now = selectSystem(store.getState());
       setMoved(now === before ? null : movedSince(before, now, own));
     }, EVERY);
-  }, [system, before, own, shown, store]);
+  }, [system, before, own, store]);
   useEffect(() => () => clearTimeout(due.current), []);
-  if (!moved || !shown) return null;
+  if (!moved) return null;
   return <MovedThings moved={moved} />;
 }
 

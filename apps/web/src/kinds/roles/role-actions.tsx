@@ -15,7 +15,7 @@ const NAMES: Readonly<Record<RoleUse, string>> = {
 };
 
 /** What can be done with a selected role besides linking it: as what it is shown on the sheet. */
-export function RoleActions({ selection }: { selection: SelectionOf<'role'> }) {
+export default function RoleActions({ selection }: { selection: SelectionOf<'role'> }) {
   const roles = useDocumentPart('roles');
   const pairs = useDocumentPart('pairs');
   const { edit } = useEditing();

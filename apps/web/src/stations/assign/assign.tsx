@@ -8,6 +8,9 @@ import { useAppDispatch } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
 import { StationHeader } from '../station-header.tsx';
+import { DeriveBar } from './derive/derive-bar.tsx';
+import { DeriveMenu } from './derive/derive-menu.tsx';
+import { useProposedTheme } from './derive/use-proposed-theme.ts';
 import { NewRole } from './new-role.tsx';
 import { Sheet } from './sheet/sheet.tsx';
 import { ThemeMenu } from './theme-menu.tsx';
@@ -18,6 +21,7 @@ export default function Assign() {
   const dispatch = useAppDispatch();
   const doc = useProjectDocument();
   const { edit } = useEditing();
+  const { proposed, ask } = useProposedTheme();
   useEffect(() => {
     if (!role) return;
     dispatch(selected({ kind: 'role', role }));
@@ -31,10 +35,14 @@ export default function Assign() {
         lead="Name each use, and link it to a shade in every theme. Each column is a page of its theme."
       >
         <ThemeMenu />
+        {doc.roles.length > 0 && <DeriveMenu onAsk={ask} />}
         <NewRole />
       </StationHeader>
       {doc.roles.length ? (
-        <Sheet open={role ?? null} />
+        <>
+          {proposed && <DeriveBar proposed={proposed} />}
+          <Sheet open={role ?? null} proposed={proposed} />
+        </>
       ) : (
         <EmptyState title="No role yet">
           {doc.families.length ? (

@@ -35,6 +35,10 @@ interface SheetCellProps {
   linked: string;
   /** The pair in which it does worst here. */
   worst: Measurement | null;
+  /** For a derived theme: whether its link is left out, and the way to change that. */
+  proposed: { readonly isLeft: boolean; readonly onToggle: (role: string) => void } | null;
+  /** Nothing is linked otherwise while a derived theme waits to be taken or left. */
+  still: boolean;
 }
 
 /**
@@ -42,7 +46,7 @@ interface SheetCellProps {
  * Arrow keys go along the family and along the sheet; links are copied, pasted and cleared.
  */
 export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
-  const { role, theme, resolved, use, on, text, linked, worst } = props;
+  const { role, theme, resolved, use, on, text, linked, worst, proposed, still } = props;
   const id = useProjectId();
   const store = useStore() as AppStore;
   const navigate = useNavigate();
@@ -79,6 +83,25 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
       set(null);
     }
   };
+  if (proposed)
+    return (
+      <label
+        className={clsx('flex h-9 w-full items-center', proposed.isLeft && 'opacity-60')}
+        title={proposed.isLeft ? 'Left out' : 'Taken with the others'}
+      >
+        <Specimen use={use} css={resolved?.color?.css ?? null} on={on} text={text} />
+        <span className="flex h-full min-w-0 flex-1 items-center gap-2 border-b border-hair px-2 hover:bg-pressed">
+          <input
+            type="checkbox"
+            aria-label={`Take ${name}: ${linked}`}
+            checked={!proposed.isLeft}
+            onChange={() => proposed.onToggle(role.id)}
+          />
+          <span className="min-w-0 flex-1 truncate">{linked}</span>
+          <Worst worst={worst} />
+        </span>
+      </label>
+    );
   const button = (
     <button
       ref={drop.setNodeRef}
@@ -87,11 +110,11 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
       aria-label={`${name} in ${theme.name}: ${linked}${worst ? `, ${formatRatio(worst.ratio)} to 1 at worst` : ''}`}
       title={resolved?.problem ?? resolved?.color?.css}
       onClick={() => {
-        setOpened(true);
+        setOpened(!still);
         switchTheme(theme.id);
         navigate(addressOf(id, 'assign', role.id), { replace: true });
       }}
-      onKeyDown={onKeyDown}
+      onKeyDown={still ? undefined : onKeyDown}
       className={clsx(
         'flex h-9 w-full items-center text-left -outline-offset-2',
         drop.isOver && 'outline-2 outline-ring',
@@ -105,14 +128,7 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
         )}
       >
         <span className="min-w-0 flex-1 truncate">{linked}</span>
-        {worst && worst.ratio > 0 && (
-          <span
-            className={clsx('font-mono text-sm', worst.passes ? 'text-quiet' : 'font-bold text-fail')}
-            title={worst.passes ? `passes ${worst.required}` : `needs ${worst.required}`}
-          >
-            {formatRatio(worst.ratio)}
-          </span>
-        )}
+        <Worst worst={worst} />
       </span>
     </button>
   );
@@ -131,6 +147,18 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
     />
   );
 });
+
+function Worst({ worst }: { worst: Measurement | null }) {
+  if (!worst?.ratio) return null;
+  return (
+    <span
+      className={clsx('font-mono text-sm', worst.passes ? 'text-quiet' : 'font-bold text-fail')}
+      title={worst.passes ? `passes ${worst.required}` : `needs ${worst.required}`}
+    >
+      {formatRatio(worst.ratio)}
+    </span>
+  );
+}
 
 /** One link for a role in every theme, as one edit. */
 const inEveryTheme = (themes: readonly Theme[], role: Role, link: Link) =>

@@ -18,6 +18,7 @@ import { ofTab } from '../../../store/storage.ts';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { useLongList } from '../../../ui/long-list.ts';
 import { TextField } from '../../../ui/text-field.tsx';
+import type { ProposedTheme } from '../derive/use-proposed-theme.ts';
 import { GroupHeading } from './group-heading.tsx';
 import { roleRows } from './role-rows.ts';
 import { SheetCell } from './sheet-cell.tsx';
@@ -47,11 +48,17 @@ function pageOf(system: System, theme: ResolvedTheme): string {
   return hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));
 }
 
+interface SheetProps {
+  open: string | null;
+  /** A derived theme that stands among the others until it is taken or left. */
+  proposed: ProposedTheme | null;
+}
+
 /**
  * Roles × themes, each theme's column a page of that theme: surfaces run through it, text stands on the ground that it
  * meets, lines are lines. The theme that is switched on is marked; a press on another's name switches it on.
  */
-export function Sheet({ open }: { open: string | null }) {
+export function Sheet({ open, proposed }: SheetProps) {
   const roles = useDocumentPart('roles');
   const themes = useDocumentPart('themes');
   const system = useSystem();
@@ -103,6 +110,9 @@ export function Sheet({ open }: { open: string | null }) {
                     <span aria-hidden className="mr-1.5 inline-block size-2 rounded-full bg-main" />
                   )}
                   {theme.name}
+                  {theme.id === proposed?.column && (
+                    <span className="ml-1.5 text-sm text-look">proposed</span>
+                  )}
                 </button>
               </th>
             ))}
@@ -134,6 +144,9 @@ export function Sheet({ open }: { open: string | null }) {
                 role={item.role}
                 themes={themes}
                 lit={item.key === open}
+                column={proposed?.column ?? null}
+                isLeft={proposed?.left.has(item.role.id) ?? false}
+                onToggle={proposed?.toggle ?? null}
               />
             );
           })}
@@ -150,6 +163,10 @@ interface SheetRowProps {
   role: Role;
   themes: readonly Theme[];
   lit: boolean;
+  /** The column of a derived theme, whether this role's link of it is left out, and the way to change that. */
+  column: string | null;
+  isLeft: boolean;
+  onToggle: ((role: string) => void) | null;
 }
 
 /** The pair in which a role does worst in a theme, by how far it is from what it needs. */
@@ -172,7 +189,8 @@ function seenOn(theme: ResolvedTheme, role: string | null, system: System): stri
   return hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));
 }
 
-const SheetRow = memo(function SheetRow({ ref, index, role, themes, lit }: SheetRowProps) {
+const SheetRow = memo(function SheetRow(props: SheetRowProps) {
+  const { ref, index, role, themes, lit, column, isLeft, onToggle } = props;
   const { edit, tryEdit } = useEditing();
   const system = useSystem();
   const readout = useReadout();
@@ -238,6 +256,8 @@ const SheetRow = memo(function SheetRow({ ref, index, role, themes, lit }: Sheet
               text={use === 'ground' || use === 'fill' ? seenOn(resolved, meets.text, system) : null}
               linked={linkName(system.document, role.links[theme.id] ?? null)}
               worst={worstOf(readout, theme.id, meets)}
+              proposed={column === theme.id && onToggle ? { isLeft, onToggle } : null}
+              still={column !== null}
             />
           </td>
         );

@@ -1,0 +1,22 @@
+import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { type Derivation, type DerivedTheme, deriveTheme } from '@mint-lamp/core/system/edits/derive-theme';
+import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import type { Job } from '../job.ts';
+
+interface DeriveInput {
+  readonly document: ProjectDocument;
+  readonly from: string;
+  readonly way: Derivation;
+}
+
+/** A theme derived from another, before it is taken. */
+const work: Job<DeriveInput, DerivedTheme> = async ({ document, from, way }, { progress, breathe }) => {
+  const parts = deriveTheme(resolveSystem(document), from, way);
+  let step = parts.next();
+  for (; !step.done; step = parts.next()) {
+    progress(step.value);
+    await breathe();
+  }
+  return step.value;
+};
+export default work;

@@ -1,0 +1,71 @@
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { useDocumentPart } from '../../../store/selectors.ts';
+import { Button } from '../../../ui/button.tsx';
+import type { ProposedTheme } from './use-proposed-theme.ts';
+
+/** What a derived theme comes to, and the ways to take it or leave it. */
+export function DeriveBar({ proposed }: { proposed: ProposedTheme }) {
+  const themes = useDocumentPart('themes');
+  const [refused, setRefused] = useState<string | null>(null);
+  const { asked, busy, progress, fault, again, pairs, failing, roles, left } = proposed;
+  const target = themes.find(({ id }) => id === asked.into)?.name ?? asked.name;
+  if (fault)
+    return (
+      <p role="alert" className="mx-5 mb-2 flex items-center gap-3 text-fail">
+        {fault}
+        <Button small onClick={again}>
+          Try again
+        </Button>
+        <Button small look="quiet" onClick={proposed.leave}>
+          Leave it
+        </Button>
+      </p>
+    );
+  if (busy)
+    return (
+      <p role="status" className="mx-5 mb-2 flex items-center gap-3">
+        <progress aria-label="Deriving" value={progress} max={1} className="w-40" />
+        Deriving {target} …
+        <Button small look="quiet" onClick={proposed.leave}>
+          Call it off
+        </Button>
+      </p>
+    );
+  const taken = roles.length - left.size;
+  const take = () => {
+    const reason = proposed.take();
+    setRefused(reason);
+    if (!reason)
+      toast(`${taken} ${taken === 1 ? 'link' : 'links'} of ${target} taken; one undo takes them back`);
+  };
+  return (
+    <section
+      aria-label={`Proposed: ${target}`}
+      className="mx-5 mb-2 flex flex-wrap items-center gap-x-3 gap-y-1 rounded-md border border-control bg-raised px-3 py-2"
+    >
+      <p role="status" className="min-w-0 flex-1">
+        <b>{target}</b> is proposed on the sheet:{' '}
+        <span className={failing ? 'text-fail' : 'text-pass'}>
+          {pairs - failing} of {pairs} pairs
+        </span>{' '}
+        {asked.way === 'glare' ? 'reach AAA' : 'pass'}.
+        {failing > 0 && ' No shade there is would mend the others.'}
+      </p>
+      <Button small look="quiet" onClick={() => proposed.takeAll(left.size > 0)}>
+        {left.size ? 'Choose all' : 'Choose none'}
+      </Button>
+      <Button small look="primary" disabled={!taken} onClick={take}>
+        Take {taken === roles.length ? 'it' : `${taken} of ${roles.length}`}
+      </Button>
+      <Button small onClick={proposed.leave}>
+        Leave it
+      </Button>
+      {refused && (
+        <p role="alert" className="w-full text-sm text-fail">
+          {refused}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,132 @@
+import type { Page } from '@playwright/test';
+import { axeFaults, expect, expectSaved, onServer, test } from '../support/test.ts';
+
+const cell = (page: Page, role: string, theme: string) =>
+  page.getByRole('button', { name: new RegExp(`^${role.replaceAll('.', '\\.')} in ${theme}:`) });
+const linksOf = async (stack: Parameters<typeof onServer>[0], id: string, role: string) =>
+  (await onServer(stack, id)).document.roles.find((one: { id: string }) => one.id === role).links;
+
+test('each role stands on its theme’s page as what it is for, with its link and its worst ratio', async ({
+  page,
+  open,
+}) => {
+  await open('assign');
+  const fill = cell(page, 'action.fill', 'Day sailing');
+  await expect(fill).toHaveAccessibleName('action.fill in Day sailing: Deepwater 700, 7.33 to 1 at worst');
+  const sample = fill.getByText('Reserve');
+  await expect(sample).toHaveCSS('background-color', 'rgb(11, 95, 107)');
+  await expect(sample).toHaveCSS('color', 'rgb(255, 255, 255)');
+  await expect(cell(page, 'text.quiet', 'Night sailing').getByText('Oster Skerry')).toHaveCSS(
+    'color',
+    'rgb(167, 177, 176)',
+  );
+  // What it is for can be set.
+  await fill.click();
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Shown on the sheet').selectOption('as a ring');
+  await expect(sample).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect(sample).toBeVisible();
+  // Groups are folded and unfolded.
+  await page.getByRole('button', { name: 'Fold action, 3 roles' }).click();
+  await expect(fill).toBeHidden();
+  await page.reload();
+  await page.getByRole('button', { name: 'Unfold action, 3 roles' }).click();
+  await expect(fill).toBeVisible();
+  expect(await axeFaults(page)).toEqual([]);
+});
+
+test('by keyboard: links are typed, moved along the family, copied, pasted, cleared and given to every theme', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('assign');
+  const link = cell(page, 'text.link', 'Day sailing');
+  await link.press('Enter');
+  await page.getByLabel('Link to').fill('bu 6');
+  await expect(page.getByRole('listbox').getByRole('option')).toHaveText(['Buoy 600']);
+  expect(await axeFaults(page)).toEqual([]);
+  await page.keyboard.press('Enter');
+  await expect(link).toHaveAccessibleName(/Buoy 600/);
+  await link.press('ArrowLeft');
+  await expect(link).toHaveAccessibleName(/Buoy 700/);
+  await link.press('Control+c');
+  await link.press('ArrowDown');
+  const soft = cell(page, 'line.soft', 'Day sailing');
+  await expect(soft).toBeFocused();
+  await page.keyboard.press('Control+v');
+  await expect(soft).toHaveAccessibleName(/Buoy 700/);
+  await page.keyboard.press('Delete');
+  await expect(soft).toHaveAccessibleName(/not linked/);
+  await soft.press('Enter');
+  await page.getByLabel('Link to').fill('text ma');
+  await page.keyboard.press('Enter');
+  await soft.press('Enter');
+  await page.getByRole('button', { name: 'In every theme' }).click();
+  await expectSaved(page);
+  expect(await linksOf(stack, project, 'line-soft')).toEqual({
+    day: { to: 'role', role: 'text-main' },
+    night: { to: 'role', role: 'text-main' },
+  });
+  // A circle is refused by its name, and what is typed for nothing says so.
+  await cell(page, 'text.main', 'Day sailing').press('Enter');
+  await page.getByLabel('Link to').fill('line.soft');
+  await page.keyboard.press('Enter');
+  await expect(
+    page.getByText('text.main would come of itself: text.main → line.soft → text.main.'),
+  ).toBeVisible();
+  await cell(page, 'text.main', 'Day sailing').press('Enter');
+  await page.getByLabel('Link to').fill('seagull');
+  await expect(page.getByText('No family, shade or role is called so.')).toBeVisible();
+});
+
+test('a theme is derived, seen beside its source, and taken in part or whole with one undo', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('assign');
+  const heads = page.getByRole('columnheader');
+  await page.getByRole('button', { name: 'Derive a theme …' }).click();
+  await page.getByLabel('Its name').fill('Night sailing');
+  await expect(page.getByRole('alert')).toHaveText('There is a theme Night sailing already');
+  await page.getByLabel('Its name').fill('Late sailing');
+  await page.keyboard.press('Enter');
+  const bar = page.getByRole('region', { name: 'Proposed: Late sailing' });
+  await expect(bar).toContainText('18 of 18 pairs pass.');
+  await expect(heads).toContainText(['Role', 'Day sailing', 'Late sailing', 'Night sailing', 'Remove']);
+  expect((await onServer(stack, project)).document.themes).toHaveLength(2);
+  await page.getByLabel('Take accent.fill: Buoy', { exact: false }).uncheck();
+  await bar.getByRole('button', { name: 'Take 24 of 25' }).click();
+  await expectSaved(page);
+  const { themes } = (await onServer(stack, project)).document;
+  expect(themes.map(({ name }: { name: string }) => name)).toEqual([
+    'Day sailing',
+    'Late sailing',
+    'Night sailing',
+  ]);
+  expect((await linksOf(stack, project, 'accent-fill'))[themes[1].id]).toBeUndefined();
+  expect((await linksOf(stack, project, 'action-fill'))[themes[1].id]).toEqual({
+    to: 'shade',
+    family: 'deepwater',
+    shade: '300',
+  });
+  await page.keyboard.press('Control+z');
+  await expectSaved(page);
+  expect((await onServer(stack, project)).document.themes).toHaveLength(2);
+
+  // Into one that there is, which mends its failing pairs.
+  await page.getByRole('button', { name: 'Derive a theme …' }).click();
+  await page.getByLabel('Into').selectOption('Night sailing');
+  await page.getByRole('button', { name: 'See it on the sheet' }).click();
+  const into = page.getByRole('region', { name: 'Proposed: Night sailing' });
+  await expect(into).toContainText('18 of 18 pairs pass.');
+  expect(await axeFaults(page)).toEqual([]);
+  await into.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByLabel('Readout')).toContainText('35 of 36 overall');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Readout')).toContainText('33 of 36 overall');
+});
