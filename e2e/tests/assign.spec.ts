@@ -1,4 +1,5 @@
-import type { Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import type { Locator, Page } from '@playwright/test';
 import { axeFaults, expect, expectSaved, onServer, test } from '../support/test.ts';
 
 const cell = (page: Page, role: string, theme: string) =>
@@ -130,3 +131,55 @@ test('a theme is derived, seen beside its source, and taken in part or whole wit
   await page.keyboard.press('Control+z');
   await expect(page.getByLabel('Readout')).toContainText('33 of 36 overall');
 });
+
+const MAIL = 'Our blue-green is #0b5f6b, the funnels are #e2552b, and the ropes rgb(217 199 161).';
+
+for (const by of ['mouse', 'keyboard'] as const)
+  test(`from a mail to the CSS of a first system in a few presses, by ${by}`, async ({ page, stack }) => {
+    let presses = 0;
+    const press = async (what: Locator) => {
+      presses += 1;
+      if (by === 'mouse') await what.click();
+      else {
+        await what.focus();
+        await page.keyboard.press('Enter');
+      }
+    };
+    await page.goto('/');
+    await page.getByLabel('New project for').fill('Skerry Line, again');
+    await press(page.getByRole('button', { name: 'Begin' }));
+    await page.getByLabel('Text with colours').fill(MAIL);
+    presses += 1;
+    await press(page.getByRole('button', { name: 'Put 3 into the tray' }));
+    await press(page.getByRole('link', { name: 'Assign' }));
+    await press(page.getByRole('button', { name: 'Make a first system …' }));
+    const bar = page.getByRole('region', { name: 'Proposed: a first system' });
+    await expect(bar).toContainText('32 of 32 pairs pass in Light and Dark');
+    if (by === 'mouse') expect(await axeFaults(page)).toEqual([]);
+    await press(bar.getByRole('button', { name: 'Take it' }));
+    await press(page.getByRole('link', { name: 'Deliver' }));
+    const download = page.waitForEvent('download');
+    await press(page.getByRole('button', { name: /^Download/ }).first());
+    const css = readFileSync(await (await download).path(), 'utf8');
+    expect(presses).toBeLessThan(15);
+    expect(css).toContain('--action-fill: var(');
+    expect(css).toContain('[data-theme="dark"]');
+    await expect(page.getByLabel('Readout')).toContainText('16 of 16 pairs pass in Light, 32 of 32 overall');
+    await expectSaved(page);
+    const id = /\/p\/([^/]+)/.exec(page.url())![1]!;
+    expect((await onServer(stack, id)).document.roles).toHaveLength(20);
+    // One undo takes it all back, and what was chosen differently makes another.
+    await page.keyboard.press('Control+z');
+    await page.getByRole('link', { name: 'Assign' }).click();
+    await page.getByRole('button', { name: 'Make a first system …' }).click();
+    await bar.getByLabel('with notices').uncheck();
+    await bar.getByLabel('Accent').selectOption('none');
+    await bar.getByLabel('Contrast of text').selectOption('AAA, more');
+    await expect(bar).toContainText('24 of 24 pairs pass');
+    await bar.getByText('Why it is so').click();
+    await expect(bar.getByRole('listitem').first()).toContainText(
+      'leads: it paints actions, links and focus',
+    );
+    await bar.getByRole('button', { name: 'Leave it' }).click();
+    await expect(page.getByRole('heading', { name: 'No role yet' })).toBeVisible();
+  });

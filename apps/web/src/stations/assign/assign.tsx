@@ -11,6 +11,8 @@ import { StationHeader } from '../station-header.tsx';
 import { DeriveBar } from './derive/derive-bar.tsx';
 import { DeriveMenu } from './derive/derive-menu.tsx';
 import { useProposedTheme } from './derive/use-proposed-theme.ts';
+import { FirstBar } from './first/first-bar.tsx';
+import { useFirstSystem } from './first/use-first-system.ts';
 import { NewRole } from './new-role.tsx';
 import { Sheet } from './sheet/sheet.tsx';
 import { ThemeMenu } from './theme-menu.tsx';
@@ -22,6 +24,7 @@ export default function Assign() {
   const doc = useProjectDocument();
   const { edit } = useEditing();
   const { proposed, ask } = useProposedTheme();
+  const { proposed: first, begin } = useFirstSystem();
   useEffect(() => {
     if (!role) return;
     dispatch(selected({ kind: 'role', role }));
@@ -35,29 +38,42 @@ export default function Assign() {
         lead="Name each use, and link it to a shade in every theme. Each column is a page of its theme."
       >
         <ThemeMenu />
-        {doc.roles.length > 0 && <DeriveMenu onAsk={ask} />}
+        {doc.roles.length > 0 && !first && <DeriveMenu onAsk={ask} />}
         <NewRole />
       </StationHeader>
-      {doc.roles.length ? (
+      {doc.roles.length || first ? (
         <>
           {proposed && <DeriveBar proposed={proposed} />}
-          <Sheet open={role ?? null} proposed={proposed} />
+          {first && <FirstBar proposed={first} />}
+          <Sheet open={role ?? null} proposed={proposed} still={first !== null} />
         </>
       ) : (
         <EmptyState title="No role yet">
-          {doc.families.length ? (
+          {doc.tray.length > 0 && (
             <>
-              Begin with the nine roles that nearly every page needs, linked to your families, and change what
-              you like.
+              Begin with a whole system made of the colours in the tray: families, a neutral, roles, a light
+              and a dark theme, and pairs that all pass. You see it first.
+              <p className="my-3">
+                <Button look="primary" onClick={begin}>
+                  Make a first system …
+                </Button>
+              </p>
+            </>
+          )}
+          {doc.families.length > 0 && (
+            <>
+              {doc.tray.length ? 'Or begin' : 'Begin'} with the nine roles that nearly every page needs,
+              linked to the families there are, and change what you like.
               <p className="mt-3">
-                <Button look="primary" onClick={start}>
+                <Button look={doc.tray.length ? 'plain' : 'primary'} onClick={start}>
                   Add the usual roles
                 </Button>
               </p>
             </>
-          ) : (
-            'Roles link to shades: grow a family first, at Grow.'
           )}
+          {!doc.tray.length &&
+            !doc.families.length &&
+            'Roles link to shades: collect colours first, at Gather.'}
         </EmptyState>
       )}
     </div>

@@ -52,13 +52,15 @@ interface SheetProps {
   open: string | null;
   /** A derived theme that stands among the others until it is taken or left. */
   proposed: ProposedTheme | null;
+  /** Nothing is linked otherwise meanwhile. */
+  still: boolean;
 }
 
 /**
  * Roles × themes, each theme's column a page of that theme: surfaces run through it, text stands on the ground that it
  * meets, lines are lines. The theme that is switched on is marked; a press on another's name switches it on.
  */
-export function Sheet({ open, proposed }: SheetProps) {
+export function Sheet({ open, proposed, still }: SheetProps) {
   const roles = useDocumentPart('roles');
   const themes = useDocumentPart('themes');
   const system = useSystem();
@@ -145,6 +147,7 @@ export function Sheet({ open, proposed }: SheetProps) {
                 themes={themes}
                 lit={item.key === open}
                 column={proposed?.column ?? null}
+                still={still || proposed !== null}
                 isLeft={proposed?.left.has(item.role.id) ?? false}
                 onToggle={proposed?.toggle ?? null}
               />
@@ -165,6 +168,7 @@ interface SheetRowProps {
   lit: boolean;
   /** The column of a derived theme, whether this role's link of it is left out, and the way to change that. */
   column: string | null;
+  still: boolean;
   isLeft: boolean;
   onToggle: ((role: string) => void) | null;
 }
@@ -190,7 +194,7 @@ function seenOn(theme: ResolvedTheme, role: string | null, system: System): stri
 }
 
 const SheetRow = memo(function SheetRow(props: SheetRowProps) {
-  const { ref, index, role, themes, lit, column, isLeft, onToggle } = props;
+  const { ref, index, role, themes, lit, column, still, isLeft, onToggle } = props;
   const { edit, tryEdit } = useEditing();
   const system = useSystem();
   const readout = useReadout();
@@ -257,13 +261,13 @@ const SheetRow = memo(function SheetRow(props: SheetRowProps) {
               linked={linkName(system.document, role.links[theme.id] ?? null)}
               worst={worstOf(readout, theme.id, meets)}
               proposed={column === theme.id && onToggle ? { isLeft, onToggle } : null}
-              still={column !== null}
+              still={still}
             />
           </td>
         );
       })}
       <td className="border-b border-hair">
-        <IconButton label={`Remove ${name}`} onClick={remove}>
+        <IconButton label={`Remove ${name}`} disabled={still} onClick={remove}>
           <Trash2 aria-hidden className="size-4 text-quiet" />
         </IconButton>
       </td>

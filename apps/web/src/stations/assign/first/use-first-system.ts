@@ -1,0 +1,92 @@
+import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
+import {
+  type FirstChoices,
+  type FirstSystem,
+  firstSystem,
+  MOST_FIRST_COLORS,
+} from '@mint-lamp/core/system/edits/first-system';
+import { paint } from '@mint-lamp/core/system/resolve/painted';
+import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { newId, useEditing } from '../../../store/editing.ts';
+import { selectProject } from '../../../store/selectors.ts';
+import { useAppSelector } from '../../../store/store.ts';
+
+/** What is chosen of a first system: its colours by their swatches. */
+export interface FirstDraft extends Omit<FirstChoices, 'colors'> {
+  readonly swatches: readonly string[];
+}
+
+/** A first system that stands on the sheet until it is taken. */
+export interface ProposedSystem {
+  readonly draft: FirstDraft;
+  readonly set: (change: Partial<FirstDraft>) => void;
+  readonly colors: readonly Swatch[];
+  readonly first: FirstSystem | null;
+  readonly take: () => string | null;
+  readonly leave: () => void;
+}
+
+const chromaAndHue = ({ color }: Swatch) => {
+  const { r, g, b } = paint(color);
+  const [, chroma, hue] = rgb8ToOklch(r, g, b);
+  return { chroma, hue };
+};
+
+/** The first colours of the tray; the first with a hue leads, and the one farthest from it in hue is the accent. */
+function usual(tray: readonly Swatch[]): FirstDraft {
+  const colors = tray.slice(0, MOST_FIRST_COLORS);
+  const seen = colors.map(chromaAndHue);
+  const leads = Math.max(
+    0,
+    seen.findIndex(({ chroma }) => chroma > 0.04),
+  );
+  let accent: number | null = null;
+  let farthest = 40;
+  seen.forEach(({ chroma, hue }, i) => {
+    const apart = Math.abs(((hue - seen[leads]!.hue + 540) % 360) - 180);
+    if (i === leads || chroma < 0.08 || apart <= farthest) return;
+    farthest = apart;
+    accent = i;
+  });
+  return { swatches: colors.map(({ id }) => id), leads, accent, calm: 0.5, level: 'AA', notices: true };
+}
+
+/** Makes a first system of the tray's colours, and shows it on the sheet until it is taken or left. */
+export function useFirstSystem() {
+  const document = useAppSelector((state) => selectProject(state).document);
+  const { tryEdit, preview } = useEditing();
+  const [draft, setDraft] = useState<FirstDraft | null>(null);
+  const { tray } = document;
+  const colors = useMemo(
+    () => (draft ? draft.swatches.flatMap((id) => tray.find((swatch) => swatch.id === id) ?? []) : []),
+    [draft, tray],
+  );
+  const first = useMemo(
+    () =>
+      draft && colors.length && !document.roles.length
+        ? firstSystem(document, { ...draft, colors }, newId)
+        : null,
+    [draft, colors, document],
+  );
+  useEffect(() => {
+    if (!draft) return;
+    preview(first?.command ?? null);
+    return () => preview(null);
+  }, [draft, first, preview]);
+  const begin = useCallback(() => setDraft(usual(tray)), [tray]);
+  if (!draft) return { proposed: null, begin };
+  const proposed: ProposedSystem = {
+    draft,
+    set: (change) => setDraft({ ...draft, ...change }),
+    colors,
+    first,
+    take() {
+      const refused = first && tryEdit(first.command);
+      if (!refused) setDraft(null);
+      return refused;
+    },
+    leave: () => setDraft(null),
+  };
+  return { proposed, begin };
+}
