@@ -141,6 +141,7 @@ for (const by of ['mouse', 'keyboard'] as const)
       presses += 1;
       if (by === 'mouse') await what.click();
       else {
+        await expect(what).toBeEnabled();
         await what.focus();
         await page.keyboard.press('Enter');
       }
@@ -183,3 +184,47 @@ for (const by of ['mouse', 'keyboard'] as const)
     await bar.getByRole('button', { name: 'Leave it' }).click();
     await expect(page.getByRole('heading', { name: 'No role yet' })).toBeVisible();
   });
+
+test('plain colours near a shade become links; a shade is replaced everywhere; any step can be gone back to', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('assign/page-raised');
+  const raised = cell(page, 'page.raised', 'Day sailing');
+  const lamp = page.getByRole('complementary', { name: 'Lamp' });
+  await lamp
+    .getByRole('region', { name: 'Near it' })
+    .getByRole('button', { name: /^Shingle 50/ })
+    .click();
+  await expect(raised).toHaveAccessibleName(/Shingle 50/);
+
+  await open('grow/deepwater/300');
+  await lamp.getByRole('button', { name: 'Replace everywhere …' }).click();
+  await page.getByLabel('Link to').fill('bu 3');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/links lead there now; one undo takes it back/)).toBeVisible();
+  await expectSaved(page);
+  expect((await linksOf(stack, project, 'action-fill')).night).toEqual({
+    to: 'shade',
+    family: 'buoy',
+    shade: '300',
+  });
+
+  await page.getByRole('button', { name: 'Steps' }).click();
+  const steps = page.getByRole('list', { name: 'Steps' }).getByRole('listitem');
+  await expect(steps).toHaveText([
+    'Replace Deepwater 300 by Buoy 300 everywhere',
+    'Link page.raised in Day sailing',
+    'As it was at the beginning',
+  ]);
+  await steps.last().getByRole('button').click();
+  await expect(steps.first()).toHaveText('Replace Deepwater 300 by Buoy 300 everywhere, undone');
+  await expectSaved(page);
+  expect((await linksOf(stack, project, 'action-fill')).night).toMatchObject({ family: 'deepwater' });
+  await steps.first().getByRole('button').click();
+  await expectSaved(page);
+  expect((await linksOf(stack, project, 'action-fill')).night).toMatchObject({ family: 'buoy' });
+  expect(await axeFaults(page)).toEqual([]);
+});

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { Keyboard, Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
+import { Keyboard, ListRestart, Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
@@ -10,8 +10,11 @@ import { step } from '../store/editing.ts';
 import { dialogOpened } from '../store/interface-slice.ts';
 import { selectDocument, selectProject, selectTheme } from '../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
+import { Button } from '../ui/button.tsx';
 import { IconButton } from '../ui/icon-button.tsx';
 import { Mark } from '../ui/mark.tsx';
+import { part } from '../ui/part.tsx';
+import { Popover } from '../ui/popover.tsx';
 import { SaveStateText } from './save-state.tsx';
 
 export function TopBar() {
@@ -119,6 +122,8 @@ function ThemeSwitch() {
   );
 }
 
+const StepsList = part(() => import('./steps-list.tsx'));
+
 function History() {
   const dispatch = useAppDispatch();
   const undo = useAppSelector((state) => selectProject(state).undo.at(-1));
@@ -143,6 +148,17 @@ function History() {
       >
         <Redo2 aria-hidden className="size-4" />
       </IconButton>
+      <Popover
+        label="Steps"
+        align="end"
+        trigger={
+          <Button look="quiet" aria-label="Steps" title="The steps of this sitting" className="size-8 px-0!">
+            <ListRestart aria-hidden className="size-4" />
+          </Button>
+        }
+      >
+        <StepsList />
+      </Popover>
     </div>
   );
 }

@@ -15,12 +15,12 @@ import { litColor } from './lit.ts';
 import { Notations } from './notations.tsx';
 import { notedBySelection } from './noted-by-selection.ts';
 import { RelativesLink } from './relatives-link.tsx';
-import { SourceOfLink } from './source-of-link.tsx';
 import { ThingActions } from './thing-actions.tsx';
 import { Tints } from './tints.tsx';
 import { useColorKeys } from './use-color-keys.ts';
 import { UsedBy } from './used-by.tsx';
 
+const SourceOfLink = part(() => import('./source-of-link.tsx'));
 const Moves = part(() => import('./moves.tsx'));
 
 /** The panel about the one colour that is selected now. */
@@ -90,7 +90,7 @@ function LitLamp({ lit }: { lit: LitColor }) {
           </p>
         </div>
         {lit.problem && <p className="text-sm text-fail">{lit.problem}</p>}
-        <SourceOfLink lit={lit} />
+        {lit.relink && <SourceOfLink lit={lit} />}
         {painted && lit.change && (
           <ColorEditor painted={painted} change={lit.change} translucent={lit.translucent} />
         )}

@@ -7,9 +7,12 @@ import { useEditing } from '../store/editing.ts';
 import { selectProject, useProjectDocument } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
+import { part } from '../ui/part.tsx';
+
+const NearLinks = part(() => import('./near-links.tsx'));
 
 /** For a role or stop: what it points to, the way there, and another link. */
-export function SourceOfLink({ lit }: { lit: LitColor }) {
+export default function SourceOfLink({ lit }: { lit: LitColor }) {
   const doc = useProjectDocument();
   const id = useAppSelector((state) => selectProject(state).id);
   const { edit, preview } = useEditing();
@@ -60,6 +63,7 @@ export function SourceOfLink({ lit }: { lit: LitColor }) {
           </Button>
         )}
       </div>
+      {link?.to === 'color' && <NearLinks color={link.color} relink={relink} />}
     </section>
   );
 }

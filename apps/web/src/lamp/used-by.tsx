@@ -3,13 +3,17 @@ import { type Gradient, stopsOf } from '@mint-lamp/core/system/gradients/gradien
 import type { Link } from '@mint-lamp/core/system/links/link';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
-import { memo, useMemo, useRef } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { addressOf } from '../addresses.ts';
 import type { SelectionOf } from '../kinds/lit-color.ts';
 import type { Selection } from '../store/interface-slice.ts';
 import { selectProject, selectSystem, useDocumentPart, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
+import { Button } from '../ui/button.tsx';
+import { part } from '../ui/part.tsx';
+
+const ReplaceEverywhere = part(() => import('./replace-everywhere.tsx'));
 
 const MOST = 12;
 
@@ -40,7 +44,15 @@ export function UsedBy() {
     [id, selection, roles, gradients, themeId, labels],
   );
   if (!users) return null;
-  return <UserList users={users} themeName={theme.theme.name} />;
+  const own = selection?.kind === 'base' || selection?.kind === 'shade' ? selection : null;
+  return (
+    <UserList
+      key={own ? `${own.kind} ${own.family}` : ''}
+      users={users}
+      themeName={theme.theme.name}
+      own={own}
+    />
+  );
 }
 
 /** Whether a link leads to a selected base, or to a selected shade. */
@@ -82,7 +94,15 @@ function usersOf(
   return users;
 }
 
-const UserList = memo(function UserList({ users, themeName }: { users: readonly User[]; themeName: string }) {
+interface UserListProps {
+  users: readonly User[];
+  themeName: string;
+  /** The shade or base that they follow, which can be replaced everywhere. */
+  own: SelectionOf<'base' | 'shade'> | null;
+}
+
+const UserList = memo(function UserList({ users, themeName, own }: UserListProps) {
+  const [replacing, setReplacing] = useState(false);
   return (
     <section aria-label="Used by" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">
@@ -98,6 +118,14 @@ const UserList = memo(function UserList({ users, themeName }: { users: readonly 
         ))}
         {users.length > MOST && <li className="text-quiet">and {users.length - MOST} more</li>}
       </ul>
+      {own &&
+        (replacing ? (
+          <ReplaceEverywhere selection={own} onDone={() => setReplacing(false)} />
+        ) : (
+          <Button small onClick={() => setReplacing(true)}>
+            Replace everywhere …
+          </Button>
+        ))}
     </section>
   );
 });

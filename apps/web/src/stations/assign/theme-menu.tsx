@@ -1,5 +1,5 @@
 import type { Link } from '@mint-lamp/core/system/links/link';
-import { Trash2 } from 'lucide-react';
+import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { newId, useEditing } from '../../store/editing.ts';
 import { useProjectDocument, useTheme } from '../../store/selectors.ts';
@@ -8,7 +8,7 @@ import { IconButton } from '../../ui/icon-button.tsx';
 import { Popover } from '../../ui/popover.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 
-/** Renames, adds and removes themes. A new theme begins as a copy of the one that is switched on. */
+/** Renames, orders, adds and removes themes. A new theme begins as a copy of the one that is switched on. */
 export function ThemeMenu() {
   const { themes, roles } = useProjectDocument();
   const { theme: current } = useTheme();
@@ -27,7 +27,7 @@ export function ThemeMenu() {
   };
   return (
     <Popover label="Themes" align="end" trigger={<Button>Themes …</Button>}>
-      <ul className="flex w-72 flex-col gap-1.5">
+      <ul className="flex w-80 flex-col gap-1.5">
         {themes.map((theme, i) => (
           <li key={theme.id} className="flex items-center gap-1">
             <TextField
@@ -37,6 +37,20 @@ export function ThemeMenu() {
               className="flex-1"
               onCommit={(text) => tryEdit({ type: 'renameTheme', theme: theme.id, name: text })}
             />
+            <IconButton
+              label={`Move ${theme.name} forward`}
+              disabled={i === 0}
+              onClick={() => edit({ type: 'moveTheme', theme: theme.id, index: i - 1 })}
+            >
+              <ArrowUp aria-hidden className="size-4" />
+            </IconButton>
+            <IconButton
+              label={`Move ${theme.name} back`}
+              disabled={i === themes.length - 1}
+              onClick={() => edit({ type: 'moveTheme', theme: theme.id, index: i + 1 })}
+            >
+              <ArrowDown aria-hidden className="size-4" />
+            </IconButton>
             <IconButton
               label={`Remove ${theme.name}`}
               disabled={themes.length === 1}
@@ -48,7 +62,7 @@ export function ThemeMenu() {
         ))}
       </ul>
       <form
-        className="mt-3 flex w-72 flex-wrap items-end gap-2 border-t border-hair pt-2"
+        className="mt-3 flex w-80 flex-wrap items-end gap-2 border-t border-hair pt-2"
         onSubmit={(event) => {
           event.preventDefault();
           if (name.trim()) add();

@@ -1,13 +1,13 @@
 import type { SimpleCommand } from '../commands/command.ts';
 import type { ProjectDocument } from '../document.ts';
-import { type GrowthGround, groundOfGrowth } from '../families/growth-ground.ts';
+import { type FamilyGrowth, type GrowthGround, groundOfGrowth } from '../families/growth-ground.ts';
 import { stopsOf } from '../gradients/gradient.ts';
 import type { Link } from '../links/link.ts';
 
 /** A link to a family: to one of its shades or to its base. */
 export type FamilyLink = Extract<Link, { readonly family: string }>;
 /** What it should be instead, its opacity aside. */
-export type Instead = Extract<GrowthGround, { readonly to: 'color' | 'shade' | 'base' }>;
+export type Instead = Link;
 
 const isFamilyLink = (link: Link | GrowthGround): link is FamilyLink =>
   link.to === 'shade' || link.to === 'base';
@@ -47,6 +47,17 @@ export function usesOfFamily(
 export const countUses = ({ roles, stops, grounds }: FamilyUses): number =>
   roles.length + stops.length + grounds.length;
 
+/** A growth on something else; a role is none without a theme, so there it stays as it is. */
+function groundCommands(
+  family: string,
+  growth: Extract<FamilyGrowth, { readonly kind: 'opacity' | 'contrast' }>,
+  to: Link,
+): SimpleCommand[] {
+  if (to.to === 'role') return [];
+  const { opacity: _, ...ground } = to;
+  return [{ type: 'setGrowth', family, growth: { ...growth, ground: ground as GrowthGround } }];
+}
+
 /** The commands that make uses of a family lead elsewhere, each with the opacity that it has. */
 export function relinked(
   { families }: ProjectDocument,
@@ -72,7 +83,7 @@ export function relinked(
     ...uses.grounds.flatMap(({ family, link }): SimpleCommand[] => {
       const growth = families.find(({ id }) => id === family)?.growth;
       return growth?.kind === 'opacity' || growth?.kind === 'contrast'
-        ? [{ type: 'setGrowth', family, growth: { ...growth, ground: instead(link) } }]
+        ? groundCommands(family, growth, instead(link))
         : [];
     }),
   ];
