@@ -18,6 +18,8 @@ export default defineConfig({
           include: ['src/**/*.test.ts'],
           setupFiles: ['test/seed.ts'],
           testTimeout: 240_000,
+          // Functions of their input, so that files can share what was loaded.
+          isolate: false,
         },
       },
       {

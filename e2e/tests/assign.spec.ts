@@ -147,7 +147,7 @@ for (const by of ['mouse', 'keyboard'] as const)
       }
     };
     await page.goto('/');
-    await page.getByLabel('New project for').fill('Skerry Line, again');
+    await page.getByLabel('New project for').fill('Harbour kiosk');
     await press(page.getByRole('button', { name: 'Begin' }));
     await page.getByLabel('Text with colours').fill(MAIL);
     presses += 1;

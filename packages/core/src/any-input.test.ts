@@ -11,6 +11,7 @@ import { nearestPassingColor } from './contrast/nearest-color.ts';
 import { bestTextColor, ratioMatrix, worstOverGradient, worstOverPixels } from './contrast/over-gradient.ts';
 import { composite, contrastRatio, formatRatio, luminance, reaches } from './contrast/ratio.ts';
 import { nearestPassingShade } from './contrast/repair.ts';
+import { growDrawn } from './family/drawn.ts';
 import { growColors, growShades } from './family/growth.ts';
 import { growByRecipe, labelScheme } from './family/recipes.ts';
 import { gradientFaults, shifted } from './gradient/analyse.ts';
@@ -60,6 +61,8 @@ const growth = fc.record({
   endChroma: number,
   hueDrift: number,
 });
+const anyLabels = fc.array(fc.string(), { maxLength: 5 });
+const anySteps = fc.array(fc.record({ lightness: number, chroma: number, turn: number }), { maxLength: 5 });
 const pixels = fc.uint8Array({ maxLength: 200 });
 
 /** Fails on NaN anywhere in a result. */
@@ -198,6 +201,12 @@ const REFUSING: readonly (readonly [...Case, refusal: RegExp])[] = [
     /^The picture has no pixels/,
   ],
   ['growColors', fc.tuple(anyColor, growth), growColors, /^A family has/],
+  [
+    'growDrawn',
+    fc.tuple(anyColor, fc.record({ kind: fc.constant('drawn'), labels: anyLabels, steps: anySteps })),
+    growDrawn,
+    /^(A family has|As many steps)/,
+  ],
   ['growShades', fc.tuple(anyColor, growth), growShades, /^A family has/],
   [
     'growByRecipe',

@@ -1,9 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it, test } from 'vitest';
+import { readColor } from '../../color/parse.ts';
 import { MINT_LAMP_INTERFACE } from '../../demo/interface.ts';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { writeCss } from '../../exchange/css.ts';
 import { declarationsOf } from '../../exchange/declarations.fixture.ts';
+import { type Growth, grow } from '../../family/grow.ts';
 import { after } from '../commands/after.fixture.ts';
 import type { Command } from '../commands/command.ts';
 import { commandSchema } from '../commands/command-schema.ts';
@@ -77,11 +79,43 @@ describe('documents of version 2', () => {
 });
 
 describe('documents of version 3', () => {
-  it('have no pictures, relatives or rounds of proposals', () => {
+  it('have no pictures, relatives, rounds of proposals, recipes or notes', () => {
     expect(brought('skerry-line-3.json')).toEqual(SKERRY_LINE);
   });
 
-  it('take the commands of that version as they are', () => {
+  it('have families that follow nobody, and grow on plain colours what they grew then', () => {
+    const old = stored('grown-3.json').families as { base: string; growth: Growth }[];
+    const now = brought('grown-3.json');
+    const { families } = resolveSystem(now);
+    now.families.forEach(({ id, follows }, i) => {
+      expect(follows).toBeNull();
+      const { base, growth } = old[i]!;
+      expect(families.get(id)!.shades.map(({ css }) => css)).toEqual(
+        grow(readColor(base), growth).map(({ hex }) => hex),
+      );
+    });
+    expect(now.families[3]!.growth).toMatchObject({ ground: { to: 'color', color: '#07191e' } });
+  });
+
+  it('take commands that bring growths along, in a batch too', () => {
+    const commands = (stored('unsent-3.json') as unknown[]).map((old) => {
+      const result = bringCommand(old, 3);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    const { families } = after(brought('grown-3.json'), ...commands);
+    expect(families.at(-1)).toMatchObject({
+      id: 'mist',
+      follows: null,
+      growth: { kind: 'opacity', ground: { to: 'color', color: '#ffffff' } },
+    });
+    expect(families[1]!.growth).toMatchObject({ ground: { to: 'color', color: '#ffffff' } });
+    expect(families[4]!.growth).toMatchObject({ kind: 'mix' });
+  });
+
+  it('take other commands of that version as they are', () => {
     const { swatch, ...rest } = stored('add-swatch-3.json');
     const result = bringCommand({ ...rest, swatch }, 3);
     expect(result.ok && commandSchema.validate(result.value).error).toBeUndefined();
