@@ -106,6 +106,7 @@ test('the keyboard reaches everything: stations, theme, parts, sheet, finder', a
   await expect(page.getByRole('main')).toHaveCSS('background-color', 'rgb(119, 119, 119)');
   // Every focus is seen.
   await page.keyboard.press('1');
+  await expect(page.getByRole('heading', { name: 'Gather', level: 1 })).toBeVisible();
   for (let i = 0; i < 25; i++) {
     await page.keyboard.press('Tab');
     const seen = await page.evaluate(() => {

@@ -279,7 +279,10 @@ function assembled(
   if (moved.length)
     reasons.push({
       what: moved.map(({ role }) => [...role.group, role.name].join('.')).join(', '),
-      why: 'moved along their families until their pairs passed',
+      why:
+        moved.length === 1
+          ? 'moved along its family until its pairs passed'
+          : 'moved along their families until their pairs passed',
     });
   const inDark = derivedTheme(applied(build((id) => ({ [light.id]: lightLink(id) }))), light.id, 'down');
   const commands = build((id) => ({

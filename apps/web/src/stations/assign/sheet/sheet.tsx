@@ -267,9 +267,11 @@ const SheetRow = memo(function SheetRow(props: SheetRowProps) {
         );
       })}
       <td className="border-b border-hair">
-        <IconButton label={`Remove ${name}`} disabled={still} onClick={remove}>
-          <Trash2 aria-hidden className="size-4 text-quiet" />
-        </IconButton>
+        {!still && (
+          <IconButton label={`Remove ${name}`} onClick={remove}>
+            <Trash2 aria-hidden className="size-4 text-quiet" />
+          </IconButton>
+        )}
       </td>
     </tr>
   );
