@@ -1,6 +1,13 @@
 import { oklchToRgb8, rgb8ToOklch } from '../../color/gamut.ts';
 import { hexOfRgb8 } from '../../color/write.ts';
-import { contrastRatio, luminance, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
+import {
+  contrastRatio,
+  luminance,
+  paintedOver,
+  type Rgba,
+  ratioOfLuminances,
+  reaches,
+} from '../../contrast/ratio.ts';
 import { effectiveTarget, requiredRatio } from '../../contrast/targets.ts';
 import type { ProjectDocument } from '../document.ts';
 import type { FamilyMap } from '../families/resolved-families.ts';
@@ -61,6 +68,37 @@ function endOf(roles: ReadonlyMap<string, Role>, role: Role, theme: string): Lin
   return link;
 }
 
+/** A ground as it is seen, its luminance, and the ratio that is asked on it. */
+interface Demand {
+  readonly ground: Rgba;
+  readonly y: number;
+  readonly required: number;
+}
+
+/** What a shade is looked for by. */
+interface Search {
+  readonly id: string;
+  readonly link: Link;
+  readonly now: Painted;
+  /** The one family to look in; null for all. */
+  readonly family: string | null;
+  readonly count: (color: Painted) => number;
+  readonly least: number;
+}
+
+const luminances = new WeakMap<Painted, number>();
+
+/** Whether a colour reaches what is asked on a ground. */
+function meets(front: Painted, { ground, y, required: ratio }: Demand): boolean {
+  if (front.alpha < 1) return reaches(contrastRatio(paintedOver(front, ground), ground), ratio);
+  let own = luminances.get(front);
+  if (own === undefined) {
+    own = luminance(front);
+    luminances.set(front, own);
+  }
+  return reaches(ratioOfLuminances(own, y), ratio);
+}
+
 const opacityOf = (link: Link) => (link.opacity === undefined ? {} : { opacity: link.opacity });
 
 /** Works out a derived theme in one go; see {@link deriveTheme}. */
@@ -72,6 +110,9 @@ class Deriving {
   private readonly way: Derivation;
   private readonly onForeground = new Map<string, Pair[]>();
   private readonly onBackground = new Map<string, Pair[]>();
+  private beneath: Rgba | null = null;
+  /** The darkest and the lightest shade of all. */
+  private readonly ends: readonly Painted[];
   readonly links = new Map<string, Link>();
 
   constructor({ document, families }: System, from: string, way: Derivation) {
@@ -80,6 +121,11 @@ class Deriving {
     this.roles = new Map(document.roles.map((role) => [role.id, role]));
     this.from = from;
     this.way = way;
+    const shades = [...families.values()].flatMap((family) =>
+      family.shades.filter(({ alpha }) => alpha === 1),
+    );
+    const byLight = [...shades].sort((a, b) => luminance(a) - luminance(b));
+    this.ends = byLight.length ? [byLight[0]!, byLight[byLight.length - 1]!] : [];
     for (const pair of document.pairs) {
       if (!this.roles.has(pair.foreground) || !this.roles.has(pair.background)) continue;
       const put = (map: Map<string, Pair[]>, id: string) => {
@@ -106,9 +152,19 @@ class Deriving {
     return color ? fade(color, opacity) : null;
   }
 
+  /** What lies beneath the page; worked out again when its role changes. */
   private page(): Rgba {
-    const color = this.doc.ground === null ? null : this.colorOf(this.links.get(this.doc.ground));
-    return color ? paintedOver(color, WHITE) : WHITE;
+    if (!this.beneath) {
+      const color = this.doc.ground === null ? null : this.colorOf(this.links.get(this.doc.ground));
+      this.beneath = color ? paintedOver(color, WHITE) : WHITE;
+    }
+    return this.beneath;
+  }
+
+  private put(role: string, link: Link): void {
+    this.links.set(role, link);
+    // Others may point to it, the page's role among them.
+    this.beneath = null;
   }
 
   /** Whether the theme that it comes of is the other way round. */
@@ -150,8 +206,8 @@ class Deriving {
       if (offset !== undefined && pagePlace) {
         const mirrored = pagePlace.last - pagePlace.at;
         const own = Math.min(pagePlace.last - deepest, Math.max(-highest, mirrored));
-        this.links.set(role.id, this.shadeLink(pagePlace.family, own + offset, link));
-      } else this.links.set(role.id, turns ? this.turned(link) : link);
+        this.put(role.id, this.shadeLink(pagePlace.family, own + offset, link));
+      } else this.put(role.id, turns ? this.turned(link) : link);
     }
   }
 
@@ -194,40 +250,21 @@ class Deriving {
     return alpha < 1 ? link : { to: 'color', color, ...opacityOf(link) };
   }
 
-  private passesOn(
-    front: Painted,
-    pair: Pair,
-    link?: { readonly role: string; readonly ground: Painted },
-  ): boolean {
-    const background =
-      link?.role === pair.background ? link.ground : this.colorOf(this.links.get(pair.background));
-    if (!background) return true;
+  /** A ground as it is seen, with what is asked on it. */
+  private demand(pair: Pair, background: Painted | null): Demand | null {
+    if (!background) return null;
     const ground = paintedOver(background, this.page());
-    return reaches(contrastRatio(paintedOver(front, ground), ground), required(pair, this.way));
+    return { ground, y: luminance(ground), required: required(pair, this.way) };
+  }
+
+  private demandOf(pair: Pair): Demand | null {
+    return this.demand(pair, this.colorOf(this.links.get(pair.background)));
   }
 
   private passes(pair: Pair): boolean {
     const front = this.colorOf(this.links.get(pair.foreground));
-    return !front || this.passesOn(front, pair);
-  }
-
-  /** Shades that a role could have instead, with the links to them: its own family's, nearest to where it is first. */
-  private candidates(role: string, everywhere: boolean): { link: Link; color: Painted }[] {
-    const link = this.links.get(role);
-    if (!link) return [];
-    const own = placeOf(this.families, link);
-    const now = this.colorOf(link);
-    const out: { link: Link; color: Painted; far: number }[] = [];
-    for (const [family, { shades }] of this.families) {
-      if (!everywhere && family !== own?.family) continue;
-      shades.forEach((shade, at) => {
-        const color = fade(shade, link.opacity ?? 1);
-        const far =
-          own?.family === family ? Math.abs(at - own.at) / 100 : 1 + (now ? distance(color, now) : 0);
-        out.push({ link: { to: 'shade', family, shade: shade.label, ...opacityOf(link) }, color, far });
-      });
-    }
-    return out.sort((a, b) => a.far - b.far);
+    const demand = this.demandOf(pair);
+    return !front || !demand || meets(front, demand);
   }
 
   /** Then, what does not pass is moved to the nearest shade that does: fills first, so that their texts have room. */
@@ -246,61 +283,88 @@ class Deriving {
 
   private known = (pair: Pair) => this.links.has(pair.foreground) && this.links.has(pair.background);
 
-  /** Moves a foreground to the nearest shade that passes in all its pairs, or else in more of them than now. */
+  /**
+   * Moves a foreground to the shade that passes in most of its pairs: the nearest of its own family where one passes in
+   * all of them, else the nearest of all. Fills keep room for their texts.
+   */
   private mend(id: string): void {
     const pairs = (this.onForeground.get(id) ?? []).filter(this.known);
-    const count = (color: Painted) => pairs.filter((pair) => this.passesOn(color, pair)).length;
-    const now = this.colorOf(this.links.get(id));
-    if (!now) return;
+    const link = this.links.get(id);
+    const now = this.colorOf(link);
+    if (!now || !link) return;
+    const demands = pairs.flatMap((pair) => this.demandOf(pair) ?? []);
+    const count = (color: Painted) => demands.reduce((sum, one) => sum + (meets(color, one) ? 1 : 0), 0);
     let most = count(now);
-    // Glare takes the most that there is, also where less would do.
-    if (most === pairs.length && this.way !== 'glare') return;
-    if (most === pairs.length) return;
-    for (const everywhere of [false, true]) {
-      let best: Link | null = null;
-      for (const { link, color } of this.candidates(id, everywhere)) {
-        if (!this.carriesItsText(id, color)) continue;
-        const passing = count(color);
-        if (passing <= most) continue;
-        most = passing;
-        best = link;
-        if (most === pairs.length) break;
-      }
-      if (best) this.links.set(id, best);
-      if (most === pairs.length) return;
+    const own = placeOf(this.families, link)?.family;
+    for (const family of own === undefined ? [null] : [own, null]) {
+      if (most === demands.length) return;
+      const best = this.bestShade({ id, link, now, family, count, least: most + 1 });
+      if (!best) continue;
+      this.put(id, best.link);
+      most = best.passing;
     }
   }
 
-  /** Whether every text on a fill would still have a shade that passes on it. */
+  /** The shade of a family, or of any, that passes most, at least so many; of several the nearest to what is there. */
+  private bestShade({ id, link, now, family, count, least }: Search): { link: Link; passing: number } | null {
+    const from = placeOf(this.families, link);
+    let best: { link: Link; passing: number; far: number } | null = null;
+    for (const [other, { shades }] of this.families) {
+      if (family !== null && other !== family) continue;
+      shades.forEach((shade, at) => {
+        const color = fade(shade, link.opacity ?? 1);
+        const passing = count(color);
+        if (passing < (best?.passing ?? least)) return;
+        const far = from?.family === other ? Math.abs(at - from.at) / 1000 : 1 + distance(color, now);
+        if (best && passing === best.passing && far >= best.far) return;
+        if (!this.carriesItsText(id, color)) return;
+        best = { link: { to: 'shade', family: other, shade: shade.label, ...opacityOf(link) }, passing, far };
+      });
+    }
+    return best;
+  }
+
+  /** Whether every text on a fill would still have a shade that passes on it: the darkest there is, or the lightest. */
   private carriesItsText(id: string, ground: Painted): boolean {
     return (this.onBackground.get(id) ?? []).every((pair) => {
-      const front = this.colorOf(this.links.get(pair.foreground));
-      if (!front || this.passesOn(front, pair, { role: id, ground })) return true;
-      return this.candidates(pair.foreground, true).some(({ color }) =>
-        this.passesOn(color, pair, { role: id, ground }),
-      );
+      const link = this.links.get(pair.foreground);
+      const front = this.colorOf(link);
+      const demand = this.demand(pair, ground);
+      if (!front || !demand || meets(front, demand)) return true;
+      return this.ends.some((shade) => meets(fade(shade, link?.opacity ?? 1), demand));
     });
   }
 
   /** Moves the ground of a failing pair so that all that stands on it passes, and it itself where it is in front. */
   private mendGround({ background }: Pair): void {
     if (background === this.doc.ground) return;
+    const link = this.links.get(background);
+    const now = this.colorOf(link);
+    const place = placeOf(this.families, link);
+    if (!link || !now || !place) return;
     const above = (this.onBackground.get(background) ?? []).filter(this.known);
+    const fronts = above.map((pair) => this.colorOf(this.links.get(pair.foreground)));
     const own = (this.onForeground.get(background) ?? []).filter(this.known);
-    const count = (ground: Painted) =>
-      above.filter((pair) => {
-        const front = this.colorOf(this.links.get(pair.foreground));
-        return !front || this.passesOn(front, pair, { role: background, ground });
-      }).length + own.filter((pair) => this.passesOn(ground, pair)).length;
-    const now = this.colorOf(this.links.get(background));
-    if (!now) return;
+    const demands = own.flatMap((pair) => this.demandOf(pair) ?? []);
+    const count = (ground: Painted) => {
+      const carried = above.filter((pair, i) => {
+        const front = fronts[i];
+        const demand = this.demand(pair, ground);
+        return !front || !demand || meets(front, demand);
+      }).length;
+      return carried + demands.filter((one) => meets(ground, one)).length;
+    };
     let most = count(now);
-    for (const { link, color } of this.candidates(background, false)) {
-      const passing = count(color);
+    const { shades } = this.families.get(place.family)!;
+    const nearest = shades
+      .map((shade, at) => ({ shade, far: Math.abs(at - place.at) }))
+      .sort((a, b) => a.far - b.far);
+    for (const { shade } of nearest) {
+      const passing = count(fade(shade, link.opacity ?? 1));
       if (passing <= most) continue;
       most = passing;
-      this.links.set(background, link);
-      if (most === above.length + own.length) return;
+      this.put(background, { to: 'shade', family: place.family, shade: shade.label, ...opacityOf(link) });
+      if (most === above.length + demands.length) return;
     }
   }
 
