@@ -21,7 +21,7 @@ await page.addInitScript('globalThis.__name = (f) => f');
 async function measurePlane() {
   await page.goto(`${stack.address}/p/${SKERRY}/grow/deepwater`);
   await page.getByRole('button', { name: 'Lightness and chroma as a plane' }).click();
-  const hue = (await page.getByRole('slider', { name: 'Hue' }).boundingBox())!;
+  const hue = (await page.getByRole('slider', { name: 'Hue', exact: true }).boundingBox())!;
   const [x, y] = [hue.x + hue.width / 2, hue.y + hue.height / 2];
   await page.mouse.move(x, y);
   await page.mouse.down();

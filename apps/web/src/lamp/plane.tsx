@@ -29,7 +29,9 @@ interface PlaneProps {
  * All lightnesses and chromas of one hue, with the edges of sRGB and of Display P3; the colour is a place on it, which
  * is dragged or moved with the arrow keys.
  */
-export default function Plane({ lightness, chroma, hue, css, onMove }: PlaneProps) {
+export default function Plane({ lightness, chroma, hue: exact, css, onMove }: PlaneProps) {
+  // A base that is dragged wavers by tenths of a degree, which nobody sees: the plane stays as it is.
+  const hue = Math.round(exact * 2) / 2;
   const canvas = useRef<HTMLCanvasElement>(null);
   const image = useRef<ImageData | null>(null);
   const held = useRef(false);
