@@ -6,15 +6,19 @@ import { after } from '../commands/after.fixture.ts';
 import { applyCommand } from '../commands/apply.ts';
 import { command, ENTWINED, SMALL } from '../commands/random-command.fixture.ts';
 import { alikeIn, allMeasurements, passingIn, type Readout, readoutOf } from '../readout/readout.ts';
+import type { Painted } from './painted.ts';
 import { resolveSystem, type System } from './resolve.ts';
+
+/** A colour as it is painted. A target may be a shade, which knows more of itself than what points to it goes by. */
+const look = (c: Painted | null | undefined) => c && [c.css, c.r, c.g, c.b, c.alpha, c.outside];
 
 /** What a system comes to, without how it was made. */
 const outcome = (system: System) => ({
   shades: [...system.families].map(([id, f]) => [id, f.base, f.ground, f.problem, f.shades]),
   themes: [...system.themes].map(([id, theme]) => [
     id,
-    [...theme.roles].map(([role, r]) => [role, r.color, r.problem, r.source, r.opacity]).sort(),
-    [...theme.gradients].map(([gradient, g]) => [gradient, g.colors]),
+    [...theme.roles].map(([role, r]) => [role, look(r.color), r.problem, r.source, r.opacity]).sort(),
+    [...theme.gradients].map(([gradient, g]) => [gradient, g.colors.map(look)]),
   ]),
 });
 
