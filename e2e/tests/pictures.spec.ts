@@ -429,8 +429,10 @@ test('several at once, dropped and pasted; what cannot be opened is told in one 
   await page.getByRole('link', { name: 'Text', exact: true }).click();
   await give('paste', await drawnFile(42, 30).jpeg().toBuffer(), 'image.png');
   await expect(page.getByLabel('Name of the picture')).toHaveValue('Image');
+  await expect(page.getByTestId('picture')).toBeVisible();
   await page.getByLabel('Name of the picture').fill('North pier');
-  await page.keyboard.press('Enter');
+  await page.getByLabel('Name of the picture').press('Enter');
+  await expect(page.getByLabel('Name of the picture')).toHaveAttribute('data-settled', 'true');
   await page.getByRole('link', { name: 'All pictures' }).click();
   await expect(cards).toHaveCount(4);
   await page.getByRole('button', { name: 'Remove North pier' }).click();
