@@ -212,9 +212,10 @@ test('a recipe is kept, tried on the rails and applied with one undo; a growth�
   await growth.getByLabel('Grows by').selectOption('Opacity over a ground');
   await growth.getByRole('button', { name: /^Ground of the growth/ }).click();
   await page.getByRole('button', { name: 'page.ground', exact: true }).click();
-  await expect(growth.getByRole('alert')).toHaveText(
+  await expect(page.getByRole('dialog').getByRole('alert')).toHaveText(
     'Shingle would come of itself: Shingle → page.ground → Shingle.',
   );
+  await page.keyboard.press('Escape');
   await page.keyboard.press('Control+z');
   await goOn('grow/lantern');
   await expect(growth.getByRole('button', { name: 'Ground of the growth: #d0d0d0' })).toBeVisible();

@@ -427,12 +427,22 @@ test('several at once, dropped and pasted; what cannot be opened is told in one 
   await page.goBack();
   // From the other source as well.
   await page.getByRole('link', { name: 'Text', exact: true }).click();
+  // A name that is typed while the picture is still on its way is not lost when it comes.
+  let arrive = () => {};
+  const held = new Promise<void>((resolve) => {
+    arrive = resolve;
+  });
+  await page.route(/\/pictures\/[\da-f]{64}$/, (route) => held.then(() => route.continue()));
   await give('paste', await drawnFile(42, 30).jpeg().toBuffer(), 'image.png');
-  await expect(page.getByLabel('Name of the picture')).toHaveValue('Image');
+  const name = page.getByLabel('Name of the picture');
+  await expect(name).toHaveValue('Image');
+  await name.fill('North pier');
+  await expect(page.getByText('Opening Image …')).toBeVisible();
+  arrive();
   await expect(page.getByTestId('picture')).toBeVisible();
-  await page.getByLabel('Name of the picture').fill('North pier');
-  await page.getByLabel('Name of the picture').press('Enter');
-  await expect(page.getByLabel('Name of the picture')).toHaveAttribute('data-settled', 'true');
+  await expect(name).toHaveValue('North pier');
+  await name.press('Enter');
+  await expect(name).toHaveAttribute('data-settled', 'true');
   await page.getByRole('link', { name: 'All pictures' }).click();
   await expect(cards).toHaveCount(4);
   await page.getByRole('button', { name: 'Remove North pier' }).click();

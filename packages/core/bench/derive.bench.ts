@@ -1,6 +1,7 @@
 import { SKERRY_LINE } from '../src/demo/skerry-line.ts';
 import { emptyDocument } from '../src/system/document.ts';
-import { DERIVATIONS, derivedTheme } from '../src/system/edits/derive-theme.ts';
+import { DERIVATIONS } from '../src/system/edits/derivation.ts';
+import { derivedTheme } from '../src/system/edits/derive-theme.ts';
 import { firstSystem } from '../src/system/edits/first-system.ts';
 import { resolveSystem } from '../src/system/resolve/resolve.ts';
 import { LARGEST } from './largest-document.ts';

@@ -1,6 +1,6 @@
 import { followedBy } from '@mint-lamp/core/system/families/following';
 import { stopsOf } from '@mint-lamp/core/system/gradients/gradient';
-import { oklabOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
+import { differenceOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import type { System } from '@mint-lamp/core/system/resolve/resolve';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { memo, useEffect, useRef, useState } from 'react';
@@ -29,11 +29,6 @@ interface Moved {
   readonly gradients: number;
   readonly largest: readonly Change[];
 }
-
-const differenceOf = (a: Painted, b: Painted) => {
-  const [p, q] = [oklabOf(a), oklabOf(b)];
-  return Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]);
-};
 
 /** What is another colour than it was, in all themes; `own` is the thing that is edited itself. */
 export function movedSince(before: System, now: System, own: string | null): Moved {

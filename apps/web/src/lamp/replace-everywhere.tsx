@@ -25,7 +25,7 @@ export default function ReplaceEverywhere({ selection, onDone }: ReplaceEverywhe
   const store = useStore() as AppStore;
   const roles = useDocumentPart('roles');
   const gradients = useDocumentPart('gradients');
-  const { edit, preview } = useEditing();
+  const { tryEdit, preview } = useEditing();
   const isOne = (link: FamilyLink) =>
     selection.kind === 'base' ? link.to === 'base' : link.to === 'shade' && link.shade === selection.shade;
   const now = () => selectProject(store.getState()).document;
@@ -46,9 +46,11 @@ export default function ReplaceEverywhere({ selection, onDone }: ReplaceEverywhe
     };
   };
   const replace = (to: Link) => {
+    const refused = tryEdit(command(to));
+    if (refused) return refused;
     onDone();
-    if (edit(command(to)))
-      toast(`${count === 1 ? 'One link leads' : `${count} links lead`} there now; one undo takes it back`);
+    toast(`${count === 1 ? 'One link leads' : `${count} links lead`} there now; one undo takes it back`);
+    return null;
   };
   return (
     <LinkPicker

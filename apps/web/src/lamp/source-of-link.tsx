@@ -15,7 +15,7 @@ const NearLinks = part(() => import('./near-links.tsx'));
 export default function SourceOfLink({ lit }: { lit: LitColor }) {
   const doc = useProjectDocument();
   const id = useAppSelector((state) => selectProject(state).id);
-  const { edit, preview } = useEditing();
+  const { edit, tryEdit, preview } = useEditing();
   const { link, relink, painted } = lit;
   if (!relink) return null;
   const to =
@@ -48,7 +48,7 @@ export default function SourceOfLink({ lit }: { lit: LitColor }) {
         <LinkPicker
           link={link}
           label={`Link of ${lit.title}`}
-          onPick={(next) => edit(relink(next))}
+          onPick={(next) => tryEdit(relink(next))}
           onPreview={(next) => preview(next && relink(next))}
           trigger={<Button small>{link ? 'Link to another …' : 'Link …'}</Button>}
         />

@@ -9,7 +9,8 @@ interface LinkPickerProps {
   link: Link | null;
   label: string;
   trigger: ReactElement;
-  onPick: (link: Link) => void;
+  /** Takes a link; returns why it is refused, which is told beside the choice, or null. */
+  onPick: (link: Link) => string | null;
   /** Shows a link while it is pointed at; null puts the present one back. */
   onPreview?: (link: Link | null) => void;
   /** Takes the present link in every theme; offered where it is given. */
@@ -37,12 +38,17 @@ export function LinkPicker({
   startOpen = false,
 }: LinkPickerProps) {
   const [open, setOpen] = useState(startOpen);
+  const [refused, setRefused] = useState<string | null>(null);
   const opacity = link?.opacity;
   const withOpacity = (next: Link): Link =>
     opacity === undefined || opacity === 1 ? next : { ...next, opacity };
+  const set = (next: Link) => {
+    const reason = onPick(next);
+    setRefused(reason);
+    return reason;
+  };
   const pick = (next: Link) => {
-    onPick(withOpacity(next));
-    setOpen(false);
+    if (set(withOpacity(next)) === null) setOpen(false);
   };
   const fill = (all: Link) => {
     onFill?.(all);
@@ -56,14 +62,20 @@ export function LinkPicker({
       open={open}
       onOpenChange={(next) => {
         setOpen(next);
+        setRefused(null);
         if (!next) look(null);
       }}
     >
+      {refused && (
+        <p role="alert" className="mb-2 max-w-[520px] text-fail">
+          {refused}
+        </p>
+      )}
       <LinkPanel
         {...{ link, exceptRole, exceptFamily, opaque }}
         onPick={pick}
         onLook={look}
-        onSet={onPick}
+        onSet={set}
         onFill={onFill && fill}
       />
     </Popover>

@@ -1,5 +1,6 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { type Derivation, type DerivedTheme, deriveTheme } from '@mint-lamp/core/system/edits/derive-theme';
+import type { Derivation } from '@mint-lamp/core/system/edits/derivation';
+import { type DerivedTheme, deriveTheme } from '@mint-lamp/core/system/edits/derive-theme';
 import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
 import type { Job } from '../job.ts';
 

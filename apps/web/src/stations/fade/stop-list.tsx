@@ -56,7 +56,7 @@ function StopRow({ resolved, index, on }: { resolved: ResolvedGradient; index: n
   const { value, unit } = stop.places[0];
   const doc = useProjectDocument();
   const id = useAppSelector((state) => selectProject(state).id);
-  const { edit, preview } = useEditing();
+  const { edit, tryEdit, preview } = useEditing();
   const name = `Stop ${index + 1}`;
   const css = colors[index]?.css ?? null;
   const relink = (link: Link) => ({ type: 'linkStop', gradient: gradient.id, stop: stop.id, link }) as const;
@@ -94,7 +94,7 @@ function StopRow({ resolved, index, on }: { resolved: ResolvedGradient; index: n
       <LinkPicker
         link={stop.color}
         label={`Link of ${name}`}
-        onPick={(link) => edit(relink(link))}
+        onPick={(link) => tryEdit(relink(link))}
         onPreview={(link) => preview(link && relink(link))}
         trigger={
           <button

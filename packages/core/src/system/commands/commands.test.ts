@@ -11,8 +11,9 @@ import { applyCommand } from './apply.ts';
 import type { Command } from './command.ts';
 import { commandSchema } from './command-schema.ts';
 import { describeCommand } from './describe.ts';
-import { command, ENTWINED, SIMPLE, SMALL } from './random-command.fixture.ts';
+import { command, SIMPLE } from './random-command.fixture.ts';
 import { anyDocument } from './random-document.fixture.ts';
+import { ENTWINED, SMALL } from './small-documents.fixture.ts';
 
 /** Freezes all of a value that is not frozen yet. */
 function frozen<T>(value: T): T {

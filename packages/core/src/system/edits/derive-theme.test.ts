@@ -9,7 +9,8 @@ import type { ProjectDocument } from '../document.ts';
 import type { Link } from '../links/link.ts';
 import { groundOf, measurePair } from '../pairs/measure.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
-import { DERIVATIONS, type Derivation, derivedTheme } from './derive-theme.ts';
+import { DERIVATIONS, type Derivation } from './derivation.ts';
+import { derivedTheme } from './derive-theme.ts';
 
 /** The document with a theme that was derived, and what that was said to come to. */
 function derived(doc: ProjectDocument, from: string, way: Derivation) {

@@ -5,7 +5,7 @@ import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../commands/after.fixture.ts';
 import { applyCommand } from '../commands/apply.ts';
 import type { Command } from '../commands/command.ts';
-import { ENTWINED } from '../commands/random-command.fixture.ts';
+import { ENTWINED } from '../commands/small-documents.fixture.ts';
 import type { ProjectDocument } from '../document.ts';
 import { baseChange, followingBase } from '../families/following.ts';
 import { readoutOf } from '../readout/readout.ts';

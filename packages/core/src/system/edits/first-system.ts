@@ -11,7 +11,7 @@ import type { Family } from '../families/family.ts';
 import type { Link } from '../links/link.ts';
 import { freeName, slugsOf } from '../names.ts';
 import type { Pair } from '../pairs/pair.ts';
-import { oklabOf, paint } from '../resolve/painted.ts';
+import { differenceOf, paint } from '../resolve/painted.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
 import type { Role } from '../roles/role.ts';
 import { derivedTheme } from './derive-theme.ts';
@@ -64,10 +64,7 @@ const oklch = (color: string) => {
   const { r, g, b } = paint(color);
   return rgb8ToOklch(r, g, b);
 };
-const apart = (a: string, b: string) => {
-  const [p, q] = [oklabOf(paint(a)), oklabOf(paint(b))];
-  return Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]);
-};
+const apart = (a: string, b: string) => differenceOf(paint(a), paint(b));
 const opaque = (color: string) => canonical({ ...readColor(color), alpha: 1 });
 const hueApart = (a: number, b: number) => Math.abs(((a - b + 540) % 360) - 180);
 

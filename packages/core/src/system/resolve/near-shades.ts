@@ -1,5 +1,5 @@
 import type { Link } from '../links/link.ts';
-import { oklabOf, paint } from './painted.ts';
+import { differenceOf, paint } from './painted.ts';
 import type { System } from './resolve.ts';
 
 /** A shade or base near a colour. */
@@ -18,13 +18,11 @@ const NEAR = 0.1;
 export function nearShades(system: System, color: string, most = 3): NearShade[] {
   const painted = paint(color);
   if (painted.alpha < 1) return [];
-  const [l, a, b] = oklabOf(painted);
   const out: NearShade[] = [];
   for (const { family, base, shades } of system.families.values())
     for (const shade of shades) {
       if (shade.alpha < 1) continue;
-      const other = oklabOf(shade);
-      const difference = Math.hypot(other[0] - l, other[1] - a, other[2] - b);
+      const difference = differenceOf(shade, painted);
       if (difference > NEAR) continue;
       const isBase = shade.isBase && !shade.handSet;
       out.push({

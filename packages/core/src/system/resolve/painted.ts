@@ -58,3 +58,9 @@ export function oklabOf(c: Painted): Readonly<Triple> {
   }
   return lab;
 }
+
+/** How far two painted colours are apart, alpha aside: ΔE OK. */
+export function differenceOf(a: Painted, b: Painted): number {
+  const [p, q] = [oklabOf(a), oklabOf(b)];
+  return Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]);
+}

@@ -1,4 +1,4 @@
-import { DERIVATIONS, type Derivation } from '@mint-lamp/core/system/edits/derive-theme';
+import { DERIVATIONS, type Derivation } from '@mint-lamp/core/system/edits/derivation';
 import { useState } from 'react';
 import { useDocumentPart, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';

@@ -1,6 +1,6 @@
 import type { Command } from '@mint-lamp/core/system/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { Derivation } from '@mint-lamp/core/system/edits/derive-theme';
+import type { Derivation } from '@mint-lamp/core/system/edits/derivation';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useJob } from '../../../jobs/use-job.ts';

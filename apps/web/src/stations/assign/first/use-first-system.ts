@@ -33,9 +33,10 @@ const chromaAndHue = ({ color }: Swatch) => {
   return { chroma, hue };
 };
 
-/** The first colours of the tray; the first with a hue leads, and the one farthest from it in hue is the accent. */
+/** The first opaque colours of the tray; the first with a hue leads, and the one farthest from it in hue is the accent. */
 function usual(tray: readonly Swatch[]): FirstDraft {
-  const colors = tray.slice(0, MOST_FIRST_COLORS);
+  // What lets something through is rarely meant as a base; it can be chosen all the same.
+  const colors = tray.filter(({ color }) => paint(color).alpha === 1).slice(0, MOST_FIRST_COLORS);
   const seen = colors.map(chromaAndHue);
   const leads = Math.max(
     0,

@@ -51,9 +51,10 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
   const store = useStore() as AppStore;
   const navigate = useNavigate();
   const switchTheme = useThemeSwitch();
-  const { edit, preview } = useEditing();
+  const { edit, tryEdit, preview } = useEditing();
   const [opened, setOpened] = useState(false);
-  const set = (link: Link | null) => edit({ type: 'setLink', role: role.id, theme: theme.id, link });
+  const linking = (link: Link | null) => ({ type: 'setLink', role: role.id, theme: theme.id, link }) as const;
+  const set = (link: Link | null) => edit(linking(link));
   const drop = useColorDrop(`role ${role.id} ${theme.id}`, (color) => set({ to: 'color', color }));
   const name = writeRoleName(role);
   const link = role.links[theme.id] ?? null;
@@ -141,9 +142,9 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
       label={`Link of ${name} in ${theme.name}`}
       trigger={button}
       exceptRole={role.id}
-      onPick={set}
+      onPick={(next) => tryEdit(linking(next))}
       onFill={(next) => edit(inEveryTheme(selectDocument(store.getState()).themes, role, next))}
-      onPreview={(next) => preview(next && { type: 'setLink', role: role.id, theme: theme.id, link: next })}
+      onPreview={(next) => preview(next && linking(next))}
     />
   );
 });

@@ -19,6 +19,10 @@ const hexOf = ({ color: { r, g, b } }: RailGround) => hexOfRgb8(Math.round(r), M
 export const GroundChoice = memo(function GroundChoice({ grounds, onChoose }: GroundChoiceProps) {
   const [first, second] = grounds;
   const links = grounds.map(({ link }) => link);
+  const choose = (next: readonly Link[]) => {
+    onChoose(next);
+    return null;
+  };
   return (
     <fieldset aria-label="Marks against" className="flex items-end gap-1.5">
       <div>
@@ -27,7 +31,7 @@ export const GroundChoice = memo(function GroundChoice({ grounds, onChoose }: Gr
           <One
             ground={first!}
             label="First ground of the marks"
-            onPick={(link) => onChoose([link, ...links.slice(1)])}
+            onPick={(link) => choose([link, ...links.slice(1)])}
           />
           {second ? (
             <>
@@ -35,7 +39,7 @@ export const GroundChoice = memo(function GroundChoice({ grounds, onChoose }: Gr
               <One
                 ground={second}
                 label="Second ground of the marks"
-                onPick={(link) => onChoose([links[0]!, link])}
+                onPick={(link) => choose([links[0]!, link])}
               />
               <IconButton label="Leave the second ground out" onClick={() => onChoose([links[0]!])}>
                 <X aria-hidden className="size-4" />
@@ -46,7 +50,7 @@ export const GroundChoice = memo(function GroundChoice({ grounds, onChoose }: Gr
               link={null}
               opaque
               label="Second ground of the marks"
-              onPick={(link) => onChoose([links[0]!, link])}
+              onPick={(link) => choose([links[0]!, link])}
               trigger={<Button look="quiet">and a second …</Button>}
             />
           )}
@@ -59,7 +63,7 @@ export const GroundChoice = memo(function GroundChoice({ grounds, onChoose }: Gr
 interface OneProps {
   ground: RailGround;
   label: string;
-  onPick: (link: Link) => void;
+  onPick: (link: Link) => null;
 }
 
 function One({ ground, label, onPick }: OneProps) {

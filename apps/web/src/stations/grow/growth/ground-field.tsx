@@ -1,7 +1,6 @@
 import type { GrowthGround } from '@mint-lamp/core/system/families/growth-ground';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { linkName } from '@mint-lamp/core/system/links/link-name';
-import { useState } from 'react';
 import { LinkPicker } from '../../../links/link-picker.tsx';
 import { useDocumentPart, useProjectDocument, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -19,11 +18,10 @@ interface GroundFieldProps {
 /** What a growth by opacity or contrast goes by: a colour, or a shade or role that it follows. */
 export function GroundField({ family, ground, color, onPick }: GroundFieldProps) {
   const theme = useTheme().theme.id;
-  const [fault, setFault] = useState<string | null>(null);
   const link: Link = ground.to === 'role' ? { to: 'role', role: ground.role } : ground;
   // A role is followed as it is in the theme that is switched on when it is picked.
   const pick = (next: Link) =>
-    setFault(onPick(next.to === 'role' ? { to: 'role', role: next.role, theme } : (next as GrowthGround)));
+    onPick(next.to === 'role' ? { to: 'role', role: next.role, theme } : (next as GrowthGround));
   return (
     <div>
       <p className="mb-0.5 text-sm text-quiet">Ground</p>
@@ -40,11 +38,6 @@ export function GroundField({ family, ground, color, onPick }: GroundFieldProps)
           </Button>
         }
       />
-      {fault && (
-        <p role="alert" className="mt-0.5 text-sm text-fail">
-          {fault}
-        </p>
-      )}
     </div>
   );
 }

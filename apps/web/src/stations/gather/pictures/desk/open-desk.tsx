@@ -1,6 +1,7 @@
 import { sampledText } from '@mint-lamp/core/picture/sample';
 import type { Picture, Side } from '@mint-lamp/core/system/pictures/picture';
-import { type ReactNode, useCallback, useState } from 'react';
+import { useCallback, useState } from 'react';
+import { createPortal } from 'react-dom';
 import type { OpenedPicture } from '../../../../pixels/opened-picture.ts';
 import type { Light } from '../../../../pixels/pixel-worker.ts';
 import { newId, useEditing } from '../../../../store/editing.ts';
@@ -48,11 +49,12 @@ function useRemembered<T extends string>(key: string, usual: T) {
 interface OpenDeskProps {
   picture: Picture;
   pixels: OpenedPicture;
-  header: (tools: ReactNode) => ReactNode;
+  /** Where the tools of the desk stand. */
+  tools: HTMLElement | null;
 }
 
 /** The desk of a picture whose pixels are there. */
-export function OpenDesk({ picture, pixels, header }: OpenDeskProps) {
+export function OpenDesk({ picture, pixels, tools }: OpenDeskProps) {
   const { edit } = useEditing();
   const viewing = useDeskView(pixels);
   const [drawn, setDrawn] = useState<{ view: DeskView; size: Size } | null>(null);
@@ -99,15 +101,17 @@ export function OpenDesk({ picture, pixels, header }: OpenDeskProps) {
 
   return (
     <>
-      {header(
-        <DeskTools
-          viewing={viewing}
-          side={side}
-          onSide={setSide}
-          panel={panel === 'open'}
-          onPanel={(open) => setPanel(open ? 'open' : 'shut')}
-        />,
-      )}
+      {tools &&
+        createPortal(
+          <DeskTools
+            viewing={viewing}
+            side={side}
+            onSide={setSide}
+            panel={panel === 'open'}
+            onPanel={(open) => setPanel(open ? 'open' : 'shut')}
+          />,
+          tools,
+        )}
       <div className="flex min-h-0 flex-1 gap-3 px-5 pb-4">
         <Surface
           picture={picture}

@@ -1,7 +1,7 @@
 import type { Picture } from '@mint-lamp/core/system/pictures/picture';
 import clsx from 'clsx';
 import { ArrowLeft } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../../../addresses.ts';
 import { usePixels } from '../../../../pixels/use-pixels.ts';
@@ -56,6 +56,7 @@ function BackToAll() {
 function Desk({ picture }: { picture: Picture }) {
   const projectId = useProjectId();
   const { tryEdit } = useEditing();
+  const [tools, setTools] = useState<HTMLElement | null>(null);
   const pixels = usePixels(pictureAddress(projectId, picture.content));
   const lead = (
     <span className="mt-1 flex items-center gap-3">
@@ -72,30 +73,30 @@ function Desk({ picture }: { picture: Picture }) {
       </span>
     </span>
   );
-  const header = (tools: ReactNode) => (
-    <GatherHeader source="pictures" lead={lead}>
-      {tools}
-    </GatherHeader>
-  );
-  if (pixels.picture)
-    return <OpenDesk key={picture.content} picture={picture} pixels={pixels.picture} header={header} />;
+  // The header stays what it is while the picture opens, so that a name that is being typed is not lost.
   return (
     <>
-      {header(null)}
-      <div className="grid flex-1 place-content-center justify-items-center gap-2">
-        {pixels.fault ? (
-          <Failure fault={pixels.fault} onAgain={pixels.again} />
-        ) : (
-          <>
-            <p>Opening {picture.name} …</p>
-            <progress
-              aria-label="How much of the picture is open"
-              value={pixels.progress}
-              className="h-1.5 w-64 accent-[var(--text-main)]"
-            />
-          </>
-        )}
-      </div>
+      <GatherHeader source="pictures" lead={lead}>
+        <div ref={setTools} />
+      </GatherHeader>
+      {pixels.picture ? (
+        <OpenDesk key={picture.content} picture={picture} pixels={pixels.picture} tools={tools} />
+      ) : (
+        <div className="grid flex-1 place-content-center justify-items-center gap-2">
+          {pixels.fault ? (
+            <Failure fault={pixels.fault} onAgain={pixels.again} />
+          ) : (
+            <>
+              <p>Opening {picture.name} …</p>
+              <progress
+                aria-label="How much of the picture is open"
+                value={pixels.progress}
+                className="h-1.5 w-64 accent-[var(--text-main)]"
+              />
+            </>
+          )}
+        </div>
+      )}
     </>
   );
 }

@@ -1,0 +1,21 @@
+import type { FamilyMap } from '../families/resolved-families.ts';
+import type { Link } from './link.ts';
+
+/** A place of a link in a family: the shade's number, lightest first. */
+export interface Place {
+  readonly family: string;
+  readonly at: number;
+  readonly last: number;
+}
+
+/** Where in its family a link leads to; null for links to no family, and to what is gone. */
+export function placeOf(families: FamilyMap, link: Link | undefined): Place | null {
+  if (link?.to !== 'shade' && link?.to !== 'base') return null;
+  const family = families.get(link.family);
+  const label = link.to === 'shade' ? link.shade : family?.base.label;
+  const at = family?.shades.findIndex((shade) => shade.label === label) ?? -1;
+  return at < 0 ? null : { family: link.family, at, last: family!.shades.length - 1 };
+}
+
+/** The opacity of a link as a part of another. */
+export const opacityOf = (link: Link) => (link.opacity === undefined ? {} : { opacity: link.opacity });
