@@ -7,7 +7,7 @@ import { fromPlainCmyk, plainCmyk, writeColor } from '@mint-lamp/core/color/writ
 import type { Command } from '@mint-lamp/core/system/commands/command';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import clsx from 'clsx';
-import { useCallback, useRef, useState } from 'react';
+import { memo, useCallback, useRef, useState } from 'react';
 import { useEditing } from '../store/editing.ts';
 import { NumberField } from '../ui/number-field.tsx';
 import { part } from '../ui/part.tsx';
@@ -100,7 +100,7 @@ interface ColorEditorProps {
 }
 
 /** Edits one colour in OKLCH, HSL, HSV, RGB, CMYK or Lab, or by typing any CSS colour. */
-export function ColorEditor({ painted, change, translucent }: ColorEditorProps) {
+export const ColorEditor = memo(function ColorEditor({ painted, change, translucent }: ColorEditorProps) {
   const { edit, preview } = useEditing();
   const latest = useRef(change);
   latest.current = change;
@@ -159,22 +159,7 @@ export function ColorEditor({ painted, change, translucent }: ColorEditorProps) 
         />
         <PickFromScreen onPick={pick} />
       </div>
-      <fieldset aria-label="Colour model" className="flex justify-between">
-        {MODELS.map((m) => (
-          <button
-            key={m.id}
-            type="button"
-            aria-pressed={m.id === modelId}
-            onClick={() => setModelId(m.id)}
-            className={clsx(
-              'rounded-md px-1.5 py-0.5 text-sm',
-              m.id === modelId ? 'bg-main text-inverse' : 'text-quiet hover:bg-pressed',
-            )}
-          >
-            {m.name}
-          </button>
-        ))}
-      </fieldset>
+      <Models chosen={modelId} onChoose={setModelId} />
       {modelId === 'oklch' && (
         <button
           type="button"
@@ -234,7 +219,34 @@ export function ColorEditor({ painted, change, translucent }: ColorEditorProps) 
       {translucent && <Opacity painted={painted} onSet={setAlpha} />}
     </section>
   );
-}
+});
+
+const Models = memo(function Models({
+  chosen,
+  onChoose,
+}: {
+  chosen: string;
+  onChoose: (id: string) => void;
+}) {
+  return (
+    <fieldset aria-label="Colour model" className="flex justify-between">
+      {MODELS.map((m) => (
+        <button
+          key={m.id}
+          type="button"
+          aria-pressed={m.id === chosen}
+          onClick={() => onChoose(m.id)}
+          className={clsx(
+            'rounded-md px-1.5 py-0.5 text-sm',
+            m.id === chosen ? 'bg-main text-inverse' : 'text-quiet hover:bg-pressed',
+          )}
+        >
+          {m.name}
+        </button>
+      ))}
+    </fieldset>
+  );
+});
 
 function Opacity({ painted, onSet }: { painted: Painted; onSet: (alpha: number, final: boolean) => void }) {
   const { r, g, b, alpha } = painted;

@@ -1,6 +1,7 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
+import type { Color } from '@mint-lamp/core/color/spaces';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { type ComponentProps, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
 import type { LitColor } from '../kinds/lit-color.ts';
 import { NotesOn } from '../notes/notes-on.tsx';
@@ -9,6 +10,7 @@ import { selectSystem, useSystem, useTheme } from '../store/selectors.ts';
 import { type AppStore, useAppSelector } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
 import { part } from '../ui/part.tsx';
+import { usePaced } from '../ui/use-paced.ts';
 import { ColorEditor } from './color-editor.tsx';
 import { Grounds } from './grounds.tsx';
 import { litColor } from './lit.ts';
@@ -92,18 +94,45 @@ function LitLamp({ lit }: { lit: LitColor }) {
         {lit.problem && <p className="text-sm text-fail">{lit.problem}</p>}
         {lit.relink && <SourceOfLink lit={lit} />}
         {painted && lit.change && (
-          <ColorEditor painted={painted} change={lit.change} translucent={lit.translucent} />
+          <Editor painted={painted} change={lit.change} translucent={lit.translucent} />
         )}
         {painted && <Grounds painted={painted} />}
         {changed && <Moves before={system} own={selection?.kind === 'role' ? selection.role : null} />}
         <UsedBy />
         {painted && <Tints painted={painted} title={lit.title} />}
-        {painted && <Notations painted={painted} />}
-        {painted && <RelativesLink painted={painted} />}
+        {painted && <Readings painted={painted} />}
         <ThingActions />
         {noted && <NotesOn key={lit.key} on={noted} />}
       </div>
     </div>
+  );
+}
+
+/**
+ * The editor, and how to steer with it: at once while it is used itself. While the colour is dragged somewhere else,
+ * tracks and plane follow a little behind.
+ */
+function Editor({ painted, change, translucent }: ComponentProps<typeof ColorEditor>) {
+  const here = useRef<HTMLDivElement>(null);
+  const isSteering = here.current?.contains(document.activeElement) ?? false;
+  const latest = useRef(change);
+  latest.current = change;
+  const changed = useCallback((color: Color) => latest.current(color), []);
+  return (
+    <div ref={here}>
+      <ColorEditor painted={usePaced(painted, isSteering)} change={changed} translucent={translucent} />
+    </div>
+  );
+}
+
+/** What is read of the colour, and leads on from it. */
+function Readings({ painted }: { painted: Painted }) {
+  const shown = usePaced(painted);
+  return (
+    <>
+      <Notations painted={shown} />
+      <RelativesLink painted={shown} />
+    </>
   );
 }
 

@@ -1,7 +1,7 @@
 import type { SpaceId } from '@mint-lamp/core/color/spaces';
 import { plainCmyk, writeColor, writeHex } from '@mint-lamp/core/color/write';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useSettled } from '../store/use-settled.ts';
 import { CopyButton } from '../ui/copy-button.tsx';
 import { rememberedNotations, rememberNotations } from './remembered-notations.ts';
@@ -34,7 +34,7 @@ function notationsOf(painted: Painted): Notation[] {
  * The colour in the notations that the designer uses, live; the rest is folded, and each can be chosen to stand here
  * always. The choice is remembered in this browser.
  */
-export function Notations({ painted }: { painted: Painted }) {
+export const Notations = memo(function Notations({ painted }: { painted: Painted }) {
   const [chosen, setChosen] = useState(rememberedNotations);
   const [open, setOpen] = useState(false);
   const toggle = (id: string) => {
@@ -64,7 +64,7 @@ export function Notations({ painted }: { painted: Painted }) {
       {open && <All painted={painted} chosen={chosen} onToggle={toggle} />}
     </section>
   );
-}
+});
 
 interface AllProps {
   painted: Painted;

@@ -1,5 +1,6 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import type { Painted } from '@mint-lamp/core/system/resolve/painted';
+import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../addresses.ts';
 import { useEditing } from '../store/editing.ts';
@@ -7,7 +8,7 @@ import { useDocumentPart, useProjectId } from '../store/selectors.ts';
 import { Button } from '../ui/button.tsx';
 
 /** Leads from a colour to its relatives. */
-export function RelativesLink({ painted }: { painted: Painted }) {
+export const RelativesLink = memo(function RelativesLink({ painted }: { painted: Painted }) {
   const id = useProjectId();
   const { source } = useDocumentPart('relatives');
   const { edit } = useEditing();
@@ -25,4 +26,4 @@ export function RelativesLink({ painted }: { painted: Painted }) {
       See its relatives
     </Button>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useColorDrop } from '../../dragging/color-dragging.tsx';
@@ -64,7 +64,7 @@ export default function Grow() {
 }
 
 /** Makes a family of a tray colour: a list to choose from, and a place to drop one. */
-function NewFamily() {
+const NewFamily = memo(function NewFamily() {
   const { tray } = useProjectDocument();
   const id = useAppSelector((state) => selectProject(state).id);
   const navigate = useNavigate();
@@ -99,4 +99,4 @@ function NewFamily() {
       </Popover>
     </div>
   );
-}
+});
