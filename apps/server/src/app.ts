@@ -2,6 +2,7 @@ import helmet from '@fastify/helmet';
 import Fastify, { type FastifyInstance, type FastifyServerOptions } from 'fastify';
 import type { DataSource } from 'typeorm';
 import { bodies } from './bodies.ts';
+import { checkpointRoutes } from './checkpoints/routes.ts';
 import { database as databasePlugin } from './database/database.ts';
 import { answerClientError, answerFrameworkError, errors } from './errors.ts';
 import { form } from './form/form.ts';
@@ -83,6 +84,7 @@ export async function buildApp({
   await app.register(live, { database });
   await app.register(projectRoutes, { prefix: '/api/projects' });
   await app.register(library, { root: libraryRoot });
+  await app.register(checkpointRoutes, { prefix: '/api/projects/:id/checkpoints' });
   await app.register(pictureRoutes, { prefix: '/api/projects/:id/pictures', fetching });
   await app.register(shelfRoutes, { prefix: '/api/shelf' });
   await app.register(web, { root: webRoot });

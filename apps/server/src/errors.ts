@@ -4,7 +4,7 @@ import { ERROR_CODES, type ErrorAnswer, type ErrorCode } from '@mint-lamp/core/w
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import fp from 'fastify-plugin';
 import { isDatabaseAway } from './database/away.ts';
-import { FormAhead } from './database/project-store.ts';
+import { FormAhead } from './database/form-ahead.ts';
 
 /** An error with an answer: what is wrong, and where in the request (`path`, empty for the whole of it). */
 export class ApiError extends Error {

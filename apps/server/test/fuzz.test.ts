@@ -75,7 +75,9 @@ const body: fc.Arbitrary<string | undefined> = fc.oneof(
   },
   {
     weight: 2,
-    arbitrary: fc.record({ name: fc.oneof(oddText, oddValue) }).map((sent) => JSON.stringify(sent)),
+    arbitrary: fc
+      .record({ name: fc.oneof(oddText, oddValue), revision: fc.oneof(fc.constant(0), oddNumber) })
+      .map((sent) => JSON.stringify(sent)),
   },
   { weight: 1, arbitrary: oddText },
   { weight: 1, arbitrary: fc.nat(2000).map((n) => `${'['.repeat(n)}${']'.repeat(n)}`) },
@@ -108,6 +110,11 @@ const url = fc.oneof(
     arbitrary: fc
       .tuple(anyId, after)
       .map(([one, since]) => `/api/projects/${one}/news?after=${encodeURIComponent(wellFormed(since))}`),
+  },
+  { weight: 1, arbitrary: anyId.map((one) => `/api/projects/${one}/checkpoints`) },
+  {
+    weight: 1,
+    arbitrary: fc.tuple(anyId, anyId).map(([one, other]) => `/api/projects/${one}/checkpoints/${other}`),
   },
   { weight: 1, arbitrary: oddText.map((text) => `/${encodeURI(wellFormed(text))}`) },
 );

@@ -14,6 +14,7 @@ import { Projects1790000000001 } from './migrations/1-projects.ts';
 import { LogIsTheTruth1790000000002 } from './migrations/2-log-is-the-truth.ts';
 import { Pictures1790000000003 } from './migrations/3-pictures.ts';
 import { Shelf1790000000004 } from './migrations/4-shelf.ts';
+import { Checkpoints1790000000005 } from './migrations/5-checkpoints.ts';
 
 /**
  * A pool whose connections may be cut at any moment. Between two who use it a connection has nobody who listens to its
@@ -38,6 +39,7 @@ export async function openDatabase(url: string): Promise<DataSource> {
       LogIsTheTruth1790000000002,
       Pictures1790000000003,
       Shelf1790000000004,
+      Checkpoints1790000000005,
     ],
     synchronize: false,
     migrationsRun: false,

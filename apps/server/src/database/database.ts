@@ -1,6 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
+import { type CheckpointStore, checkpointStore } from './checkpoint-store.ts';
 import { type PictureStore, pictureStore } from './picture-store.ts';
 import { type ProjectStore, projectStore } from './project-store.ts';
 import { type ShelfStore, shelfStore } from './shelf-store.ts';
@@ -10,6 +11,7 @@ declare module 'fastify' {
     projects: ProjectStore;
     pictures: PictureStore;
     shelf: ShelfStore;
+    checkpoints: CheckpointStore;
   }
 }
 
@@ -19,6 +21,7 @@ export const database = fp(async (app: FastifyInstance, { source }: { source: Da
   app.decorate('projects', projects);
   app.decorate('pictures', pictureStore(source));
   app.decorate('shelf', shelfStore(source));
+  app.decorate('checkpoints', checkpointStore(source));
   app.addHook('onClose', () => projects.settled());
   app.get('/api/health', async () => {
     await source.query('SELECT 1');

@@ -57,6 +57,13 @@ async function fromSnapshot(manager: EntityManager, row: At): Promise<KnownDocum
   };
 }
 
+/** A project as it was at an earlier revision. Nothing of it is remembered: it is asked for rarely. */
+export const documentOfThen = async (
+  manager: EntityManager,
+  id: string,
+  revision: number,
+): Promise<ProjectDocument> => (await fromSnapshot(manager, { id, revision, head: null })).document;
+
 /**
  * The document that a project's row stands for: the one that this process remembers, brought up to the row by the
  * log; else a snapshot and the log after it.

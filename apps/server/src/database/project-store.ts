@@ -14,13 +14,9 @@ import { commitGroup, type GroupResult } from './commit.ts';
 import { CommitQueue, type Waiting } from './commit-queue.ts';
 import { documentAt, isSnapshotDue, newestSnapshot, writeSnapshot } from './documents.ts';
 import { Project, type ProjectRow, Snapshot } from './entities.ts';
+import { FormAhead } from './form-ahead.ts';
 import { type KnownDocument, KnownDocuments } from './known-documents.ts';
 import { entriesBetween, logSizeTo } from './log.ts';
-
-/** The project was last changed by a newer version; what its log says is not known here. */
-export class FormAhead extends Error {
-  override name = 'FormAhead';
-}
 
 export interface ProjectStore {
   list(ownerId: string): Promise<ListedProject[]>;

@@ -1,9 +1,9 @@
 import { projectNameSchema } from '@mint-lamp/core/system/project/project-schema';
 import Joi from 'joi';
 
-const revision = Joi.number().integer().min(0).max(2_147_483_647).required();
+export const revision = Joi.number().integer().min(0).max(2_147_483_647).required();
 /** An id in its one spelling, with dashes; letters of either case are the same, and are made small. */
-const uuid = Joi.string()
+export const uuid = Joi.string()
   .pattern(/^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i, 'id with dashes')
   .custom((value: string) => value.toLowerCase())
   .required();

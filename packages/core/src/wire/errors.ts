@@ -16,6 +16,8 @@ export const ERROR_CODES = {
   ADDRESS_FAILED: 422,
   HEAD_TOO_LARGE: 431,
   REVISION_AHEAD: 409,
+  /** A name that something else of the kind has. */
+  NAME_TAKEN: 409,
   /** The project was changed by a newer version, whose form is not known here. */
   FORM_AHEAD: 409,
   // Told as being away, since a page of any age keeps its edits and tries again then.

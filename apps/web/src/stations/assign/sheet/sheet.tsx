@@ -1,12 +1,12 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import { paintedOver } from '@mint-lamp/core/contrast/ratio';
 import { linkName } from '@mint-lamp/core/system/links/link-name';
-import { groundOf, type Measurement } from '@mint-lamp/core/system/pairs/measure';
-import type { Readout } from '@mint-lamp/core/system/readout/readout';
+import { groundOf } from '@mint-lamp/core/system/pairs/measure';
+import { worstOfRole } from '@mint-lamp/core/system/readout/worst-of-role';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
 import type { Role } from '@mint-lamp/core/system/roles/role';
 import { readNames, writeRoleName } from '@mint-lamp/core/system/roles/role-name';
-import { meetingOf, type RoleMeets, usageOf } from '@mint-lamp/core/system/roles/role-use';
+import { meetingOf, usageOf } from '@mint-lamp/core/system/roles/role-use';
 import type { Theme } from '@mint-lamp/core/system/themes/theme';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
@@ -173,17 +173,6 @@ interface SheetRowProps {
   onToggle: ((role: string) => void) | null;
 }
 
-/** The pair in which a role does worst in a theme, by how far it is from what it needs. */
-function worstOf(readout: Readout, theme: string, { pairs }: RoleMeets): Measurement | null {
-  const list = readout.measured.get(theme)?.measurements;
-  let worst: Measurement | null = null;
-  for (const at of pairs) {
-    const one = list?.[at];
-    if (one && (!worst || one.ratio / one.required < worst.ratio / worst.required)) worst = one;
-  }
-  return worst;
-}
-
 /** The colour of a role as it is seen on the page of a theme, as CSS. */
 function seenOn(theme: ResolvedTheme, role: string | null, system: System): string | null {
   const color = role === null ? null : theme.roles.get(role)?.color;
@@ -259,7 +248,7 @@ const SheetRow = memo(function SheetRow(props: SheetRowProps) {
               on={use === 'ground' ? null : seenOn(resolved, meets.ground, system)}
               text={use === 'ground' || use === 'fill' ? seenOn(resolved, meets.text, system) : null}
               linked={linkName(system.document, role.links[theme.id] ?? null)}
-              worst={worstOf(readout, theme.id, meets)}
+              worst={worstOfRole(readout, theme.id, meets)}
               proposed={column === theme.id && onToggle ? { isLeft, onToggle } : null}
               still={still}
             />
