@@ -71,7 +71,7 @@ const WEB_LAYERS = [
   ['kinds'],
   ['lamp', 'tray', 'readout', 'finder', 'projects'],
   ['frame'],
-  ['stations'],
+  ['stations', 'checkpoints'],
   ['load-parts.ts'],
   ['routes.tsx'],
   ['main.tsx'],

@@ -21,6 +21,11 @@ export const SOURCES = [
 ] as const;
 export type SourceId = (typeof SOURCES)[number]['id'];
 
+/** The address of the checkpoints, or of a comparison of one with another; of one with now where that is left out. */
+export function checkpointsAddress(projectId: string, ...compared: readonly string[]): string {
+  return `/p/${[projectId, 'checkpoints', ...compared].map(encodeURIComponent).join('/')}`;
+}
+
 /** The address of a station, or of a thing at it. */
 export function addressOf(projectId: string, station: StationId, ...parts: readonly string[]): string {
   return `/p/${[projectId, station, ...parts].map(encodeURIComponent).join('/')}`;

@@ -5,8 +5,8 @@ interface Part {
 }
 
 /**
- * Each station is fetched when it is opened; and, when the page has been quiet for a while, ahead, so that it
- * can still be opened while the server is away.
+ * Each station, and the page of checkpoints, is fetched when it is opened; and, when the page has been quiet for a
+ * while, ahead, so that it can still be opened while the server is away.
  */
 const LOADERS = {
   gather: () => import('./stations/gather/gather.tsx'),
@@ -16,6 +16,7 @@ const LOADERS = {
   fade: () => import('./stations/fade/fade.tsx'),
   stage: () => import('./stations/stage/stage.tsx'),
   deliver: () => import('./stations/deliver/deliver.tsx'),
+  checkpoints: () => import('./checkpoints/checkpoints.tsx'),
 } satisfies Record<string, () => Promise<Part>>;
 
 /**

@@ -29,6 +29,7 @@ export function createRouter() {
         { path: 'fade/:gradient?/:stop?', lazy: station('fade') },
         { path: 'stage/:scene?', lazy: station('stage') },
         { path: 'deliver', lazy: station('deliver') },
+        { path: 'checkpoints/:before?/:after?', lazy: station('checkpoints') },
       ],
     },
     { path: '*', element: <LostPage /> },

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { addressOf, SOURCES, STATIONS } from '../addresses.ts';
+import { addressOf, checkpointsAddress, SOURCES, STATIONS } from '../addresses.ts';
 import { familyFindings } from '../kinds/families/family-findings.ts';
 import type { FindingGroup } from '../kinds/finding.ts';
 import { gradientFindings } from '../kinds/gradients/gradient-findings.ts';
@@ -55,6 +55,11 @@ export function useFindings(): readonly FindingGroup[] {
       findings: [
         { key: 'undo', name: 'Undo', note: keyLabel('Mod+Z'), act: () => dispatch(step('undo')) },
         { key: 'redo', name: 'Redo', note: keyLabel('Shift+Mod+Z'), act: () => dispatch(step('redo')) },
+        {
+          key: 'checkpoints',
+          name: 'Checkpoints: save, compare, restore',
+          act: () => navigate(checkpointsAddress(id)),
+        },
         { key: 'dress', name: `Put on the ${other} dress`, act: () => wear(other) },
         {
           key: 'surround',

@@ -1,8 +1,11 @@
 import clsx from 'clsx';
+import { Link } from 'react-router';
+import { checkpointsAddress } from '../addresses.ts';
 import { step } from '../store/editing.ts';
 import type { HistoryStep } from '../store/project-slice.ts';
-import { selectProject } from '../store/selectors.ts';
+import { selectProject, useProjectId } from '../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
+import { PopoverClose } from '../ui/popover.tsx';
 
 /** The steps of this sitting, the latest at the top, those that were undone above it; any can be gone back to. */
 export default function StepsList() {
@@ -13,7 +16,12 @@ export default function StepsList() {
     for (let i = 0; i < times; i++) dispatch(step(direction));
   };
   if (!undo.length && !redo.length)
-    return <p className="w-64 text-quiet">No steps yet. What you do stands here, to go back to.</p>;
+    return (
+      <div className="w-72">
+        <p className="text-quiet">No steps yet. What you do stands here, to go back to.</p>
+        <ToCheckpoints />
+      </div>
+    );
   const latest = undo.length - 1;
   // The first that was undone is the last of its list, and the nearest to now.
   const rows = [
@@ -53,7 +61,23 @@ export default function StepsList() {
           </button>
         </li>
       </ol>
+      <ToCheckpoints />
     </div>
+  );
+}
+
+/** Steps end with the sitting; what is to stay gets a name. */
+function ToCheckpoints() {
+  const id = useProjectId();
+  return (
+    <p className="mt-2 border-t border-hair pt-2 text-sm">
+      <PopoverClose asChild>
+        <Link to={checkpointsAddress(id)} className="underline underline-offset-2">
+          Checkpoints
+        </Link>
+      </PopoverClose>{' '}
+      are named states that stay, to compare and go back to.
+    </p>
   );
 }
 

@@ -1,5 +1,6 @@
 import type { NewSet } from '@mint-lamp/core/shelf/shelf-set';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
+import type { Checkpoint, CheckpointList, LoadedCheckpoint } from '@mint-lamp/core/wire/checkpoints';
 import type { ErrorAnswer, ErrorCode } from '@mint-lamp/core/wire/errors';
 import { FORM_HEADER, FORM_WITHOUT_HEADER } from '@mint-lamp/core/wire/form';
 import type { KeptAnswer, LibraryAnswer } from '@mint-lamp/core/wire/pictures';
@@ -121,3 +122,13 @@ export const loadNews = (id: string, after: number) =>
   ask<ProjectNews>('GET', `/projects/${id}/news?after=${after}`);
 export const sendCommands = (id: string, revision: number, commands: readonly SentCommand[]) =>
   ask<CommitAnswer>('POST', `/projects/${id}/commands`, { revision, commands });
+
+export const listCheckpoints = (id: string) => ask<CheckpointList>('GET', `/projects/${id}/checkpoints`);
+export const saveCheckpoint = (id: string, name: string, revision: number) =>
+  ask<Checkpoint>('POST', `/projects/${id}/checkpoints`, { name, revision });
+export const loadCheckpoint = (id: string, checkpoint: string) =>
+  ask<LoadedCheckpoint>('GET', `/projects/${id}/checkpoints/${checkpoint}`);
+export const renameCheckpoint = (id: string, checkpoint: string, name: string) =>
+  ask<Checkpoint>('PUT', `/projects/${id}/checkpoints/${checkpoint}`, { name });
+export const removeCheckpoint = (id: string, checkpoint: string) =>
+  ask<void>('DELETE', `/projects/${id}/checkpoints/${checkpoint}`);

@@ -7,7 +7,7 @@ import { useProjectDocument } from '../../store/selectors.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
-import { StationHeader } from '../station-header.tsx';
+import { PageHeader } from '../../ui/page-header.tsx';
 import { DeriveBar } from './derive/derive-bar.tsx';
 import { DeriveMenu } from './derive/derive-menu.tsx';
 import { useProposedTheme } from './derive/use-proposed-theme.ts';
@@ -33,14 +33,14 @@ export default function Assign() {
     edit({ type: 'batch', label: 'add the usual roles', commands: starterRoles(doc, newId) });
   return (
     <div className="flex min-h-full flex-col">
-      <StationHeader
+      <PageHeader
         title="Assign"
         lead="Name each use, and link it to a shade in every theme. Each column is a page of its theme."
       >
         <ThemeMenu />
         {doc.roles.length > 0 && !first && <DeriveMenu onAsk={ask} />}
         <NewRole />
-      </StationHeader>
+      </PageHeader>
       {doc.roles.length || first ? (
         <>
           {proposed && <DeriveBar proposed={proposed} />}

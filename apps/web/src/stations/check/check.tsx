@@ -7,7 +7,7 @@ import { useProjectDocument, useReadout } from '../../store/selectors.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
-import { StationHeader } from '../station-header.tsx';
+import { PageHeader } from '../../ui/page-header.tsx';
 import { NewPair } from './new-pair.tsx';
 import { PairBoard } from './pair-board.tsx';
 import { failingPairs, useOrder } from './use-order.ts';
@@ -37,7 +37,7 @@ export default function Check() {
   const failing = useMemo(() => failingPairs(readout), [readout]);
   return (
     <div className="flex min-h-full flex-col">
-      <StationHeader
+      <PageHeader
         title="Check"
         lead={
           doc.pairs.length
@@ -51,7 +51,7 @@ export default function Check() {
           </Button>
         )}
         <NewPair />
-      </StationHeader>
+      </PageHeader>
       {doc.pairs.length ? (
         <PairBoard readout={readout} order={order} open={open ?? null} />
       ) : (

@@ -8,7 +8,7 @@ import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { CopyButton } from '../../ui/copy-button.tsx';
 import { EmptyState, Failure } from '../../ui/notice.tsx';
-import { StationHeader } from '../station-header.tsx';
+import { PageHeader } from '../../ui/page-header.tsx';
 import { save } from './save-file.ts';
 import { Values } from './values.tsx';
 
@@ -40,14 +40,14 @@ export default function Deliver() {
   if (!doc.families.length && !doc.roles.length && !doc.gradients.length)
     return (
       <>
-        <StationHeader title="Deliver" lead="The system as files, and every value to copy." />
+        <PageHeader title="Deliver" lead="The system as files, and every value to copy." />
         <EmptyState title="Nothing to hand over yet">Grow a family or name a role first.</EmptyState>
       </>
     );
   return (
     // As high as the station is: the two halves scroll, each for itself.
     <div className="flex h-[calc(100dvh-146px)] min-h-96 flex-col">
-      <StationHeader title="Deliver" lead="What a page paints with this file is what you see here.">
+      <PageHeader title="Deliver" lead="What a page paints with this file is what you see here.">
         <Choice label="As" value={form} options={FORMS} onChange={setForm} className="w-52" />
         <Button
           look="primary"
@@ -56,7 +56,7 @@ export default function Deliver() {
         >
           <Download aria-hidden className="size-4" /> Download {file}
         </Button>
-      </StationHeader>
+      </PageHeader>
       {(failing > 0 || readout.broken.length > 0) && (
         <p role="status" className="px-5 pb-2 text-look">
           Before you hand over:{' '}

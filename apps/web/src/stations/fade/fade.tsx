@@ -7,7 +7,7 @@ import { selectProject, useProjectDocument, useTheme } from '../../store/selecto
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
-import { StationHeader } from '../station-header.tsx';
+import { PageHeader } from '../../ui/page-header.tsx';
 import { FadeBench } from './fade-bench.tsx';
 import { GradientList } from './gradient-list.tsx';
 import { newGradient } from './new-gradient.ts';
@@ -32,14 +32,14 @@ export default function Fade() {
   };
   return (
     <div className="flex min-h-full flex-col">
-      <StationHeader
+      <PageHeader
         title="Fade"
         lead="Gradients whose stops are linked: change a base or the theme and they follow."
       >
         <Button look="primary" onClick={add}>
           New gradient
         </Button>
-      </StationHeader>
+      </PageHeader>
       {doc.gradients.length ? (
         <>
           <GradientList open={open ?? null} />

@@ -9,8 +9,8 @@ import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { ColorChip } from '../../ui/color-chip.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
+import { PageHeader } from '../../ui/page-header.tsx';
 import { Popover } from '../../ui/popover.tsx';
-import { StationHeader } from '../station-header.tsx';
 import { FamilyDetail } from './family/family-detail.tsx';
 import { GroundChoice } from './grounds/ground-choice.tsx';
 import { useRailGrounds } from './grounds/use-rail-grounds.ts';
@@ -32,13 +32,13 @@ export default function Grow() {
   }, [dispatch, familyId, shade]);
   return (
     <div className="flex min-h-full flex-col">
-      <StationHeader
+      <PageHeader
         title="Grow"
         lead="Each family is a rail: dark at the left, light at the right. Drag a base and its shades follow."
       >
         <GroundChoice grounds={grounds} onChoose={choose} />
         <NewFamily />
-      </StationHeader>
+      </PageHeader>
       {families.size ? (
         <>
           <NeedsStrip />

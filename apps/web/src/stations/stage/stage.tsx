@@ -9,7 +9,7 @@ import { selectProject, useProjectDocument, useTheme } from '../../store/selecto
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { ColorChip } from '../../ui/color-chip.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
-import { StationHeader } from '../station-header.tsx';
+import { PageHeader } from '../../ui/page-header.tsx';
 
 /** The system tried on a page that only roles paint. A click tells which role is at work. */
 export default function Stage() {
@@ -26,7 +26,7 @@ export default function Stage() {
   if (!doc.roles.length)
     return (
       <>
-        <StationHeader title="Stage" lead="Your roles on a real page." />
+        <PageHeader title="Stage" lead="Your roles on a real page." />
         <EmptyState title="Nothing to paint with yet">
           The page is painted by roles: name some at Assign.
         </EmptyState>
@@ -34,7 +34,7 @@ export default function Stage() {
     );
   return (
     <div className="flex min-h-full flex-col">
-      <StationHeader
+      <PageHeader
         title="Stage"
         lead={`The timetable page in ${theme.theme.name}. Click anything to light the role that paints it.`}
       />

@@ -1,15 +1,7 @@
 import type { ReactNode } from 'react';
 
-/** A station's title line: what it is, in its own words, and its main action at the right. */
-export function StationHeader({
-  title,
-  lead,
-  children,
-}: {
-  title: string;
-  lead: string;
-  children?: ReactNode;
-}) {
+/** A page's title line: what it is, in its own words, and its main action at the right. */
+export function PageHeader({ title, lead, children }: { title: string; lead: string; children?: ReactNode }) {
   return (
     <header className="flex flex-wrap items-end gap-x-4 gap-y-2 px-5 pt-4 pb-3">
       <div className="min-w-0 flex-1">

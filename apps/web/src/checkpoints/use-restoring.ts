@@ -1,0 +1,79 @@
+import { MOST_IN_BATCH } from '@mint-lamp/core/system/commands/command';
+import { commandsBetween } from '@mint-lamp/core/system/compare/commands-between';
+import type { Differences } from '@mint-lamp/core/system/compare/differences';
+import { type Part, partKey } from '@mint-lamp/core/system/compare/parts';
+import { restoredIn, withNeeds } from '@mint-lamp/core/system/compare/restored';
+import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { useCallback, useMemo, useState } from 'react';
+import { useEditing } from '../store/editing.ts';
+import { selectProject } from '../store/selectors.ts';
+import { useAppSelector } from '../store/store.ts';
+
+/** Everything that differs and can be restored by itself. */
+export function partsOf(differences: Differences): Part[] {
+  const { name, ground, relatives, lists, orders, themes, families, roles, pairs, gradients } = differences;
+  return [
+    ...(name ? [{ part: 'name' } as const] : []),
+    ...(ground ? [{ part: 'ground' } as const] : []),
+    ...(relatives ? [{ part: 'relatives' } as const] : []),
+    ...lists.map(({ list }) => ({ part: 'list', list }) as const),
+    ...orders.map((list) => ({ part: 'order', list }) as const),
+    ...themes.map(({ id }) => ({ part: 'theme', id }) as const),
+    ...families.map(({ id }) => ({ part: 'family', id }) as const),
+    ...pairs.map(({ id }) => ({ part: 'pair', id }) as const),
+    ...gradients.map(({ id }) => ({ part: 'gradient', id }) as const),
+    ...roles.flatMap(({ id, itself, cells }): Part[] => [
+      ...(itself ? [{ part: 'role', id } as const] : []),
+      ...cells.flatMap(({ theme, linked }) => (linked ? [{ part: 'cell', id, theme } as const] : [])),
+    ]),
+  ];
+}
+
+/** The choice of what is restored. */
+export interface Restoring {
+  readonly chosen: ReadonlyMap<string, Part>;
+  readonly toggle: (parts: readonly Part[], on: boolean) => void;
+  /** What the chosen parts need besides themselves, and is restored with them. */
+  readonly alsoNeeded: readonly Part[];
+  /** Each returns why it was refused, or null. */
+  readonly restoreChosen: () => string | null;
+  readonly restoreWhole: () => string | null;
+}
+
+/** Restores an earlier state of the open project, `then`, whole or in chosen parts, as one edit with one undo. */
+export function useRestoring(then: ProjectDocument | null, name: string): Restoring {
+  const now = useAppSelector((state) => selectProject(state).document);
+  const { tryEdit } = useEditing();
+  const [chosen, setChosen] = useState<ReadonlyMap<string, Part>>(new Map());
+  const toggle = useCallback((parts: readonly Part[], on: boolean) => {
+    setChosen((old) => {
+      const next = new Map(old);
+      for (const part of parts) {
+        if (on) next.set(partKey(part), part);
+        else next.delete(partKey(part));
+      }
+      return next;
+    });
+  }, []);
+  const alsoNeeded = useMemo(() => {
+    if (!then || !chosen.size) return [];
+    return withNeeds(now, then, [...chosen.values()]).filter((part) => !chosen.has(partKey(part)));
+  }, [now, then, chosen]);
+  const make = (wanted: ProjectDocument, label: string): string | null => {
+    const commands = commandsBetween(now, wanted);
+    if (!commands.length) return 'That is as it is now already.';
+    if (commands.length > MOST_IN_BATCH)
+      return 'So much differs that it cannot be taken back in one step; restore it in smaller parts.';
+    const refused = tryEdit({ type: 'batch', label, commands });
+    if (!refused) setChosen(new Map());
+    return refused;
+  };
+  return {
+    chosen,
+    toggle,
+    alsoNeeded,
+    restoreChosen: () =>
+      then && make(restoredIn(now, then, [...chosen.values(), ...alsoNeeded]), `restore parts of ${name}`),
+    restoreWhole: () => then && make(then, `restore ${name}`),
+  };
+}
