@@ -10,12 +10,14 @@ import {
   PointerSensor,
   pointerWithin,
   rectIntersection,
+  useDraggable,
   useDroppable,
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
 import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
-import { type ReactNode, useState } from 'react';
+import type { Link } from '@mint-lamp/core/system/links/link';
+import { type PointerEventHandler, type ReactNode, useState } from 'react';
 import { selectDocument } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { ColorChip } from '../ui/color-chip.tsx';
@@ -23,6 +25,13 @@ import { ColorChip } from '../ui/color-chip.tsx';
 /** What a place that takes a colour does with one dropped on it. */
 export interface DropPlace {
   readonly take: (color: string, name: string, swatchId: string) => void;
+  /** What it does with something that can be linked to; without this it takes its colour. */
+  readonly takeLink?: (link: Link) => void;
+}
+
+/** A colour of the project that is carried with what to link to: a shade, a base, a role. */
+export interface CarriedLink {
+  readonly carries: { readonly color: string; readonly name: string; readonly link: Link };
 }
 
 /** A thing that is no colour and is moved along a list: it is put down only on others of its kind. */
@@ -35,13 +44,28 @@ export interface MovableThing {
   };
 }
 
-type Carried = Partial<DropPlace & MovableThing> | undefined;
-const movesOf = (thing: { readonly data: { readonly current?: unknown } } | null | undefined) =>
-  (thing?.data.current as Carried)?.moves;
+type Thing = { readonly data: { readonly current?: unknown } } | null | undefined;
+const dataOf = (thing: Thing) =>
+  (thing?.data.current ?? {}) as Partial<DropPlace & MovableThing & CarriedLink>;
+const movesOf = (thing: Thing) => dataOf(thing).moves;
 
 /** Makes a place take colours from the tray. `isOver` is true while one hangs over it. */
-export function useColorDrop(id: string, take: DropPlace['take'], disabled = false) {
-  return useDroppable({ id, data: { take } satisfies DropPlace, disabled });
+export function useColorDrop(id: string, take: DropPlace['take'], takeLink?: DropPlace['takeLink']) {
+  return useDroppable({ id, data: { take, ...(takeLink && { takeLink }) } satisfies DropPlace });
+}
+
+/**
+ * Lets a colour of the project be dragged by the pointer onto what takes colours; where links are taken it comes as a
+ * link. Whatever this is put on needs a way for the keyboard beside it.
+ */
+export function useLinkDrag(id: string, carries: CarriedLink['carries'] | null) {
+  const { setNodeRef, listeners, isDragging } = useDraggable({
+    id,
+    data: carries ? ({ carries } satisfies CarriedLink) : {},
+    disabled: carries === null,
+  });
+  const onPointerDown = listeners?.onPointerDown as PointerEventHandler | undefined;
+  return { ref: setNodeRef, onPointerDown, isDragging };
 }
 
 const screenReaderInstructions = {
@@ -51,14 +75,18 @@ const screenReaderInstructions = {
 /** Lets colours be dragged from the tray onto anything in the frame that takes one, and things along their lists. */
 export function ColorDragging({ children }: { children: ReactNode }) {
   const tray = useAppSelector((state) => selectDocument(state).tray);
-  const [dragged, setDragged] = useState<string | null>(null);
+  const [dragged, setDragged] = useState<Active | null>(null);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const swatch = tray.find((item) => item.id === dragged);
+  const swatch = tray.find((item) => item.id === dragged?.id);
+  const seen = dataOf(dragged).carries?.color ?? swatch?.color;
   const nameOf = (thing: Active | Over) =>
-    movesOf(thing)?.name ?? tray.find((item) => item.id === thing.id)?.name ?? 'a place that takes a colour';
+    movesOf(thing)?.name ??
+    dataOf(thing).carries?.name ??
+    tray.find((item) => item.id === thing.id)?.name ??
+    'a place that takes a colour';
   const announcements: Announcements = {
     onDragStart: ({ active }) => `${nameOf(active)} is picked up.`,
     onDragOver: ({ active, over }) =>
@@ -74,9 +102,15 @@ export function ColorDragging({ children }: { children: ReactNode }) {
       if (at && at.kind === moved.kind && at.index !== moved.index) moved.moveTo(at.index);
       return;
     }
+    const place = dataOf(over);
+    const { carries } = dataOf(active);
+    if (carries) {
+      if (place.takeLink) place.takeLink(carries.link);
+      else place.take?.(carries.color, carries.name, '');
+      return;
+    }
     const item = tray.find((other) => other.id === active.id);
-    const place = over?.data.current as Partial<DropPlace> | undefined;
-    if (item && over && over.id !== active.id) place?.take?.(item.color, item.name, item.id);
+    if (item && over && over.id !== active.id) place.take?.(item.color, item.name, item.id);
   };
   return (
     <DndContext
@@ -88,16 +122,18 @@ export function ColorDragging({ children }: { children: ReactNode }) {
           const list = args.droppableContainers.filter((one) => movesOf(one)?.kind === kind);
           return closestCenter({ ...args, droppableContainers: list });
         }
-        const under = pointerWithin(args);
-        return under.length ? under : rectIntersection(args);
+        // Rows that can only be moved take no colour.
+        const taking = args.droppableContainers.filter((one) => dataOf(one).take);
+        const under = pointerWithin({ ...args, droppableContainers: taking });
+        return under.length ? under : rectIntersection({ ...args, droppableContainers: taking });
       }}
-      onDragStart={({ active }) => setDragged(String(active.id))}
+      onDragStart={({ active }) => setDragged(active)}
       onDragCancel={() => setDragged(null)}
       onDragEnd={onDragEnd}
     >
       {children}
       <DragOverlay dropAnimation={null}>
-        {swatch && <ColorChip css={swatch.color} className="size-9 shadow-[0_4px_12px_var(--veil-modal)]" />}
+        {seen && <ColorChip css={seen} className="size-9 shadow-[0_4px_12px_var(--veil-modal)]" />}
       </DragOverlay>
     </DndContext>
   );

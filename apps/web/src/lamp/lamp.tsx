@@ -1,11 +1,15 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
 import type { Color } from '@mint-lamp/core/color/spaces';
+import type { Link } from '@mint-lamp/core/system/links/link';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
+import clsx from 'clsx';
 import { type ComponentProps, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
+import { type CarriedLink, useLinkDrag } from '../dragging/color-dragging.tsx';
 import type { LitColor } from '../kinds/lit-color.ts';
 import { NotesOn } from '../notes/notes-on.tsx';
 import { useEditing } from '../store/editing.ts';
+import type { Selection } from '../store/interface-slice.ts';
 import { selectSystem, useSystem, useTheme } from '../store/selectors.ts';
 import { type AppStore, useAppSelector } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
@@ -81,6 +85,7 @@ function LitLamp({ lit }: { lit: LitColor }) {
         before={before}
         now={painted}
         onBack={lit.change && before ? () => edit(lit.change!(colorOf(before))) : null}
+        carries={painted && { color: painted.css, name: lit.title, link: linkTo(selection, painted) }}
       />
       <div className="flex flex-col gap-3 p-3">
         <div>
@@ -141,17 +146,40 @@ interface HalvesProps {
   now: Painted | null;
   /** Makes it again what it was before; null where it cannot be changed here. */
   onBack: (() => void) | null;
+  /** What is carried away when it is dragged. */
+  carries: CarriedLink['carries'] | null;
+}
+
+/** What a place that takes links is given by the lit colour: the thing itself where it can be linked to. */
+function linkTo(selection: Selection | null, painted: Painted): Link {
+  switch (selection?.kind) {
+    case 'base':
+      return { to: 'base', family: selection.family };
+    case 'shade':
+      return { to: 'shade', family: selection.family, shade: selection.shade };
+    case 'role':
+      return { to: 'role', role: selection.role };
+    default:
+      return { to: 'color', color: painted.css };
+  }
 }
 
 /** Before on the left, now on the right, both large on the same neutral ground. */
-function Halves({ before, now, onBack }: HalvesProps) {
+function Halves({ before, now, onBack, carries }: HalvesProps) {
+  const { isDragging, ...drag } = useLinkDrag('lamp', carries);
   if (!now) return <div className="h-22 border-b border-hair bg-sunken" />;
   const changed = before && before.css !== now.css;
   return (
     <div className="checker relative h-22 border-b border-hair">
       <div className="flex h-full">
         {changed && <div className="w-1/2" style={{ background: before.css }} />}
-        <div className="flex-1" style={{ background: now.css }} data-testid="lamp-color" />
+        <div
+          {...drag}
+          title={`Drag ${carries?.name ?? 'it'} onto what takes a colour`}
+          className={clsx('flex-1 cursor-grab touch-none', isDragging && 'opacity-60')}
+          style={{ background: now.css }}
+          data-testid="lamp-color"
+        />
       </div>
       {changed && (
         <>

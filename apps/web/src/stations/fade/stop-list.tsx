@@ -60,7 +60,11 @@ function StopRow({ resolved, index, on }: { resolved: ResolvedGradient; index: n
   const name = `Stop ${index + 1}`;
   const css = colors[index]?.css ?? null;
   const relink = (link: Link) => ({ type: 'linkStop', gradient: gradient.id, stop: stop.id, link }) as const;
-  const drop = useColorDrop(`stop ${stop.id}`, (color) => edit(relink({ to: 'color', color })));
+  const drop = useColorDrop(
+    `stop ${stop.id}`,
+    (color) => edit(relink({ to: 'color', color })),
+    (link) => edit(relink(link)),
+  );
   return (
     <li
       ref={drop.setNodeRef}

@@ -3,24 +3,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { runs } from '../../../test/runs.ts';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
+import { after } from '../commands/after.fixture.ts';
 import { applyCommand } from '../commands/apply.ts';
-import type { Command } from '../commands/command.ts';
 import { command } from '../commands/random-command.fixture.ts';
 import { anyDocument } from '../commands/random-document.fixture.ts';
 import { SMALL } from '../commands/small-documents.fixture.ts';
-import type { ProjectDocument } from '../document.ts';
 import { commandsBetween } from './commands-between.ts';
 import { type Differences, differencesBetween } from './differences.ts';
 import type { Part } from './parts.ts';
 import { restoredIn, withNeeds } from './restored.ts';
-
-function after(document: ProjectDocument, ...commands: readonly Command[]): ProjectDocument {
-  return commands.reduce((doc, next) => {
-    const result = applyCommand(doc, next);
-    if (!result.ok) throw new Error(result.reason);
-    return result.document;
-  }, document);
-}
 
 /** Everything that differs, as parts. */
 function everyPart(differences: Differences): Part[] {

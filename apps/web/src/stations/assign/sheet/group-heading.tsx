@@ -1,30 +1,62 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
 import { readNames, writeGroup } from '@mint-lamp/core/system/roles/role-name';
+import clsx from 'clsx';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import type { Ref } from 'react';
+import { useCallback } from 'react';
+import type { MovableThing } from '../../../dragging/color-dragging.tsx';
 import { useEditing } from '../../../store/editing.ts';
 import { TextField } from '../../../ui/text-field.tsx';
+import type { GroupRow } from './role-rows.ts';
+import { RowGrip } from './row-grip.tsx';
+import { rowId } from './sheet-row.tsx';
 import { pageBand } from './specimen.tsx';
 
 interface GroupHeadingProps {
-  ref: Ref<HTMLTableRowElement> | undefined;
+  measure: ((row: Element | null) => void) | undefined;
   index: number;
-  group: readonly string[];
-  count: number;
+  row: GroupRow;
   folded: boolean;
   /** The page of each theme, in CSS. */
   pages: readonly string[];
   onFold: (group: string) => void;
+  /** Puts it where another row is, with all its roles; and past the group above or below. */
+  onMove: (from: number, to: number) => void;
+  onStep: (from: number, way: -1 | 1) => void;
+  still: boolean;
 }
 
 /** The heading of a group. Renamed here, all roles below it follow, and so does what points to them. */
-export function GroupHeading({ ref, index, group, count, folded, pages, onFold }: GroupHeadingProps) {
+export function GroupHeading(props: GroupHeadingProps) {
+  const { measure, index, row, folded, pages, onFold, onMove, onStep, still } = props;
   const { tryEdit } = useEditing();
-  const written = writeGroup(group);
+  const written = writeGroup(row.group);
+  const count = row.roles.length;
+  const name = written ? `the group ${written}` : 'the roles in no group';
+  const data: MovableThing = {
+    moves: { kind: 'sheet row', name, index, moveTo: (to) => onMove(index, to) },
+  };
+  const sorted = useSortable({ id: rowId(row.key), data, disabled: still });
+  const { setNodeRef } = sorted;
+  const ref = useCallback(
+    (element: HTMLTableRowElement | null) => {
+      setNodeRef(element);
+      measure?.(element);
+    },
+    [setNodeRef, measure],
+  );
   return (
-    <tr ref={ref} data-index={index} aria-rowindex={index + 2}>
+    <tr
+      ref={ref}
+      data-index={index}
+      aria-rowindex={index + 2}
+      style={{ transform: CSS.Translate.toString(sorted.transform), transition: sorted.transition }}
+      className={clsx('group/row', sorted.isDragging && 'relative z-20')}
+    >
       <th scope="rowgroup" className="sticky left-0 z-1 bg-ground pt-3 pb-0.5 text-left font-normal">
-        {group.length ? (
-          <span className="flex items-center">
+        {!still && <RowGrip name={name} sorted={sorted} onStep={(way) => onStep(index, way)} />}
+        {row.group.length ? (
+          <span className="flex items-center pl-2">
             <button
               type="button"
               aria-expanded={!folded}
@@ -47,13 +79,13 @@ export function GroupHeading({ ref, index, group, count, folded, pages, onFold }
               onCommit={(text) => {
                 const result = readNames(text);
                 if (!result.ok) return result.reason;
-                return tryEdit({ type: 'renameRoleGroup', from: group, to: result.names });
+                return tryEdit({ type: 'renameRoleGroup', from: row.group, to: result.names });
               }}
             />
             {folded && <span className="text-sm text-quiet">{count}</span>}
           </span>
         ) : (
-          <span className="text-sm text-quiet">in no group</span>
+          <span className="pl-3 text-sm text-quiet">in no group</span>
         )}
       </th>
       {pages.map((page, i) => (

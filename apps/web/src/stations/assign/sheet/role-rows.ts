@@ -1,16 +1,17 @@
 import type { Role } from '@mint-lamp/core/system/roles/role';
 import { writeGroup } from '@mint-lamp/core/system/roles/role-name';
 
+/** The heading of a group, above a run of its roles. */
+export interface GroupRow {
+  readonly kind: 'group';
+  readonly key: string;
+  readonly group: readonly string[];
+  /** The roles of this run. */
+  readonly roles: readonly string[];
+}
+
 /** A row of the sheet: the heading of a group, or a role below it. */
-export type RoleRow =
-  | {
-      readonly kind: 'group';
-      readonly key: string;
-      readonly group: readonly string[];
-      /** How many roles are in this run of the group. */
-      readonly count: number;
-    }
-  | { readonly kind: 'role'; readonly key: string; readonly role: Role };
+export type RoleRow = GroupRow | { readonly kind: 'role'; readonly key: string; readonly role: Role };
 
 const NONE: ReadonlySet<string> = new Set();
 
@@ -21,16 +22,15 @@ const NONE: ReadonlySet<string> = new Set();
 export function roleRows(roles: readonly Role[], folded: ReadonlySet<string> = NONE): RoleRow[] {
   const rows: RoleRow[] = [];
   let last = '';
-  let heading = -1;
+  let run: string[] = [];
   for (const role of roles) {
     const group = writeGroup(role.group);
     if (group !== last) {
-      heading = rows.length;
-      rows.push({ kind: 'group', key: `group ${role.id}`, group: role.group, count: 0 });
+      run = [];
+      rows.push({ kind: 'group', key: `group ${role.id}`, group: role.group, roles: run });
     }
     last = group;
-    const above = rows[heading];
-    if (above?.kind === 'group') rows[heading] = { ...above, count: above.count + 1 };
+    run.push(role.id);
     if (!group || !folded.has(group)) rows.push({ kind: 'role', key: role.id, role });
   }
   return rows;

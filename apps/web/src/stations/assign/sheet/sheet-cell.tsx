@@ -1,6 +1,5 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import type { Link } from '@mint-lamp/core/system/links/link';
-import { linkName } from '@mint-lamp/core/system/links/link-name';
 import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
 import type { ResolvedRole } from '@mint-lamp/core/system/roles/resolved-role';
 import type { Role } from '@mint-lamp/core/system/roles/role';
@@ -8,20 +7,18 @@ import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import type { RoleUse } from '@mint-lamp/core/system/roles/use-names';
 import type { Theme } from '@mint-lamp/core/system/themes/theme';
 import clsx from 'clsx';
-import { type KeyboardEvent, memo, useState } from 'react';
+import { memo, useState } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
 import { useColorDrop } from '../../../dragging/color-dragging.tsx';
 import { useThemeSwitch } from '../../../kinds/themes/use-theme-switch.ts';
 import { LinkPicker } from '../../../links/link-picker.tsx';
 import { useEditing } from '../../../store/editing.ts';
-import { selectDocument, selectSystem, useProjectId } from '../../../store/selectors.ts';
+import { selectDocument, useProjectId } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
-import { besideInFamily } from './beside-in-family.ts';
-import { copiedLink, copyLink } from './copied-link.ts';
 import { Specimen } from './specimen.tsx';
+import type { CellActions } from './use-cell-actions.ts';
 
 interface SheetCellProps {
   role: Role;
@@ -35,6 +32,10 @@ interface SheetCellProps {
   linked: string;
   /** The pair in which it does worst here. */
   worst: Measurement | null;
+  /** Whether it is one of several that are picked together. */
+  picked: boolean;
+  /** What the keyboard, pointer and drops do with cells; the same object always. */
+  actions: CellActions;
   /** For a derived theme: whether its link is left out, and the way to change that. */
   proposed: { readonly isLeft: boolean; readonly onToggle: (role: string) => void } | null;
   /** Nothing is linked otherwise while a derived theme waits to be taken or left. */
@@ -43,47 +44,26 @@ interface SheetCellProps {
 
 /**
  * One role in one theme: as what it is for, with its link and its worst ratio; a press opens the choice of another.
- * Arrow keys go along the family and along the sheet; links are copied, pasted and cleared.
+ * Arrow keys go along the family and along the sheet, with Shift they pick several; links are copied, pasted and
+ * cleared.
  */
 export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
-  const { role, theme, resolved, use, on, text, linked, worst, proposed, still } = props;
+  const { role, theme, resolved, use, on, text, linked, worst, picked, actions, proposed, still } = props;
   const id = useProjectId();
   const store = useStore() as AppStore;
   const navigate = useNavigate();
   const switchTheme = useThemeSwitch();
   const { edit, tryEdit, preview } = useEditing();
   const [opened, setOpened] = useState(false);
-  const linking = (link: Link | null) => ({ type: 'setLink', role: role.id, theme: theme.id, link }) as const;
-  const set = (link: Link | null) => edit(linking(link));
-  const drop = useColorDrop(`role ${role.id} ${theme.id}`, (color) => set({ to: 'color', color }));
+  const place = { role: role.id, theme: theme.id };
+  const linking = (link: Link | null) => ({ type: 'setLink', ...place, link }) as const;
+  const drop = useColorDrop(
+    `role ${role.id} ${theme.id}`,
+    (color) => actions.drop(place, { to: 'color', color }),
+    (link) => actions.drop(place, link),
+  );
   const name = writeRoleName(role);
   const link = role.links[theme.id] ?? null;
-  const onKeyDown = (event: KeyboardEvent<HTMLButtonElement>) => {
-    const mod = event.ctrlKey || event.metaKey;
-    if (mod && event.key === 'c' && link) {
-      event.preventDefault();
-      copyLink(link, linkName(selectDocument(store.getState()), link));
-      toast(`Copied: ${linked}`);
-    } else if (mod && event.key === 'v') {
-      const copied = copiedLink();
-      if (!copied) return;
-      event.preventDefault();
-      set(copied);
-    } else if (mod || event.altKey) return;
-    else if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
-      const way = event.key === 'ArrowLeft' ? 'darker' : 'lighter';
-      const next = link && besideInFamily(selectSystem(store.getState()), link, way);
-      if (!next) return;
-      event.preventDefault();
-      set(next);
-    } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
-      event.preventDefault();
-      focusBeside(event.currentTarget, event.key === 'ArrowUp' ? -1 : 1);
-    } else if ((event.key === 'Delete' || event.key === 'Backspace') && link) {
-      event.preventDefault();
-      set(null);
-    }
-  };
   if (proposed)
     return (
       <label
@@ -108,14 +88,18 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
       ref={drop.setNodeRef}
       type="button"
       data-role-cell={theme.id}
-      aria-label={`${name} in ${theme.name}: ${linked}${worst ? `, ${formatRatio(worst.ratio)} to 1 at worst` : ''}`}
+      data-role={role.id}
+      aria-label={`${name} in ${theme.name}: ${linked}${worst ? `, ${formatRatio(worst.ratio)} to 1 at worst` : ''}${picked ? ', picked' : ''}`}
       title={resolved?.problem ?? resolved?.color?.css}
-      onClick={() => {
+      onPointerDown={(event) => actions.onPointerDown(event, place)}
+      onFocus={() => actions.onFocus(place)}
+      onClick={(event) => {
+        if (event.shiftKey) return;
         setOpened(!still);
         switchTheme(theme.id);
         navigate(addressOf(id, 'assign', role.id), { replace: true });
       }}
-      onKeyDown={still ? undefined : onKeyDown}
+      onKeyDown={still ? undefined : (event) => actions.onKeyDown(event, place)}
       className={clsx(
         'flex h-9 w-full items-center text-left -outline-offset-2',
         drop.isOver && 'outline-2 outline-ring',
@@ -124,12 +108,13 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
       <Specimen use={use} css={resolved?.color?.css ?? null} on={on} text={text} />
       <span
         className={clsx(
-          'flex h-full min-w-0 flex-1 items-center gap-2 border-b border-hair px-2 hover:bg-pressed',
-          !resolved?.color && 'text-fail',
+          'flex h-full min-w-0 flex-1 items-center gap-2 border-b border-hair px-2',
+          picked ? 'bg-main text-inverse' : 'hover:bg-pressed',
+          !resolved?.color && !picked && 'text-fail',
         )}
       >
         <span className="min-w-0 flex-1 truncate">{linked}</span>
-        <Worst worst={worst} />
+        <Worst worst={worst} picked={picked} />
       </span>
     </button>
   );
@@ -149,11 +134,15 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
   );
 });
 
-function Worst({ worst }: { worst: Measurement | null }) {
+function Worst({ worst, picked = false }: { worst: Measurement | null; picked?: boolean }) {
   if (!worst?.ratio) return null;
   return (
     <span
-      className={clsx('font-mono text-sm', worst.passes ? 'text-quiet' : 'font-bold text-fail')}
+      className={clsx(
+        'font-mono text-sm',
+        !worst.passes && 'font-bold',
+        !picked && (worst.passes ? 'text-quiet' : 'text-fail'),
+      )}
       title={worst.passes ? `passes ${worst.required}` : `needs ${worst.required}`}
     >
       {formatRatio(worst.ratio)}
@@ -168,17 +157,3 @@ const inEveryTheme = (themes: readonly Theme[], role: Role, link: Link) =>
     label: `link ${writeRoleName(role)} in every theme`,
     commands: themes.map(({ id }) => ({ type: 'setLink', role: role.id, theme: id, link }) as const),
   }) as const;
-
-/** Moves the focus to the same theme of the next role in a direction, headings left out. */
-function focusBeside(cell: HTMLElement, way: 1 | -1): void {
-  const theme = cell.dataset.roleCell;
-  let row = cell.closest('tr') as Element | null;
-  while (row) {
-    row = way === 1 ? row.nextElementSibling : row.previousElementSibling;
-    const other = row?.querySelector<HTMLElement>(`[data-role-cell="${theme}"]`);
-    if (other) {
-      other.focus();
-      return;
-    }
-  }
-}

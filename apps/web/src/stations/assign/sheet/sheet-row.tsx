@@ -1,0 +1,162 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { hexOfRgb8 } from '@mint-lamp/core/color/write';
+import { paintedOver } from '@mint-lamp/core/contrast/ratio';
+import { linkName } from '@mint-lamp/core/system/links/link-name';
+import { groundOf } from '@mint-lamp/core/system/pairs/measure';
+import { worstOfRole } from '@mint-lamp/core/system/readout/worst-of-role';
+import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
+import type { Role } from '@mint-lamp/core/system/roles/role';
+import { readNames, writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { meetingOf, usageOf } from '@mint-lamp/core/system/roles/role-use';
+import type { Theme } from '@mint-lamp/core/system/themes/theme';
+import clsx from 'clsx';
+import { Trash2 } from 'lucide-react';
+import { memo, useCallback } from 'react';
+import type { MovableThing } from '../../../dragging/color-dragging.tsx';
+import { useEditing } from '../../../store/editing.ts';
+import { useReadout, useSystem } from '../../../store/selectors.ts';
+import { IconButton } from '../../../ui/icon-button.tsx';
+import { TextField } from '../../../ui/text-field.tsx';
+import { RowGrip } from './row-grip.tsx';
+import { SheetCell } from './sheet-cell.tsx';
+import { pageBand } from './specimen.tsx';
+import type { CellActions } from './use-cell-actions.ts';
+
+/** What a row is called among the things that can be dragged. */
+export const rowId = (key: string) => `sheet row ${key}`;
+
+/** What lies beneath the page of a theme, as CSS. */
+export function pageOf(system: System, theme: ResolvedTheme): string {
+  const { r, g, b } = groundOf(system, theme);
+  return hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));
+}
+
+/** The colour of a role as it is seen on the page of a theme, as CSS. */
+function seenOn(theme: ResolvedTheme, role: string | null, system: System): string | null {
+  const color = role === null ? null : theme.roles.get(role)?.color;
+  if (!color) return null;
+  if (color.alpha === 1) return color.css;
+  const { r, g, b } = paintedOver(color, groundOf(system, theme));
+  return hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));
+}
+
+interface SheetRowProps {
+  measure: ((row: Element | null) => void) | undefined;
+  index: number;
+  role: Role;
+  themes: readonly Theme[];
+  lit: boolean;
+  /** The places of the first and last theme in which it is picked; −1 where it is not. */
+  pickedFrom: number;
+  pickedTo: number;
+  actions: CellActions;
+  /** Puts it where another row is. */
+  onMove: (from: number, to: number) => void;
+  /** The column of a derived theme, whether this role's link of it is left out, and the way to change that. */
+  column: string | null;
+  still: boolean;
+  isLeft: boolean;
+  onToggle: ((role: string) => void) | null;
+}
+
+export const SheetRow = memo(function SheetRow(props: SheetRowProps) {
+  const { measure, index, role, themes, lit, pickedFrom, pickedTo, actions, onMove } = props;
+  const { column, still, isLeft, onToggle } = props;
+  const { edit, tryEdit } = useEditing();
+  const system = useSystem();
+  const readout = useReadout();
+  const { pairs } = system.document;
+  const name = writeRoleName(role);
+  const use = usageOf(role, pairs);
+  const meets = meetingOf(pairs, role.id);
+  const data: MovableThing = {
+    moves: { kind: 'sheet row', name, index, moveTo: (to) => onMove(index, to) },
+  };
+  const sorted = useSortable({ id: rowId(role.id), data, disabled: still });
+  const { setNodeRef } = sorted;
+  const ref = useCallback(
+    (row: HTMLTableRowElement | null) => {
+      setNodeRef(row);
+      measure?.(row);
+    },
+    [setNodeRef, measure],
+  );
+  const remove = () => {
+    // Pairs of a role that is gone would only be broken.
+    const orphans = pairs.filter((pair) => pair.foreground === role.id || pair.background === role.id);
+    edit({
+      type: 'batch',
+      label: `remove the role ${name}`,
+      commands: [
+        ...orphans.map((pair) => ({ type: 'removePair', pair: pair.id }) as const),
+        { type: 'removeRole', role: role.id },
+      ],
+    });
+  };
+  /** One name stays in the group; a name with groups before it moves the role there. */
+  const rename = (text: string) => {
+    const result = readNames(text);
+    if (!result.ok) return result.reason;
+    const own = result.names[result.names.length - 1]!;
+    const group = result.names.length > 1 ? result.names.slice(0, -1) : role.group;
+    return tryEdit({ type: 'renameRole', role: role.id, group, name: own });
+  };
+  return (
+    <tr
+      ref={ref}
+      data-index={index}
+      aria-rowindex={index + 2}
+      id={`role-${role.id}`}
+      style={{ transform: CSS.Translate.toString(sorted.transform), transition: sorted.transition }}
+      className={clsx('group/row', lit ? 'bg-pressed' : 'bg-ground', sorted.isDragging && 'relative z-20')}
+    >
+      <th
+        scope="row"
+        title="Write a name, or groups and a name with dots between them to move it"
+        className="sticky left-0 z-1 w-48 min-w-44 border-b border-hair bg-inherit pl-3 text-left font-normal"
+      >
+        {!still && <RowGrip name={name} sorted={sorted} onStep={(way) => onMove(index, index + way)} />}
+        <TextField
+          label={`Name of ${name}`}
+          hideLabel
+          value={role.name}
+          inputClassName="border-transparent! bg-transparent! hover:border-control! focus:bg-raised!"
+          onCommit={rename}
+        />
+      </th>
+      {themes.map((theme, i) => {
+        const resolved = system.themes.get(theme.id)!;
+        return (
+          <td
+            key={theme.id}
+            className="min-w-72 p-0"
+            style={{ background: pageBand(pageOf(system, resolved)) }}
+          >
+            <SheetCell
+              role={role}
+              theme={theme}
+              resolved={resolved.roles.get(role.id)}
+              use={use}
+              on={use === 'ground' ? null : seenOn(resolved, meets.ground, system)}
+              text={use === 'ground' || use === 'fill' ? seenOn(resolved, meets.text, system) : null}
+              linked={linkName(system.document, role.links[theme.id] ?? null)}
+              worst={worstOfRole(readout, theme.id, meets)}
+              picked={i >= pickedFrom && i <= pickedTo}
+              actions={actions}
+              proposed={column === theme.id && onToggle ? { isLeft, onToggle } : null}
+              still={still}
+            />
+          </td>
+        );
+      })}
+      <td className="border-b border-hair">
+        {!still && (
+          <IconButton label={`Remove ${name}`} onClick={remove}>
+            <Trash2 aria-hidden className="size-4 text-quiet" />
+          </IconButton>
+        )}
+      </td>
+    </tr>
+  );
+});
