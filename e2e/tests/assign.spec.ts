@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import type { Locator, Page } from '@playwright/test';
-import { axeFaults, expect, expectSaved, onServer, test } from '../support/test.ts';
+import type { Download, Locator, Page } from '@playwright/test';
+import { axeFaults, expect, expectSaved, onServer, send, test } from '../support/test.ts';
 
 const cell = (page: Page, role: string, theme: string) =>
   page.getByRole('button', { name: new RegExp(`^${role.replaceAll('.', '\\.')} in ${theme}:`) });
@@ -133,56 +133,133 @@ test('a theme is derived, seen beside its source, and taken in part or whole wit
 
 const MAIL = 'Our blue-green is #0b5f6b, the funnels are #e2552b, and the ropes rgb(217 199 161).';
 
-for (const by of ['mouse', 'keyboard'] as const)
-  test(`from a mail to the CSS of a first system in a few presses, by ${by}`, async ({ page, stack }) => {
-    let presses = 0;
-    const press = async (what: Locator) => {
-      presses += 1;
-      if (by === 'mouse') await what.click();
-      else {
-        await expect(what).toBeEnabled();
-        await what.focus();
-        await page.keyboard.press('Enter');
-      }
-    };
-    await page.goto('/');
-    await page.getByLabel('New project for').fill('Harbour kiosk');
-    await press(page.getByRole('button', { name: 'Begin' }));
-    await page.getByLabel('Text with colours').fill(MAIL);
+test('from a mail to the CSS of a first system in a few presses, by mouse', async ({ page, stack }) => {
+  let presses = 0;
+  const press = async (what: Locator) => {
     presses += 1;
-    await press(page.getByRole('button', { name: 'Put 3 into the tray' }));
-    await press(page.getByRole('link', { name: 'Assign' }));
-    await press(page.getByRole('button', { name: 'Make a first system …' }));
-    const bar = page.getByRole('region', { name: 'Proposed: a first system' });
-    await expect(bar).toContainText('32 of 32 pairs pass in Light and Dark');
-    if (by === 'mouse') expect(await axeFaults(page)).toEqual([]);
-    await press(bar.getByRole('button', { name: 'Take it' }));
-    await press(page.getByRole('link', { name: 'Deliver' }));
-    const download = page.waitForEvent('download');
-    await press(page.getByRole('button', { name: /^Download/ }).first());
-    const css = readFileSync(await (await download).path(), 'utf8');
-    expect(presses).toBeLessThan(15);
-    expect(css).toContain('--action-fill: var(');
-    expect(css).toContain('[data-theme="dark"]');
-    await expect(page.getByLabel('Readout')).toContainText('16 of 16 pairs pass in Light, 32 of 32 overall');
-    await expectSaved(page);
-    const id = /\/p\/([^/]+)/.exec(page.url())![1]!;
-    expect((await onServer(stack, id)).document.roles).toHaveLength(20);
-    // One undo takes it all back, and what was chosen differently makes another.
-    await page.keyboard.press('Control+z');
-    await page.getByRole('link', { name: 'Assign' }).click();
-    await page.getByRole('button', { name: 'Make a first system …' }).click();
-    await bar.getByLabel('with notices').uncheck();
-    await bar.getByLabel('Accent').selectOption('none');
-    await bar.getByLabel('Contrast of text').selectOption('AAA, more');
-    await expect(bar).toContainText('24 of 24 pairs pass');
-    await bar.getByText('Why it is so').click();
-    await expect(bar.getByRole('listitem').first()).toContainText(
-      'leads: it paints actions, links and focus',
+    await what.click();
+  };
+  await page.goto('/');
+  await page.getByLabel('New project for').fill('Harbour kiosk');
+  await press(page.getByRole('button', { name: 'Begin' }));
+  await page.getByLabel('Text with colours').fill(MAIL);
+  presses += 1;
+  await press(page.getByRole('button', { name: 'Put 3 into the tray' }));
+  await press(page.getByRole('link', { name: 'Assign' }));
+  await press(page.getByRole('button', { name: 'Make a first system …' }));
+  const bar = page.getByRole('region', { name: 'Proposed: a first system' });
+  await expect(bar).toContainText('32 of 32 pairs pass in Light and Dark');
+  expect(await axeFaults(page)).toEqual([]);
+  await press(bar.getByRole('button', { name: 'Take it' }));
+  await press(page.getByRole('link', { name: 'Deliver' }));
+  const download = page.waitForEvent('download');
+  await press(page.getByRole('button', { name: /^Download/ }).first());
+  expect(presses).toBeLessThan(15);
+  await expectFirstSystem(page, await download);
+  await expectSaved(page);
+  const id = /\/p\/([^/]+)/.exec(page.url())![1]!;
+  expect((await onServer(stack, id)).document.roles).toHaveLength(20);
+  // One undo takes it all back, and what is chosen differently, in part, makes another.
+  await page.keyboard.press('Control+z');
+  await page.getByRole('link', { name: 'Assign' }).click();
+  await page.getByRole('button', { name: 'Make a first system …' }).click();
+  await bar.getByLabel('notices').uncheck();
+  await bar.getByLabel('Accent', { exact: true }).selectOption('none');
+  await bar.getByLabel('Contrast of text').selectOption('AAA, more');
+  await expect(bar).toContainText('24 of 24 pairs pass');
+  await bar.getByLabel('lines').uncheck();
+  await expect(bar).toContainText('22 of 22 pairs pass');
+  await expect(page.getByRole('row').filter({ hasText: 'soft' })).toHaveCount(0);
+  await bar.getByText('Why it is so').click();
+  await expect(bar.getByRole('listitem').first()).toContainText('leads: it paints actions, links and focus');
+  await bar.getByRole('button', { name: 'Leave it' }).click();
+  await expect(page.getByRole('heading', { name: 'No role yet' })).toBeVisible();
+});
+
+/** What was downloaded is the CSS of two themes in which every pair passes. */
+async function expectFirstSystem(page: Page, download: Download): Promise<void> {
+  const css = readFileSync(await download.path(), 'utf8');
+  expect(css).toContain('--action-fill: var(');
+  expect(css).toContain('[data-theme="dark"]');
+  await expect(page.getByLabel('Readout')).toContainText('16 of 16 pairs pass in Light, 32 of 32 overall');
+}
+
+test('from a mail to the CSS of a first system in a few presses, by keyboard alone', async ({ page }) => {
+  // Every press of a key is counted, those that move the focus too; a typed name and the text of the mail aside.
+  let presses = 0;
+  const press = async (key: string) => {
+    presses += 1;
+    await page.keyboard.press(key);
+  };
+  const focused = page.locator(':focus');
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /Skerry Line/ })).toBeVisible();
+  await press('Tab');
+  await page.keyboard.type('Harbour kiosk');
+  await press('Enter');
+  await expect(page.getByRole('heading', { name: 'Gather' })).toBeVisible();
+  // Pasted wherever one is.
+  presses += 1;
+  await page.evaluate((text) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text/plain', text);
+    document.body.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }),
     );
-    await bar.getByRole('button', { name: 'Leave it' }).click();
-    await expect(page.getByRole('heading', { name: 'No role yet' })).toBeVisible();
+  }, MAIL);
+  await expect(page.getByRole('button', { name: 'Put 3 into the tray' })).toBeEnabled();
+  await press('m');
+  await expect(focused).toHaveText('Put 3 into the tray');
+  await press('Enter');
+  await press('3');
+  await expect(page.getByRole('heading', { name: 'Assign' })).toBeVisible();
+  await press('m');
+  await expect(focused).toHaveText('Make a first system …');
+  await press('Enter');
+  await expect(focused).toHaveText('Take it');
+  await expect(page.getByRole('region', { name: 'Proposed: a first system' })).toContainText('32 of 32');
+  await press('Enter');
+  await expect(page.getByRole('region', { name: 'Proposed: a first system' })).toBeHidden();
+  await press('7');
+  await expect(page.getByRole('button', { name: /^Download/ }).first()).toBeEnabled();
+  await press('m');
+  const download = page.waitForEvent('download');
+  await press('Enter');
+  expect(presses).toBeLessThan(15);
+  await expectFirstSystem(page, await download);
+});
+
+test('starter roles are chosen part by part, seen on the sheet, and say what no family does for', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await send(stack, project, [
+    { type: 'removeFamily', family: 'lantern' },
+    { type: 'removeRole', role: 'text-main' },
+  ]);
+  await open('assign');
+  await page.getByRole('button', { name: 'Starter roles …' }).click();
+  const bar = page.getByRole('region', { name: 'Proposed: starter roles' });
+  await expect(bar).toContainText('One role is proposed at the end of the sheet');
+  await bar.getByRole('link', { name: 'Show it' }).click();
+  await expect(page.getByRole('row').filter({ has: page.getByLabel('Name of text.main') })).toBeInViewport();
+  await bar.getByLabel('notices').check();
+  await expect(bar).toContainText('No family has a colour for notice.warning.ground, notice.warning.text.');
+  expect(await axeFaults(page)).toEqual([]);
+  await bar.getByLabel('notices').uncheck();
+  await bar.getByRole('button', { name: 'Add it' }).click();
+  await expectSaved(page);
+  const { roles } = (await onServer(stack, project)).document;
+  expect(roles.at(-1)).toMatchObject({
+    group: ['text'],
+    name: 'main',
+    links: { day: { family: 'shingle' } },
   });
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Name of text.main')).toHaveCount(0);
+});
 
 test('plain colours near a shade become links; a shade is replaced everywhere; any step can be gone back to', async ({
   page,

@@ -38,7 +38,8 @@ test('from a client’s codes to CSS, through all seven stations', async ({ page
   // Assign: the usual roles, in two themes.
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'Assign' }).click();
-  await page.getByRole('button', { name: 'Add the usual roles' }).click();
+  await page.getByRole('button', { name: 'Starter roles …' }).click();
+  await page.getByRole('button', { name: 'Add the 9' }).click();
   await expect(page.getByRole('row')).toHaveCount(15);
   await page.getByRole('button', { name: /^text\.quiet in Light/ }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Wall 300' }).click();

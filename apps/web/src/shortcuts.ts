@@ -12,7 +12,7 @@ export const SHORTCUTS = [
   { keys: '+ − 0', does: 'In a picture: nearer, further, all of it' },
   { keys: '[ ]', does: 'In a picture: a smaller or larger area' },
   { keys: 'F2', does: 'In the tray: rename a colour' },
-  { keys: 'M', does: 'Jump to the station' },
+  { keys: 'M', does: 'Jump to the station: to its next step, where there is one' },
   {
     keys: 'L, C, H',
     does: 'The lit colour a little lighter, more colourful, to the next hue; Shift the other way',

@@ -4,6 +4,7 @@ import { DERIVATIONS } from '../src/system/edits/derivation.ts';
 import { derivedTheme } from '../src/system/edits/derive-theme.ts';
 import { firstSystem } from '../src/system/edits/first-system.ts';
 import { resolveSystem } from '../src/system/resolve/resolve.ts';
+import { STARTER_PARTS } from '../src/system/roles/starter-parts.ts';
 import { LARGEST } from './largest-document.ts';
 import { reportShare, timeOf } from './report.ts';
 
@@ -37,7 +38,12 @@ const newId = () => `x${n++}`;
 reportShare(
   'a first system of eight colours',
   timeOf(
-    () => firstSystem(empty, { colors, leads: 0, accent: 1, calm: 0.5, level: 'AAA', notices: true }, newId),
+    () =>
+      firstSystem(
+        empty,
+        { colors, leads: 0, accent: 1, calm: 0.5, level: 'AAA', parts: new Set(STARTER_PARTS) },
+        newId,
+      ),
     10,
   ),
   100,

@@ -3,8 +3,7 @@ import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { part } from '../ui/part.tsx';
 
-export const loadFinder = () => import('./finder-list.tsx');
-const FinderList = part(loadFinder, <p className="text-quiet">Opening …</p>);
+const FinderList = part(() => import('./finder-list.tsx'), <p className="text-quiet">Opening …</p>);
 
 /** The finder (Mod+K): go to or do anything, by name. */
 export function Finder() {

@@ -2,18 +2,21 @@ import { useEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { Outlet, useParams } from 'react-router';
 import { ColorDragging } from '../dragging/color-dragging.tsx';
-import { Finder, loadFinder } from '../finder/finder-dialog.tsx';
 import { Lamp } from '../lamp/lamp.tsx';
 import { ReadoutLine } from '../readout/readout-line.tsx';
 import { selectDocument } from '../store/selectors.ts';
 import { createStore, useAppSelector } from '../store/store.ts';
 import { Tray } from '../tray/tray.tsx';
 import { useTrayHeight } from '../tray/tray-height.tsx';
+import { part } from '../ui/part.tsx';
 import { OpeningPage, useOpenProject } from './open-project.tsx';
 import { ReadOnlyLine } from './read-only-line.tsx';
-import { ShortcutSheet } from './shortcut-sheet.tsx';
 import { TopBar } from './top-bar.tsx';
 import { useShortcuts } from './use-shortcuts.ts';
+
+const loadDialogs = () => import('./open-dialog.tsx');
+const loadFinder = () => import('../finder/finder-list.tsx');
+const OpenDialog = part(loadDialogs);
 
 interface FrameProps {
   /** Called when a project is open, with what else may be fetched ahead; returns the way to call that off. */
@@ -41,7 +44,8 @@ function Frame({ onOpen }: FrameProps) {
 
 function OpenFrame({ onOpen }: FrameProps) {
   useShortcuts();
-  useEffect(() => onOpen([loadFinder]), [onOpen]);
+  useEffect(() => onOpen([loadDialogs, loadFinder]), [onOpen]);
+  const dialog = useAppSelector((state) => state.interface.dialog);
   const name = useAppSelector((state) => selectDocument(state).name);
   const trayHeight = useTrayHeight();
   const surround = useAppSelector((state) => state.interface.surround);
@@ -77,8 +81,7 @@ function OpenFrame({ onOpen }: FrameProps) {
         <Lamp />
         <Tray height={trayHeight} />
       </div>
-      <Finder />
-      <ShortcutSheet />
+      {dialog && <OpenDialog />}
     </ColorDragging>
   );
 }

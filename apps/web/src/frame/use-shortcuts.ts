@@ -15,10 +15,12 @@ const isDrafting = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   target.closest('input:not([data-settled], [type=checkbox]), textarea, [contenteditable=true]') !== null;
 
-/** Moves the focus into a part of the frame: to its first control, or to the part itself. */
+/** Moves the focus into a part of the frame: to what comes next there, else to its first control, or to itself. */
 function jumpTo(id: string) {
   const part = document.getElementById(id);
-  const first = part?.querySelector<HTMLElement>('button:not(:disabled), input, a[href], [tabindex="0"]');
+  const first =
+    part?.querySelector<HTMLElement>('[data-next]:not(:disabled)') ??
+    part?.querySelector<HTMLElement>('button:not(:disabled), input, a[href], [tabindex="0"]');
   (first ?? part)?.focus();
 }
 

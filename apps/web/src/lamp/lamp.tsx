@@ -24,10 +24,10 @@ import { RelativesLink } from './relatives-link.tsx';
 import { ThingActions } from './thing-actions.tsx';
 import { Tints } from './tints.tsx';
 import { useColorKeys } from './use-color-keys.ts';
-import { UsedBy } from './used-by.tsx';
 
 const SourceOfLink = part(() => import('./source-of-link.tsx'));
 const Moves = part(() => import('./moves.tsx'));
+const UsedBy = part(() => import('./used-by.tsx'));
 
 /** The panel about the one colour that is selected now. */
 export function Lamp() {

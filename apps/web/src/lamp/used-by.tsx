@@ -1,14 +1,14 @@
-import type { Families } from '@mint-lamp/core/system/families/resolved-family';
-import { type Gradient, stopsOf } from '@mint-lamp/core/system/gradients/gradient';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
-import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import type { Family } from '@mint-lamp/core/system/families/family';
+import { nameIn } from '@mint-lamp/core/system/names';
+import { dependentsOf } from '@mint-lamp/core/system/readout/dependents';
+import type { System } from '@mint-lamp/core/system/resolve/resolve';
+import { roleNameIn, writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { memo, useMemo, useRef, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { addressOf } from '../addresses.ts';
 import type { SelectionOf } from '../kinds/lit-color.ts';
 import type { Selection } from '../store/interface-slice.ts';
-import { selectProject, selectSystem, useDocumentPart, useTheme } from '../store/selectors.ts';
+import { selectProject, useDocumentPart, useSystem, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
 import { part } from '../ui/part.tsx';
@@ -17,107 +17,115 @@ const ReplaceEverywhere = part(() => import('./replace-everywhere.tsx'));
 
 const MOST = 12;
 
+/** What depends on the lit thing: in this theme, and beyond it. */
+interface Users {
+  readonly here: readonly User[];
+  readonly elsewhere: readonly User[];
+}
+
 interface User {
   readonly key: string;
   readonly name: string;
   readonly to: string;
 }
 
-/** Where the lit colour is used in this theme: roles and gradients that follow it. */
-export function UsedBy() {
+/** Where the lit colour is used: roles and gradients that follow it in this theme, and whatever else depends on it. */
+export default function UsedBy() {
   const id = useAppSelector((state) => selectProject(state).id);
   const selection = useAppSelector((state) => state.interface.selection);
-  const theme = useTheme();
+  const { theme } = useTheme();
   const roles = useDocumentPart('roles');
   const gradients = useDocumentPart('gradients');
-  const families = useAppSelector((state) => selectSystem(state).families);
-  // A link to a label that is gone leads nowhere.
-  const family = selection && 'family' in selection ? families.get(selection.family) : undefined;
+  const pairs = useDocumentPart('pairs');
+  const themes = useDocumentPart('themes');
+  const system = useSystem();
+  const latest = useRef(system);
+  latest.current = system;
+  // Who follows whom does not change while a colour is dragged, but for the labels of the shades.
+  const family = selection && 'family' in selection ? system.families.get(selection.family) : undefined;
   const labels = family?.shades.map((shade) => shade.label).join(' ');
-  const latest = useRef({ theme, families });
-  latest.current = { theme, families };
-  const themeId = theme.theme.id;
-  // Who follows whom does not change while a colour is dragged: only roles, gradients, the theme or labels change it.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: as said, the theme's colours do not matter here
+  const bonds = useBonds(system.document.families);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: as said, the colours do not matter here
   const users = useMemo(
-    () => usersOf(id, latest.current.theme, latest.current.families, selection, gradients),
-    [id, selection, roles, gradients, themeId, labels],
+    () => usersOf(id, latest.current, theme.id, selection),
+    [id, selection, roles, gradients, pairs, themes, theme.id, labels, bonds],
   );
   if (!users) return null;
   const own = selection?.kind === 'base' || selection?.kind === 'shade' ? selection : null;
   return (
-    <UserList
-      key={own ? `${own.kind} ${own.family}` : ''}
-      users={users}
-      themeName={theme.theme.name}
-      own={own}
-    />
+    <UserList key={own ? `${own.kind} ${own.family}` : ''} users={users} themeName={theme.name} own={own} />
   );
 }
 
-/** Whether a link leads to a selected base, or to a selected shade. */
-function isOf(link: Link, selection: SelectionOf<'base' | 'shade'>, families: Families): boolean {
-  if (link.to !== 'shade' && link.to !== 'base') return false;
-  const family = link.family === selection.family ? families.get(link.family) : undefined;
-  const label = link.to === 'shade' ? link.shade : family?.base.label;
-  if (!family || label === undefined || !family.byLabel.has(label)) return false;
-  return selection.kind === 'base' || label === selection.shade;
+/** The same object for as long as families follow and grow on the same things, whatever their colours are. */
+function useBonds(families: readonly Family[]): readonly Family[] {
+  const known = useRef(families);
+  const same =
+    known.current.length === families.length &&
+    families.every(({ id, name, follows, growth }, i) => {
+      const was = known.current[i]!;
+      return id === was.id && name === was.name && follows === was.follows && growth === was.growth;
+    });
+  if (!same) known.current = families;
+  return known.current;
 }
 
-function usersOf(
-  id: string,
-  theme: ResolvedTheme,
-  families: Families,
-  selection: Selection | null,
-  gradients: readonly Gradient[],
-): User[] | null {
+/** What follows the selected thing in the theme that is switched on, and what does elsewhere. */
+function usersOf(id: string, system: System, themeId: string, selection: Selection | null): Users | null {
   if (selection?.kind !== 'base' && selection?.kind !== 'shade' && selection?.kind !== 'role') return null;
-  const users: User[] = [];
-  for (const { role, link, source } of theme.roles.values()) {
-    const follows =
-      selection.kind === 'role'
-        ? link?.to === 'role' && link.role === selection.role
-        : source?.family === selection.family &&
-          (selection.kind === 'base' || source.shade === selection.shade);
-    if (follows)
-      users.push({ key: role.id, name: writeRoleName(role), to: addressOf(id, 'assign', role.id) });
+  const { roles, gradients, families, pairs } = dependentsOf(system, selection);
+  const { document } = system;
+  const here: User[] = [];
+  const elsewhere: User[] = [];
+  for (const { role, themes } of roles) {
+    const user = { key: role.id, name: writeRoleName(role), to: addressOf(id, 'assign', role.id) };
+    if (themes.includes(themeId)) here.push(user);
+    else {
+      const names = themes.map((theme) => nameIn(document.themes, theme)).join(', ');
+      elsewhere.push({ ...user, name: `${user.name} in ${names}` });
+    }
   }
-  for (const gradient of gradients) {
-    const follows = stopsOf(gradient).some(({ color: link }) =>
-      selection.kind === 'role'
-        ? link.to === 'role' && link.role === selection.role
-        : isOf(link, selection, families),
-    );
-    if (follows)
-      users.push({ key: gradient.id, name: gradient.name, to: addressOf(id, 'fade', gradient.id) });
-  }
-  return users;
+  for (const gradient of gradients)
+    here.push({ key: gradient.id, name: gradient.name, to: addressOf(id, 'fade', gradient.id) });
+  for (const family of families)
+    elsewhere.push({
+      key: family.id,
+      name: `the family ${family.name}`,
+      to: addressOf(id, 'grow', family.id),
+    });
+  for (const { id: pair, foreground, background } of pairs)
+    elsewhere.push({
+      key: pair,
+      name: `the pair ${roleNameIn(document.roles, foreground)} on ${roleNameIn(document.roles, background)}`,
+      to: addressOf(id, 'check', pair),
+    });
+  return { here, elsewhere };
 }
 
 interface UserListProps {
-  users: readonly User[];
+  users: Users;
   themeName: string;
   /** The shade or base that they follow, which can be replaced everywhere. */
   own: SelectionOf<'base' | 'shade'> | null;
 }
 
-const UserList = memo(function UserList({ users, themeName, own }: UserListProps) {
+const UserList = memo(function UserList({ users: { here, elsewhere }, themeName, own }: UserListProps) {
   const [replacing, setReplacing] = useState(false);
   return (
     <section aria-label="Used by" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">
-        {users.length ? `Followed by ${users.length} in ${themeName}` : `Nothing follows it in ${themeName}`}
+        {here.length ? `Followed by ${here.length} in ${themeName}` : `Nothing follows it in ${themeName}`}
       </h3>
-      <ul>
-        {users.slice(0, MOST).map((user) => (
-          <li key={user.key}>
-            <RouterLink to={user.to} className="hover:underline">
-              {user.name}
-            </RouterLink>
-          </li>
-        ))}
-        {users.length > MOST && <li className="text-quiet">and {users.length - MOST} more</li>}
-      </ul>
+      <Names users={here} />
+      {elsewhere.length > 0 && (
+        <details>
+          <summary className="cursor-pointer text-sm text-quiet">
+            {elsewhere.length === 1 ? 'One other thing depends' : `${elsewhere.length} other things depend`}{' '}
+            on it
+          </summary>
+          <Names users={elsewhere} />
+        </details>
+      )}
       {own &&
         (replacing ? (
           <ReplaceEverywhere selection={own} onDone={() => setReplacing(false)} />
@@ -129,3 +137,30 @@ const UserList = memo(function UserList({ users, themeName, own }: UserListProps
     </section>
   );
 });
+
+/** The first of some things that depend on it, each leading there; the others when they are asked for. */
+function Names({ users }: { users: readonly User[] }) {
+  const [all, setAll] = useState(false);
+  return (
+    <ul>
+      {(all ? users : users.slice(0, MOST)).map((user) => (
+        <li key={user.key}>
+          <RouterLink to={user.to} className="hover:underline">
+            {user.name}
+          </RouterLink>
+        </li>
+      ))}
+      {users.length > MOST && !all && (
+        <li>
+          <button
+            type="button"
+            onClick={() => setAll(true)}
+            className="rounded-md text-quiet underline underline-offset-2"
+          >
+            and {users.length - MOST} more
+          </button>
+        </li>
+      )}
+    </ul>
+  );
+}

@@ -6,7 +6,7 @@ import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
 import { addressOf } from '../addresses.ts';
 
 /** A thing behind a count of the readout, in words and with its address. */
-export interface Counted {
+interface Counted {
   readonly key: string;
   readonly text: string;
   readonly to: string;
@@ -30,7 +30,7 @@ function addressOfNoted(project: string, on: Noted): string {
   }
 }
 
-export const noteThings: CountedThings = ({ notes, system: { document } }, project) =>
+const noteThings: CountedThings = ({ notes, system: { document } }, project) =>
   notes.map(({ id, on, text, by }) => ({
     key: id,
     text: `${notedName(document, on) ?? 'Something that is gone'}: ${text.replace(/\s+/g, ' ').slice(0, 120)}${by ? ` (${by})` : ''}`,
@@ -40,12 +40,12 @@ export const noteThings: CountedThings = ({ notes, system: { document } }, proje
 const STATION_OF = { role: 'assign', stop: 'fade', pair: 'check', family: 'grow' } as const;
 
 /** The things behind a count, put into words only when somebody wants to see them. */
-export type CountedThings = (readout: Readout, project: string, theme: string) => Counted[];
+type CountedThings = (readout: Readout, project: string, theme: string) => Counted[];
 
 const nameOf = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
   list.find((item) => item.id === id)?.name ?? '';
 
-export const alikeThings: CountedThings = (readout, project, theme) => {
+const alikeThings: CountedThings = (readout, project, theme) => {
   const { roles } = readout.system.document;
   return alikeIn(readout, theme).map(({ a, b, difference }) => ({
     key: `${a} ${b}`,
@@ -63,10 +63,7 @@ const shadeThings =
       to: addressOf(project, 'grow', family, shade),
     }));
 
-export const outsideThings = shadeThings('outside');
-export const handSetThings = shadeThings('handSet');
-
-export const brokenThings: CountedThings = ({ broken, system: { document } }, project) => {
+const brokenThings: CountedThings = ({ broken, system: { document } }, project) => {
   const name = ({ kind, id }: BrokenLink) =>
     kind === 'role'
       ? roleNameIn(document.roles, id)
@@ -81,3 +78,14 @@ export const brokenThings: CountedThings = ({ broken, system: { document } }, pr
     to: addressOf(project, STATION_OF[link.kind], link.id),
   }));
 };
+
+/** What each count of the readout counts. */
+export const COUNTED = {
+  alike: alikeThings,
+  outside: shadeThings('outside'),
+  handSet: shadeThings('handSet'),
+  broken: brokenThings,
+  note: noteThings,
+} satisfies Record<string, CountedThings>;
+
+export type CountedKind = keyof typeof COUNTED;

@@ -4,15 +4,11 @@ import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../addresses.ts';
 import { useProjectId, useReadout, useTheme } from '../store/selectors.ts';
+import { part } from '../ui/part.tsx';
 import { Popover } from '../ui/popover.tsx';
-import {
-  alikeThings,
-  brokenThings,
-  type CountedThings,
-  handSetThings,
-  noteThings,
-  outsideThings,
-} from './counted-things.ts';
+import type { CountedKind } from './counted-things.ts';
+
+const ThingList = part(() => import('./thing-list.tsx'));
 
 /** The thin line that is always true: what passes, what fails, what needs a look. Every count leads to its things. */
 export function ReadoutLine() {
@@ -41,23 +37,23 @@ export function ReadoutLine() {
         count={alikeIn(readout, theme.id).length}
         one="pair of colours too alike"
         many="pairs of colours too alike"
-        things={alikeThings}
+        kind="alike"
       />
       <Things
         count={readout.outside.length}
         one="colour outside sRGB"
         many="colours outside sRGB"
-        things={outsideThings}
+        kind="outside"
       />
       <Things
         count={readout.handSet.length}
         one="hand-set shade"
         many="hand-set shades"
-        things={handSetThings}
+        kind="handSet"
         calm
       />
-      <Things count={readout.broken.length} one="broken link" many="broken links" things={brokenThings} />
-      <Things count={readout.notes.length} one="open note" many="open notes" things={noteThings} calm />
+      <Things count={readout.broken.length} one="broken link" many="broken links" kind="broken" />
+      <Things count={readout.notes.length} one="open note" many="open notes" kind="note" calm />
     </section>
   );
 }
@@ -77,12 +73,12 @@ interface ThingsProps {
   count: number;
   one: string;
   many: string;
-  things: CountedThings;
+  kind: CountedKind;
   calm?: boolean;
 }
 
 /** A count, and the things that it counts behind it. Drawn again only when the count changes. */
-const Things = memo(function Things({ count, one, many, things, calm = false }: ThingsProps) {
+const Things = memo(function Things({ count, one, many, kind, calm = false }: ThingsProps) {
   const text = `${count} ${count === 1 ? one : many}`;
   if (!count) return <span className="px-2 py-0.5 whitespace-nowrap text-quiet">{text}</span>;
   return (
@@ -97,27 +93,7 @@ const Things = memo(function Things({ count, one, many, things, calm = false }: 
         </button>
       }
     >
-      <ThingList things={things} />
+      <ThingList kind={kind} />
     </Popover>
   );
 });
-
-const MOST = 100;
-
-function ThingList({ things }: { things: CountedThings }) {
-  const items = things(useReadout(), useProjectId(), useTheme().theme.id);
-  return (
-    <>
-      <ul className="max-w-96">
-        {items.slice(0, MOST).map((item) => (
-          <li key={item.key}>
-            <Link to={item.to} className="block rounded-md px-2 py-1 hover:bg-pressed">
-              {item.text}
-            </Link>
-          </li>
-        ))}
-      </ul>
-      {items.length > MOST && <p className="px-2 text-quiet">… and {items.length - MOST} more</p>}
-    </>
-  );
-}

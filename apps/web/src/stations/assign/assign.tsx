@@ -1,7 +1,5 @@
-import { starterRoles } from '@mint-lamp/core/system/roles/starter-roles';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
-import { newId, useEditing } from '../../store/editing.ts';
 import { selected } from '../../store/interface-slice.ts';
 import { useProjectDocument } from '../../store/selectors.ts';
 import { useAppDispatch } from '../../store/store.ts';
@@ -15,6 +13,8 @@ import { FirstBar } from './first/first-bar.tsx';
 import { useFirstSystem } from './first/use-first-system.ts';
 import { NewRole } from './new-role.tsx';
 import { Sheet } from './sheet/sheet.tsx';
+import { StarterBar } from './starter/starter-bar.tsx';
+import { useStarterRoles } from './starter/use-starter-roles.ts';
 import { ThemeMenu } from './theme-menu.tsx';
 
 /** Roles by name, with what each links to in every theme. */
@@ -22,15 +22,14 @@ export default function Assign() {
   const { role } = useParams();
   const dispatch = useAppDispatch();
   const doc = useProjectDocument();
-  const { edit } = useEditing();
   const { proposed, ask } = useProposedTheme();
   const { proposed: first, begin } = useFirstSystem();
   useEffect(() => {
     if (!role) return;
     dispatch(selected({ kind: 'role', role }));
   }, [dispatch, role]);
-  const start = () =>
-    edit({ type: 'batch', label: 'add the usual roles', commands: starterRoles(doc, newId) });
+  const starter = useStarterRoles();
+  const proposes = first ?? starter.proposed ?? proposed;
   return (
     <div className="flex min-h-full flex-col">
       <PageHeader
@@ -38,14 +37,20 @@ export default function Assign() {
         lead="Name each use, and link it to a shade in every theme. Each column is a page of its theme."
       >
         <ThemeMenu />
-        {doc.roles.length > 0 && !first && <DeriveMenu onAsk={ask} />}
+        {doc.roles.length > 0 && !proposes && (
+          <>
+            <DeriveMenu onAsk={ask} />
+            <Button onClick={starter.begin}>Starter roles …</Button>
+          </>
+        )}
         <NewRole />
       </PageHeader>
-      {doc.roles.length || first ? (
+      {doc.roles.length || proposes ? (
         <>
           {proposed && <DeriveBar proposed={proposed} />}
           {first && <FirstBar proposed={first} />}
-          <Sheet open={role ?? null} proposed={proposed} still={first !== null} />
+          {starter.proposed && <StarterBar proposed={starter.proposed} />}
+          <Sheet open={role ?? null} proposed={proposed} still={proposes !== null} />
         </>
       ) : (
         <EmptyState title="No role yet">
@@ -54,7 +59,7 @@ export default function Assign() {
               Begin with a whole system made of the colours in the tray: families, a neutral, roles, a light
               and a dark theme, and pairs that all pass. You see it first.
               <p className="my-3">
-                <Button look="primary" onClick={begin}>
+                <Button data-next look="primary" onClick={begin}>
                   Make a first system …
                 </Button>
               </p>
@@ -62,11 +67,15 @@ export default function Assign() {
           )}
           {doc.families.length > 0 && (
             <>
-              {doc.tray.length ? 'Or begin' : 'Begin'} with the nine roles that nearly every page needs,
-              linked to the families there are, and change what you like.
+              {doc.tray.length ? 'Or begin' : 'Begin'} with the roles that nearly every page needs, chosen
+              part by part and linked to the families there are. You see them first.
               <p className="mt-3">
-                <Button look={doc.tray.length ? 'plain' : 'primary'} onClick={start}>
-                  Add the usual roles
+                <Button
+                  data-next={!doc.tray.length || undefined}
+                  look={doc.tray.length ? 'plain' : 'primary'}
+                  onClick={starter.begin}
+                >
+                  Starter roles …
                 </Button>
               </p>
             </>

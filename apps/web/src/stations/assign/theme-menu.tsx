@@ -1,5 +1,7 @@
 import type { Link } from '@mint-lamp/core/system/links/link';
-import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
+import { freeName, slugsOf } from '@mint-lamp/core/system/names';
+import type { Theme } from '@mint-lamp/core/system/themes/theme';
+import { ArrowDown, ArrowUp, CopyPlus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { newId, useEditing } from '../../store/editing.ts';
 import { useProjectDocument, useTheme } from '../../store/selectors.ts';
@@ -8,26 +10,38 @@ import { IconButton } from '../../ui/icon-button.tsx';
 import { Popover } from '../../ui/popover.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 
-/** Renames, orders, adds and removes themes. A new theme begins as a copy of the one that is switched on. */
+/** Renames, orders, adds, duplicates and removes themes. A new theme begins as a copy of the one that is switched on. */
 export function ThemeMenu() {
   const { themes, roles } = useProjectDocument();
   const { theme: current } = useTheme();
   const { edit, tryEdit } = useEditing();
   const [name, setName] = useState('');
   const [fault, setFault] = useState<string | null>(null);
-  const add = () => {
+  const linksIn = (theme: string) => {
     const links: Record<string, Link> = {};
     for (const role of roles) {
-      const link = role.links[current.id];
+      const link = role.links[theme];
       if (link) links[role.id] = link;
     }
+    return links;
+  };
+  /** The same once more, behind it. */
+  const duplicate = ({ id, name: own }: Theme, index: number) =>
+    edit({
+      type: 'addTheme',
+      theme: { id: newId(), name: freeName(`${own} copy`, slugsOf(themes)) },
+      index: index + 1,
+      links: linksIn(id),
+    });
+  const add = () => {
+    const links = linksIn(current.id);
     const refused = tryEdit({ type: 'addTheme', theme: { id: newId(), name: name.trim() }, links });
     setFault(refused);
     if (!refused) setName('');
   };
   return (
     <Popover label="Themes" align="end" trigger={<Button>Themes …</Button>}>
-      <ul className="flex w-80 flex-col gap-1.5">
+      <ul className="flex w-96 flex-col gap-1.5">
         {themes.map((theme, i) => (
           <li key={theme.id} className="flex items-center gap-1">
             <TextField
@@ -37,6 +51,9 @@ export function ThemeMenu() {
               className="flex-1"
               onCommit={(text) => tryEdit({ type: 'renameTheme', theme: theme.id, name: text })}
             />
+            <IconButton label={`Duplicate ${theme.name}`} onClick={() => duplicate(theme, i)}>
+              <CopyPlus aria-hidden className="size-4" />
+            </IconButton>
             <IconButton
               label={`Move ${theme.name} forward`}
               disabled={i === 0}
@@ -62,7 +79,7 @@ export function ThemeMenu() {
         ))}
       </ul>
       <form
-        className="mt-3 flex w-80 flex-wrap items-end gap-2 border-t border-hair pt-2"
+        className="mt-3 flex w-96 flex-wrap items-end gap-2 border-t border-hair pt-2"
         onSubmit={(event) => {
           event.preventDefault();
           if (name.trim()) add();

@@ -50,6 +50,7 @@ export default function Deliver() {
       <PageHeader title="Deliver" lead="What a page paints with this file is what you see here.">
         <Choice label="As" value={form} options={FORMS} onChange={setForm} className="w-52" />
         <Button
+          data-next
           look="primary"
           disabled={!ready}
           onClick={() => save(file, text, form === 'css' ? 'text/css' : 'text/plain')}

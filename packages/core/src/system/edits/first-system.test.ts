@@ -7,6 +7,7 @@ import { emptyDocument } from '../document.ts';
 import { documentSchema } from '../document-schema.ts';
 import { allMeasurements, readoutOf } from '../readout/readout.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
+import { STARTER_PARTS, type StarterPart } from '../roles/starter-parts.ts';
 import { type FirstChoices, firstSystem } from './first-system.ts';
 
 const EMPTY = emptyDocument('Skerry Line', [
@@ -19,8 +20,9 @@ const USUAL: FirstChoices = {
   accent: null,
   calm: 0.5,
   level: 'AA',
-  notices: true,
+  parts: new Set(STARTER_PARTS),
 };
+const without = (...left: StarterPart[]) => new Set(STARTER_PARTS.filter((part) => !left.includes(part)));
 let n = 0;
 const newId = () => {
   n += 1;
@@ -88,7 +90,7 @@ describe('a first system', () => {
     ]);
     expect(reasons).toContainEqual({ what: 'Twin', why: expect.stringMatching(/told from Deep/) });
     expect(next.roles.some(({ group }) => group[0] === 'accent')).toBe(true);
-    expect(made({ notices: false }).next.families).toHaveLength(2);
+    expect(made({ parts: without('notice') }).next.families).toHaveLength(2);
   });
 
   it('makes a second theme where there is one only, and keeps free of names that are taken', () => {
@@ -96,7 +98,11 @@ describe('a first system', () => {
     const { next, readout } = made({}, one);
     expect(next.themes.map(({ name }) => name)).toEqual(['Day sailing', 'Dark']);
     expect(readout.passingOverall).toBe(readout.pairs * 2);
-    const again = firstSystem({ ...one, families: next.families }, { ...USUAL, notices: false }, newId);
+    const again = firstSystem(
+      { ...one, families: next.families },
+      { ...USUAL, parts: without('notice') },
+      newId,
+    );
     expect(again.command.commands.filter(({ type }) => type === 'addFamily')).toMatchObject([
       { family: { name: 'Letterhead 2' } },
       { family: { name: 'Neutral 2' } },
@@ -110,7 +116,7 @@ describe('a first system', () => {
       accent: fc.option(fc.nat(7)),
       calm: fc.double({ min: 0, max: 1, noNaN: true }),
       level: fc.constantFrom('AA' as const, 'AAA' as const),
-      notices: fc.boolean(),
+      parts: fc.subarray([...STARTER_PARTS]).map((parts) => new Set(parts)),
     });
     fc.assert(
       fc.property(choices, ({ colors, ...rest }) => {

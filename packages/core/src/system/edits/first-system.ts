@@ -14,6 +14,7 @@ import type { Pair } from '../pairs/pair.ts';
 import { differenceOf, paint } from '../resolve/painted.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
 import type { Role } from '../roles/role.ts';
+import { NOTICE_HUES, nearHue, type StarterPart } from '../roles/starter-parts.ts';
 import { derivedTheme } from './derive-theme.ts';
 
 /** What a first system is made of, and how. */
@@ -27,8 +28,8 @@ export interface FirstChoices {
   readonly calm: number;
   /** The level that text has to reach. */
   readonly level: Level;
-  /** Whether roles for notices come along, with the families that they lack. */
-  readonly notices: boolean;
+  /** The parts that it has besides pages and text: notices bring the families that they lack. */
+  readonly parts: ReadonlySet<StarterPart>;
 }
 
 /** Something of a first system, and why it is so. */
@@ -51,14 +52,13 @@ export const MOST_FIRST_COLORS = 8;
 const GREY = 0.03;
 /** Colours nearer than this (ΔE OK) make one family. */
 const ALIKE = 0.02;
-/** Degrees within which a colour does for a notice. */
-const NEAR_HUE = 28;
 
-const NOTICES = [
-  { name: 'good', family: 'Good', hue: 150, l: 0.56, c: 0.13 },
-  { name: 'warning', family: 'Warning', hue: 75, l: 0.72, c: 0.15 },
-  { name: 'danger', family: 'Danger', hue: 24, l: 0.56, c: 0.19 },
-] as const;
+/** The families that notices get where no colour does for them: OKLCH lightness and chroma, at the notice's hue. */
+const NOTICE_FAMILIES = {
+  good: { family: 'Good', l: 0.56, c: 0.13 },
+  warning: { family: 'Warning', l: 0.72, c: 0.15 },
+  danger: { family: 'Danger', l: 0.56, c: 0.19 },
+} as const;
 
 const oklch = (color: string) => {
   const { r, g, b } = paint(color);
@@ -66,7 +66,6 @@ const oklch = (color: string) => {
 };
 const apart = (a: string, b: string) => differenceOf(paint(a), paint(b));
 const opaque = (color: string) => canonical({ ...readColor(color), alpha: 1 });
-const hueApart = (a: number, b: number) => Math.abs(((a - b + 540) % 360) - 180);
 
 /** The colours that each make a family: greys and colours alike to an earlier one are left out, and told. */
 function distinct(colors: FirstChoices['colors'], reasons: Reason[]) {
@@ -125,11 +124,12 @@ export function firstSystem(doc: ProjectDocument, choices: FirstChoices, newId: 
   const lead = families[Math.max(0, indexOf(choices.leads))]!;
   reasons.push({ what: lead.name, why: 'leads: it paints actions, links and focus' });
   const accentAt = indexOf(choices.accent);
-  const accent = accentAt >= 0 && families[accentAt] !== lead ? families[accentAt]! : null;
+  const wanted = choices.parts.has('accent') && accentAt >= 0 && families[accentAt] !== lead;
+  const accent = wanted ? families[accentAt]! : null;
   if (accent) reasons.push({ what: accent.name, why: 'is the accent, for the one thing that stands out' });
   const neutral = neutralOf(making, families, lead, choices.calm);
-  const notices = choices.notices ? noticesOf(making, families) : [];
-  const { roles, pairs } = rolesOf({ lead, accent, neutral, notices, level: choices.level }, newId);
+  const notices = choices.parts.has('notice') ? noticesOf(making, families) : [];
+  const { roles, pairs } = rolesOf({ lead, accent, neutral, notices, choices }, newId);
   return assembled(doc, making, { roles, pairs });
 }
 
@@ -158,10 +158,10 @@ interface NoticeFamily {
 
 function noticesOf(making: FirstMaking, families: readonly Family[]): NoticeFamily[] {
   const used = new Set<Family>();
-  return NOTICES.map(({ name, family: wanted, hue, l, c }) => {
+  return NOTICE_HUES.map(({ name, hue }) => {
+    const { family: wanted, l, c } = NOTICE_FAMILIES[name];
     const own = families.find((one) => {
-      const [, chroma, h] = oklch(one.base);
-      return !used.has(one) && chroma > 0.08 && hueApart(h, hue) < NEAR_HUE;
+      return !used.has(one) && nearHue(oklch(one.base), hue);
     });
     if (own) {
       used.add(own);
@@ -179,16 +179,20 @@ interface Cast {
   readonly accent: Family | null;
   readonly neutral: Family;
   readonly notices: readonly NoticeFamily[];
-  readonly level: Level;
+  readonly choices: FirstChoices;
 }
 
 /** The roles with their links in the light theme, before they are moved to pass, and the pairs that they meet in. */
-function rolesOf({ lead, accent, neutral, notices, level }: Cast, newId: () => string) {
+function rolesOf({ lead, accent, neutral, notices, choices }: Cast, newId: () => string) {
+  const { parts, level } = choices;
   const links = new Map<string, Link>();
   const roles: Role[] = [];
   const byName = new Map<string, Role>();
   const role = (written: string, link: Link) => {
     const names = written.split('.');
+    // Without a page and text there is nothing to be measured.
+    const part = names[0] as StarterPart;
+    if (part !== 'page' && part !== 'text' && !parts.has(part)) return;
     const one: Role = { id: newId(), group: names.slice(0, -1), name: names[names.length - 1]!, links: {} };
     roles.push(one);
     byName.set(written, one);
@@ -217,10 +221,12 @@ function rolesOf({ lead, accent, neutral, notices, level }: Cast, newId: () => s
   }
   const pairs: Pair[] = [];
   const pair = (front: string, back: string, content: Content = 'body') => {
+    const [foreground, background] = [byName.get(front)?.id, byName.get(back)?.id];
+    if (!foreground || !background) return;
     pairs.push({
       id: newId(),
-      foreground: byName.get(front)!.id,
-      background: byName.get(back)!.id,
+      foreground,
+      background,
       target: { level: content === 'body' ? level : 'AA', content },
       size: 16,
       weight: 400,

@@ -1,11 +1,14 @@
 import { MOST_FIRST_COLORS } from '@mint-lamp/core/system/edits/first-system';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { useDocumentPart } from '../../../store/selectors.ts';
+import { SceneThumb } from '../../../scene/scene-thumb.tsx';
+import { useDocumentPart, useSystem } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { Track } from '../../../ui/track.tsx';
+import { useFocusOnce } from '../../../ui/use-focus-once.ts';
+import { PartChoice } from '../starter/part-choice.tsx';
 import type { ProposedSystem } from './use-first-system.ts';
 
 const LEVELS = [
@@ -13,11 +16,27 @@ const LEVELS = [
   { value: 'AAA', label: 'AAA, more' },
 ] as const;
 
+/** The proposed system as a page, in its light and its dark theme. */
+function Pages() {
+  const { themes } = useSystem();
+  return (
+    <div className="flex gap-2">
+      {[...themes.values()].slice(0, 2).map((theme) => (
+        <figure key={theme.theme.id} className="m-0">
+          <SceneThumb theme={theme} width={196} height={138} />
+          <figcaption className="text-sm text-quiet">{theme.theme.name}</figcaption>
+        </figure>
+      ))}
+    </div>
+  );
+}
+
 /** What a first system is made of, changed part by part, with its reasons; the sheet below shows it meanwhile. */
 export function FirstBar({ proposed }: { proposed: ProposedSystem }) {
   const tray = useDocumentPart('tray');
   const themes = useDocumentPart('themes');
   const [refused, setRefused] = useState<string | null>(null);
+  const next = useFocusOnce<HTMLButtonElement>();
   const { draft, set, colors, first, leave } = proposed;
   const places = colors.map(({ name }, i) => ({ value: String(i), label: name }));
   const toggle = (id: string) => {
@@ -50,7 +69,7 @@ export function FirstBar({ proposed }: { proposed: ProposedSystem }) {
           )}
           .
         </p>
-        <Button small look="primary" disabled={!first} onClick={take}>
+        <Button ref={next} data-next small look="primary" disabled={!first} onClick={take}>
           Take it
         </Button>
         <Button small onClick={leave}>
@@ -74,54 +93,52 @@ export function FirstBar({ proposed }: { proposed: ProposedSystem }) {
           );
         })}
       </fieldset>
-      <div className="grid grid-cols-[1fr_1fr_1fr_1fr_auto] items-end gap-3">
-        <Choice
-          label="Leads"
-          value={String(draft.leads)}
-          options={places}
-          onChange={(at) =>
-            set({ leads: Number(at), accent: draft.accent === Number(at) ? null : draft.accent })
-          }
-        />
-        <Choice
-          label="Accent"
-          value={draft.accent === null ? 'none' : String(draft.accent)}
-          options={[
-            { value: 'none', label: 'none' },
-            ...places.filter(({ value }) => value !== String(draft.leads)),
-          ]}
-          onChange={(at) => set({ accent: at === 'none' ? null : Number(at) })}
-        />
-        <div>
-          <span className="block text-sm text-quiet">Calm</span>
-          <div className="flex h-8 items-center">
-            <Track
-              label="Calm"
-              value={draft.calm * 100}
-              min={0}
-              max={100}
-              step={10}
-              background="var(--surface-sunken)"
-              valueText={`${Math.round(draft.calm * 100)} %`}
-              onPreview={() => {}}
-              onCommit={(calm) => set({ calm: calm / 100 })}
+      <div className="grid grid-cols-[1fr_auto] gap-5">
+        <div className="flex min-w-0 flex-col gap-2">
+          <div className="grid grid-cols-2 items-end gap-x-3 gap-y-2">
+            <Choice
+              label="Leads"
+              value={String(draft.leads)}
+              options={places}
+              onChange={(at) =>
+                set({ leads: Number(at), accent: draft.accent === Number(at) ? null : draft.accent })
+              }
+            />
+            <Choice
+              label="Accent"
+              value={draft.accent === null ? 'none' : String(draft.accent)}
+              options={[
+                { value: 'none', label: 'none' },
+                ...places.filter(({ value }) => value !== String(draft.leads)),
+              ]}
+              onChange={(at) => set({ accent: at === 'none' ? null : Number(at) })}
+            />
+            <div>
+              <span className="block text-sm text-quiet">Calm</span>
+              <div className="flex h-8 items-center">
+                <Track
+                  label="Calm"
+                  value={draft.calm * 100}
+                  min={0}
+                  max={100}
+                  step={10}
+                  background="var(--surface-sunken)"
+                  valueText={`${Math.round(draft.calm * 100)} %`}
+                  onPreview={() => {}}
+                  onCommit={(calm) => set({ calm: calm / 100 })}
+                />
+              </div>
+            </div>
+            <Choice
+              label="Contrast of text"
+              value={draft.level}
+              options={LEVELS}
+              onChange={(level) => set({ level })}
             />
           </div>
+          <PartChoice parts={draft.parts} always={['page', 'text']} onChange={(parts) => set({ parts })} />
         </div>
-        <Choice
-          label="Contrast of text"
-          value={draft.level}
-          options={LEVELS}
-          onChange={(level) => set({ level })}
-        />
-        <label className="flex h-8 items-center gap-1.5">
-          <input
-            type="checkbox"
-            checked={draft.notices}
-            onChange={({ target }) => set({ notices: target.checked })}
-          />
-          with notices
-        </label>
+        {first && <Pages />}
       </div>
       {first && (
         <details>

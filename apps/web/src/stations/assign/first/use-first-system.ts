@@ -6,6 +6,7 @@ import {
   MOST_FIRST_COLORS,
 } from '@mint-lamp/core/system/edits/first-system';
 import { paint } from '@mint-lamp/core/system/resolve/painted';
+import { STARTER_PARTS } from '@mint-lamp/core/system/roles/starter-parts';
 import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { newId, useEditing } from '../../../store/editing.ts';
@@ -50,7 +51,14 @@ function usual(tray: readonly Swatch[]): FirstDraft {
     farthest = apart;
     accent = i;
   });
-  return { swatches: colors.map(({ id }) => id), leads, accent, calm: 0.5, level: 'AA', notices: true };
+  return {
+    swatches: colors.map(({ id }) => id),
+    leads,
+    accent,
+    calm: 0.5,
+    level: 'AA',
+    parts: new Set(STARTER_PARTS),
+  };
 }
 
 /** Makes a first system of the tray's colours, and shows it on the sheet until it is taken or left. */

@@ -20,6 +20,7 @@ import { FoundTile } from './found-tile.tsx';
 import { NearCodes } from './near-codes.tsx';
 import { PasteArea } from './paste-area.tsx';
 import { SheetOffer } from './sheet-offer.tsx';
+import { usePasteAnywhere } from './use-paste-anywhere.ts';
 
 const EXAMPLE = `Hi! Our funnel is painted #E2552B and the water on the posters is rgb(11 95 107).
 Notices: delayed hsl(42 79% 49%), cancelled #B8234A. The letterhead says #0B5F6 …
@@ -47,6 +48,7 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
   const { tray } = useProjectDocument();
   const { edit } = useEditing();
   const [text, setText] = useDraft(id);
+  usePasteAnywhere(setText);
   const [merge, setMerge] = useState(false);
   /** Colours that are taken in though they are not to begin with, or the other way round. */
   const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
@@ -115,6 +117,7 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
           Merge near-twins
         </label>
         <Button
+          data-next
           look="primary"
           disabled={!chosen.length}
           onClick={() => collect(chosen.map(({ color }) => color))}

@@ -1,0 +1,24 @@
+import { Link } from 'react-router';
+import { useProjectId, useReadout, useTheme } from '../store/selectors.ts';
+import { COUNTED, type CountedKind } from './counted-things.ts';
+
+const MOST = 100;
+
+/** The things behind a count of the readout, each leading there. */
+export default function ThingList({ kind }: { kind: CountedKind }) {
+  const items = COUNTED[kind](useReadout(), useProjectId(), useTheme().theme.id);
+  return (
+    <>
+      <ul className="max-w-96">
+        {items.slice(0, MOST).map((item) => (
+          <li key={item.key}>
+            <Link to={item.to} className="block rounded-md px-2 py-1 hover:bg-pressed">
+              {item.text}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {items.length > MOST && <p className="px-2 text-quiet">… and {items.length - MOST} more</p>}
+    </>
+  );
+}

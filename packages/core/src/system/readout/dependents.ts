@@ -1,0 +1,116 @@
+import type { Family } from '../families/family.ts';
+import { followedBy } from '../families/following.ts';
+import { groundOfGrowth } from '../families/growth-ground.ts';
+import { type Gradient, stopsOf } from '../gradients/gradient.ts';
+import type { Link } from '../links/link.ts';
+import type { Pair } from '../pairs/pair.ts';
+import type { System } from '../resolve/resolve.ts';
+import type { ResolvedRole } from '../roles/resolved-role.ts';
+import type { Role } from '../roles/role.ts';
+
+/** What others can depend on. */
+export type Depended =
+  | { readonly kind: 'base'; readonly family: string }
+  | { readonly kind: 'shade'; readonly family: string; readonly shade: string }
+  | { readonly kind: 'role'; readonly role: string };
+
+/** Everything that changes with a thing, over all themes. */
+export interface Dependents {
+  /** Roles with the ids of the themes in which they do, directly or by way of other roles. */
+  readonly roles: readonly { readonly role: Role; readonly themes: readonly string[] }[];
+  readonly gradients: readonly Gradient[];
+  /** Families whose base or growth goes by it, directly or by way of others. */
+  readonly families: readonly Family[];
+  /** Pairs of it or of the roles above. */
+  readonly pairs: readonly Pair[];
+}
+
+/** Whether a role comes to a thing in a theme, directly or by way of other roles. */
+function roleDepends(
+  thing: Depended,
+  resolved: ResolvedRole,
+  roleOf: (id: string) => ResolvedRole | undefined,
+) {
+  if (thing.kind !== 'role') {
+    const { source } = resolved;
+    return source?.family === thing.family && (thing.kind === 'base' || source.shade === thing.shade);
+  }
+  const seen = new Set<string>();
+  for (let at: ResolvedRole | undefined = resolved; at; ) {
+    const link: Link | null = at.link;
+    if (link?.to !== 'role' || seen.has(link.role)) return false;
+    if (link.role === thing.role) return true;
+    seen.add(link.role);
+    at = roleOf(link.role);
+  }
+  return false;
+}
+
+/** Families that go by one of some families, or by the thing itself; those that go by them too. */
+function dependentFamilies(
+  { document, families }: System,
+  thing: Depended,
+  roles: ReadonlySet<string>,
+): Family[] {
+  const moved = new Set(thing.kind === 'base' ? [thing.family] : []);
+  const goesBy = (family: Family): boolean => {
+    if (followedBy(family.follows).some((id) => moved.has(id))) return true;
+    const ground = groundOfGrowth(family.growth);
+    if (ground?.to === 'role') return roles.has(ground.role);
+    if (ground?.to !== 'shade' && ground?.to !== 'base') return false;
+    const isThis = thing.kind === 'shade' && ground.to === 'shade';
+    return (
+      moved.has(ground.family) || (isThis && ground.family === thing.family && ground.shade === thing.shade)
+    );
+  };
+  const found: Family[] = [];
+  for (let grew = true; grew; ) {
+    grew = false;
+    for (const family of document.families) {
+      if (moved.has(family.id) || !families.get(family.id) || !goesBy(family)) continue;
+      moved.add(family.id);
+      found.push(family);
+      grew = true;
+    }
+  }
+  return found;
+}
+
+function stopDepends(link: Link, thing: Depended, families: System['families'], roles: ReadonlySet<string>) {
+  if (link.to === 'color') return false;
+  if (link.to === 'role') return roles.has(link.role);
+  if (thing.kind === 'role' || link.family !== thing.family) return false;
+  const family = families.get(link.family);
+  const label = link.to === 'shade' ? link.shade : family?.base.label;
+  // A link to a label that is gone leads nowhere.
+  if (label === undefined || !family?.byLabel.has(label)) return false;
+  return thing.kind === 'base' || label === thing.shade;
+}
+
+/** Everything that depends on a base, a shade or a role, in all themes; itself not among it. */
+export function dependentsOf(system: System, thing: Depended): Dependents {
+  const { document, themes, families } = system;
+  const inThemes = new Map<string, string[]>();
+  for (const [id, theme] of themes)
+    for (const resolved of theme.roles.values())
+      if (roleDepends(thing, resolved, (role) => theme.roles.get(role))) {
+        const list = inThemes.get(resolved.role.id);
+        if (list) list.push(id);
+        else inThemes.set(resolved.role.id, [id]);
+      }
+  const roles = new Set(inThemes.keys());
+  if (thing.kind === 'role') roles.add(thing.role);
+  return {
+    roles: document.roles.flatMap((role) => {
+      const list = inThemes.get(role.id);
+      return list ? [{ role, themes: list }] : [];
+    }),
+    gradients: document.gradients.filter((gradient) =>
+      stopsOf(gradient).some(({ color }) => stopDepends(color, thing, families, roles)),
+    ),
+    families: dependentFamilies(system, thing, roles),
+    pairs: document.pairs.filter(
+      ({ foreground, background }) => roles.has(foreground) || roles.has(background),
+    ),
+  };
+}
