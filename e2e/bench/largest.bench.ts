@@ -110,6 +110,30 @@ async function measure() {
         );
   }
 
+  // The same with the sheet open: the base is moved by the lamp's track.
+  await page.goto(`${stack.address}/p/${id}/assign`);
+  await page.locator(CONTENT.assign!).first().waitFor();
+  const asTracks = page.getByRole('button', { name: 'Lightness and chroma as tracks' });
+  if (await asTracks.isVisible()) await asTracks.click();
+  const track = (await page.getByRole('slider', { name: 'Lightness', exact: true }).boundingBox())!;
+  await page.mouse.move(track.x + 5, track.y + 12);
+  await page.mouse.down();
+  const slide = (i: number) => page.mouse.move(track.x + 60 * Math.sin(i / 7), track.y + 12);
+  await costs(page, slide, 40);
+  const slid = await costs(page, slide, 120);
+  await page.mouse.up();
+  await page.keyboard.press('Control+z');
+  for (const [which, at] of [
+    ['median', 0.5],
+    ['95th percentile', 0.95],
+  ] as const)
+    reportShare(
+      `moving a base with the sheet open, script per move, ${which}`,
+      percentile(slid.script, at),
+      16,
+      'ms',
+    );
+
   await page.goto(`${stack.address}/p/${id}/check`);
   await page.locator(CONTENT.check!).first().waitFor();
   await page.waitForTimeout(1500);

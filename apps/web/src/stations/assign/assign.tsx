@@ -1,8 +1,8 @@
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
 import { selected } from '../../store/interface-slice.ts';
-import { useProjectDocument } from '../../store/selectors.ts';
-import { useAppDispatch } from '../../store/store.ts';
+import { selectDocument, useDocumentPart } from '../../store/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
 import { PageHeader } from '../../ui/page-header.tsx';
@@ -21,7 +21,9 @@ import { ThemeMenu } from './theme-menu.tsx';
 export default function Assign() {
   const { role } = useParams();
   const dispatch = useAppDispatch();
-  const doc = useProjectDocument();
+  const roles = useDocumentPart('roles');
+  const tray = useDocumentPart('tray');
+  const hasFamilies = useAppSelector((state) => selectDocument(state).families.length > 0);
   const { proposed, ask } = useProposedTheme();
   const { proposed: first, begin } = useFirstSystem();
   useEffect(() => {
@@ -37,7 +39,7 @@ export default function Assign() {
         lead="Name each use, and link it to a shade in every theme. Each column is a page of its theme."
       >
         <ThemeMenu />
-        {doc.roles.length > 0 && !proposes && (
+        {roles.length > 0 && !proposes && (
           <>
             <DeriveMenu onAsk={ask} />
             <Button onClick={starter.begin}>Starter roles …</Button>
@@ -45,7 +47,7 @@ export default function Assign() {
         )}
         <NewRole />
       </PageHeader>
-      {doc.roles.length || proposes ? (
+      {roles.length || proposes ? (
         <>
           {proposed && <DeriveBar proposed={proposed} />}
           {first && <FirstBar proposed={first} />}
@@ -54,7 +56,7 @@ export default function Assign() {
         </>
       ) : (
         <EmptyState title="No role yet">
-          {doc.tray.length > 0 && (
+          {tray.length > 0 && (
             <>
               Begin with a whole system made of the colours in the tray: families, a neutral, roles, a light
               and a dark theme, and pairs that all pass. You see it first.
@@ -65,14 +67,14 @@ export default function Assign() {
               </p>
             </>
           )}
-          {doc.families.length > 0 && (
+          {hasFamilies && (
             <>
-              {doc.tray.length ? 'Or begin' : 'Begin'} with the roles that nearly every page needs, chosen
-              part by part and linked to the families there are. You see them first.
+              {tray.length ? 'Or begin' : 'Begin'} with the roles that nearly every page needs, chosen part by
+              part and linked to the families there are. You see them first.
               <p className="mt-3">
                 <Button
-                  data-next={!doc.tray.length || undefined}
-                  look={doc.tray.length ? 'plain' : 'primary'}
+                  data-next={!tray.length || undefined}
+                  look={tray.length ? 'plain' : 'primary'}
                   onClick={starter.begin}
                 >
                   Starter roles …
@@ -80,9 +82,7 @@ export default function Assign() {
               </p>
             </>
           )}
-          {!doc.tray.length &&
-            !doc.families.length &&
-            'Roles link to shades: collect colours first, at Gather.'}
+          {!tray.length && !hasFamilies && 'Roles link to shades: collect colours first, at Gather.'}
         </EmptyState>
       )}
     </div>

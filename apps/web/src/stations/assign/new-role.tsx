@@ -1,12 +1,12 @@
 import { readRoleName, writeRoleName } from '@mint-lamp/core/system/roles/role-name';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { newId, useEditing } from '../../store/editing.ts';
 import { useDocumentPart } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
 import { Popover } from '../../ui/popover.tsx';
 
 /** Adds a role by its name, with its groups before it; it begins with the links of the role that it is like, or with none. */
-export function NewRole() {
+export const NewRole = memo(function NewRole() {
   const roles = useDocumentPart('roles');
   const { tryEdit } = useEditing();
   const [open, setOpen] = useState(false);
@@ -78,4 +78,4 @@ export function NewRole() {
       </form>
     </Popover>
   );
-}
+});

@@ -2,18 +2,20 @@ import type { Link } from '@mint-lamp/core/system/links/link';
 import { freeName, slugsOf } from '@mint-lamp/core/system/names';
 import type { Theme } from '@mint-lamp/core/system/themes/theme';
 import { ArrowDown, ArrowUp, CopyPlus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { newId, useEditing } from '../../store/editing.ts';
-import { useProjectDocument, useTheme } from '../../store/selectors.ts';
+import { selectTheme, useDocumentPart } from '../../store/selectors.ts';
+import { useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { Popover } from '../../ui/popover.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 
 /** Renames, orders, adds, duplicates and removes themes. A new theme begins as a copy of the one that is switched on. */
-export function ThemeMenu() {
-  const { themes, roles } = useProjectDocument();
-  const { theme: current } = useTheme();
+export const ThemeMenu = memo(function ThemeMenu() {
+  const themes = useDocumentPart('themes');
+  const roles = useDocumentPart('roles');
+  const current = useAppSelector((state) => selectTheme(state).theme);
   const { edit, tryEdit } = useEditing();
   const [name, setName] = useState('');
   const [fault, setFault] = useState<string | null>(null);
@@ -109,4 +111,4 @@ export function ThemeMenu() {
       </form>
     </Popover>
   );
-}
+});

@@ -10,14 +10,30 @@ export function linkName(doc: ProjectDocument, link: Link | null): string {
   return opacity === 1 ? name : `${name} at ${Math.round(opacity * 100)} %`;
 }
 
+interface Named {
+  readonly id: string;
+}
+
+// A list never changes, only its successor does; names are asked for by the hundred, as by the cells of the sheet.
+const known = new WeakMap<readonly Named[], ReadonlyMap<string, Named>>();
+
+function find<T extends Named>(list: readonly T[], id: string): T | undefined {
+  let byId = known.get(list);
+  if (!byId) {
+    byId = new Map(list.map((thing) => [thing.id, thing]));
+    known.set(list, byId);
+  }
+  return byId.get(id) as T | undefined;
+}
+
 function targetName(doc: ProjectDocument, link: Link): string {
   switch (link.to) {
     case 'shade':
-      return `${doc.families.find((f) => f.id === link.family)?.name ?? 'lost family'} ${link.shade}`;
+      return `${find(doc.families, link.family)?.name ?? 'lost family'} ${link.shade}`;
     case 'base':
-      return `${doc.families.find((f) => f.id === link.family)?.name ?? 'lost family'} base`;
+      return `${find(doc.families, link.family)?.name ?? 'lost family'} base`;
     case 'role': {
-      const role = doc.roles.find((r) => r.id === link.role);
+      const role = find(doc.roles, link.role);
       return role ? writeRoleName(role) : 'lost role';
     }
     case 'color':

@@ -1,5 +1,5 @@
 import { DERIVATIONS, type Derivation } from '@mint-lamp/core/system/edits/derivation';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useDocumentPart, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
@@ -13,7 +13,7 @@ const WAYS: Readonly<Record<Derivation, { readonly label: string; readonly name:
 };
 
 /** Asks for a theme derived from another, which is then seen on the sheet. */
-export function DeriveMenu({ onAsk }: { onAsk: (asked: Asked) => void }) {
+export const DeriveMenu = memo(function DeriveMenu({ onAsk }: { onAsk: (asked: Asked) => void }) {
   const [open, setOpen] = useState(false);
   return (
     <Popover
@@ -31,7 +31,7 @@ export function DeriveMenu({ onAsk }: { onAsk: (asked: Asked) => void }) {
       />
     </Popover>
   );
-}
+});
 
 function DeriveForm({ onAsk }: { onAsk: (asked: Asked) => void }) {
   const themes = useDocumentPart('themes');

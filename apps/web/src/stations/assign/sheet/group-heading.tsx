@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { readNames, writeGroup } from '@mint-lamp/core/system/roles/role-name';
 import clsx from 'clsx';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { useCallback } from 'react';
+import { memo, useCallback } from 'react';
 import type { MovableThing } from '../../../dragging/color-dragging.tsx';
 import { useEditing } from '../../../store/editing.ts';
 import { TextField } from '../../../ui/text-field.tsx';
@@ -19,6 +19,8 @@ interface GroupHeadingProps {
   folded: boolean;
   /** The page of each theme, in CSS. */
   pages: readonly string[];
+  first: number;
+  last: number;
   onFold: (group: string) => void;
   /** Puts it where another row is, with all its roles; and past the group above or below. */
   onMove: (from: number, to: number) => void;
@@ -27,8 +29,8 @@ interface GroupHeadingProps {
 }
 
 /** The heading of a group. Renamed here, all roles below it follow, and so does what points to them. */
-export function GroupHeading(props: GroupHeadingProps) {
-  const { measure, index, row, folded, pages, onFold, onMove, onStep, still } = props;
+export const GroupHeading = memo(function GroupHeading(props: GroupHeadingProps) {
+  const { measure, index, row, folded, pages, first, last, onFold, onMove, onStep, still } = props;
   const { tryEdit } = useEditing();
   const written = writeGroup(row.group);
   const count = row.roles.length;
@@ -88,11 +90,13 @@ export function GroupHeading(props: GroupHeadingProps) {
           <span className="pl-3 text-sm text-quiet">in no group</span>
         )}
       </th>
-      {pages.map((page, i) => (
+      {first > 0 && <td aria-hidden colSpan={first} />}
+      {pages.slice(first, last + 1).map((page, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: columns have no other identity here
         <td key={i} className="p-0" style={{ background: pageBand(page) }} />
       ))}
+      {last < pages.length - 1 && <td aria-hidden colSpan={pages.length - 1 - last} />}
       <td />
     </tr>
   );
-}
+});

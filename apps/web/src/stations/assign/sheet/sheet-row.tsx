@@ -13,15 +13,21 @@ import type { Theme } from '@mint-lamp/core/system/themes/theme';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
 import { memo, useCallback } from 'react';
+import { useStore } from 'react-redux';
 import type { MovableThing } from '../../../dragging/color-dragging.tsx';
 import { useEditing } from '../../../store/editing.ts';
-import { useReadout, useSystem } from '../../../store/selectors.ts';
+import { selectDocument, useReadout, useSystem } from '../../../store/selectors.ts';
+import type { AppStore } from '../../../store/store.ts';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
 import { RowGrip } from './row-grip.tsx';
 import { SheetCell } from './sheet-cell.tsx';
 import { pageBand } from './specimen.tsx';
 import type { CellActions } from './use-cell-actions.ts';
+
+/** Px of the names at the left, and of a theme's column where there are many. */
+export const NAME_WIDTH = 192;
+export const COLUMN_WIDTH = 288;
 
 /** What a row is called among the things that can be dragged. */
 export const rowId = (key: string) => `sheet row ${key}`;
@@ -46,6 +52,9 @@ interface SheetRowProps {
   index: number;
   role: Role;
   themes: readonly Theme[];
+  /** The themes that are drawn, by their places: those near the window. */
+  first: number;
+  last: number;
   lit: boolean;
   /** The places of the first and last theme in which it is picked; −1 where it is not. */
   pickedFrom: number;
@@ -61,15 +70,10 @@ interface SheetRowProps {
 }
 
 export const SheetRow = memo(function SheetRow(props: SheetRowProps) {
-  const { measure, index, role, themes, lit, pickedFrom, pickedTo, actions, onMove } = props;
-  const { column, still, isLeft, onToggle } = props;
+  const { measure, index, role, lit, onMove, still } = props;
   const { edit, tryEdit } = useEditing();
-  const system = useSystem();
-  const readout = useReadout();
-  const { pairs } = system.document;
+  const store = useStore() as AppStore;
   const name = writeRoleName(role);
-  const use = usageOf(role, pairs);
-  const meets = meetingOf(pairs, role.id);
   const data: MovableThing = {
     moves: { kind: 'sheet row', name, index, moveTo: (to) => onMove(index, to) },
   };
@@ -84,6 +88,7 @@ export const SheetRow = memo(function SheetRow(props: SheetRowProps) {
   );
   const remove = () => {
     // Pairs of a role that is gone would only be broken.
+    const { pairs } = selectDocument(store.getState());
     const orphans = pairs.filter((pair) => pair.foreground === role.id || pair.background === role.id);
     edit({
       type: 'batch',
@@ -125,7 +130,31 @@ export const SheetRow = memo(function SheetRow(props: SheetRowProps) {
           onCommit={rename}
         />
       </th>
-      {themes.map((theme, i) => {
+      <RowCells {...props} />
+      <td className="border-b border-hair">
+        {!still && (
+          <IconButton label={`Remove ${name}`} onClick={remove}>
+            <Trash2 aria-hidden className="size-4 text-quiet" />
+          </IconButton>
+        )}
+      </td>
+    </tr>
+  );
+});
+
+/** The cells of a role: what is drawn anew while colours move, and the rest of the row is not. */
+function RowCells(props: SheetRowProps) {
+  const { role, themes, first, last, pickedFrom, pickedTo, actions, column, still, isLeft, onToggle } = props;
+  const system = useSystem();
+  const readout = useReadout();
+  const { pairs } = system.document;
+  const use = usageOf(role, pairs);
+  const meets = meetingOf(pairs, role.id);
+  return (
+    <>
+      {first > 0 && <td aria-hidden colSpan={first} />}
+      {themes.slice(first, last + 1).map((theme, drawn) => {
+        const i = first + drawn;
         const resolved = system.themes.get(theme.id)!;
         return (
           <td
@@ -150,13 +179,7 @@ export const SheetRow = memo(function SheetRow(props: SheetRowProps) {
           </td>
         );
       })}
-      <td className="border-b border-hair">
-        {!still && (
-          <IconButton label={`Remove ${name}`} onClick={remove}>
-            <Trash2 aria-hidden className="size-4 text-quiet" />
-          </IconButton>
-        )}
-      </td>
-    </tr>
+      {last < themes.length - 1 && <td aria-hidden colSpan={themes.length - 1 - last} />}
+    </>
   );
-});
+}

@@ -1,11 +1,13 @@
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { writeGroup } from '@mint-lamp/core/system/roles/role-name';
+import clsx from 'clsx';
 import { useCallback, useMemo, useRef } from 'react';
 import { toast } from 'sonner';
 import { useEditing } from '../../../store/editing.ts';
 import { useDocumentPart, useSystem, useTheme } from '../../../store/selectors.ts';
 import { useLongList } from '../../../ui/long-list.ts';
+import { useColumnsInView } from '../../../ui/wide-table.ts';
 import type { ProposedTheme } from '../derive/use-proposed-theme.ts';
 import { BlockBar } from './block-bar.tsx';
 import { GroupHeading } from './group-heading.tsx';
@@ -13,7 +15,7 @@ import { movedRow } from './moved-row.ts';
 import { RackDrawer } from './rack-drawer.tsx';
 import { roleRows } from './role-rows.ts';
 import { SheetHead } from './sheet-head.tsx';
-import { pageOf, rowId, SheetRow } from './sheet-row.tsx';
+import { COLUMN_WIDTH, NAME_WIDTH, pageOf, rowId, SheetRow } from './sheet-row.tsx';
 import { useBlockEdits } from './use-block-edits.ts';
 import { useCellActions } from './use-cell-actions.ts';
 import { useCellPicking } from './use-cell-picking.ts';
@@ -45,7 +47,9 @@ export function Sheet({ open, proposed, still: isStill }: SheetProps) {
   const picking = useCellPicking(shown, columns);
   const edits = useBlockEdits();
   const actions = useCellActions(picking, edits, shown, columns);
-  const pages = themes.map(({ id }) => pageOf(system, system.themes.get(id)!));
+  const colors = themes.map(({ id }) => pageOf(system, system.themes.get(id)!));
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the same object while the pages stay as they are
+  const pages = useMemo(() => colors, [colors.join(' ')]);
   const latest = useRef({ roles, items });
   latest.current = { roles, items };
   const move = useCallback(
@@ -92,6 +96,8 @@ export function Sheet({ open, proposed, still: isStill }: SheetProps) {
   const [pickedFrom, pickedTo] = block
     ? [columns.indexOf(block.themes[0]!), columns.indexOf(block.themes[block.themes.length - 1]!)]
     : [-1, -1];
+  const { inside, first, last } = useColumnsInView<HTMLDivElement>(themes.length, COLUMN_WIDTH, NAME_WIDTH);
+  const whole = last - first + 1 === themes.length;
   const empty = (height: number) =>
     height > 0 && (
       <tr aria-hidden>
@@ -100,9 +106,21 @@ export function Sheet({ open, proposed, still: isStill }: SheetProps) {
     );
   return (
     <>
-      <div className="min-h-0 min-w-fit flex-1 px-5 pb-5">
-        <table aria-rowcount={items.length + 1} className="w-full border-separate border-spacing-0">
+      <div ref={inside} className="min-h-0 min-w-fit flex-1 px-5 pb-5">
+        <table
+          aria-rowcount={items.length + 1}
+          className={clsx('border-separate border-spacing-0', whole ? 'w-full' : 'table-fixed')}
+          // Many columns have a fixed width: as wide as their content, all would be laid out to learn their widths.
+          style={whole ? undefined : { width: NAME_WIDTH + themes.length * COLUMN_WIDTH + 32 }}
+        >
           <caption className="sr-only">Roles and what they link to in each theme</caption>
+          {!whole && (
+            <colgroup>
+              <col style={{ width: NAME_WIDTH }} />
+              <col span={themes.length} style={{ width: COLUMN_WIDTH }} />
+              <col style={{ width: 32 }} />
+            </colgroup>
+          )}
           <SheetHead themes={themes} current={current.id} proposed={proposed?.column ?? null} />
           <SortableContext items={order} strategy={verticalListSortingStrategy}>
             <tbody ref={list}>
@@ -118,6 +136,8 @@ export function Sheet({ open, proposed, still: isStill }: SheetProps) {
                       row={item}
                       folded={folded.has(item.group.join('.'))}
                       pages={pages}
+                      first={first}
+                      last={last}
                       onFold={fold}
                       onMove={move}
                       onStep={stepGroup}
@@ -132,6 +152,8 @@ export function Sheet({ open, proposed, still: isStill }: SheetProps) {
                     index={i}
                     role={item.role}
                     themes={themes}
+                    first={first}
+                    last={last}
                     lit={item.key === open}
                     pickedFrom={isPicked ? pickedFrom : -1}
                     pickedTo={isPicked ? pickedTo : -1}
