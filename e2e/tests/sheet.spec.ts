@@ -276,3 +276,43 @@ test('a second person’s edits come in during one’s own drag, and both are th
   await expect(cell(second, 'action.fill', 'Day sailing')).toHaveAccessibleName(/Deepwater 700/);
   await second.context().close();
 });
+
+test('a lit role is linked by the finder; what depends on a colour is named in every theme, and leads there', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('assign/line-soft');
+  await expect(page.getByRole('heading', { name: 'line.soft' })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder(/^A station, role/).fill('buoy 300');
+  await expect(page.getByText('Link line.soft in Day sailing to')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 'line.soft', 'Day sailing')).toHaveAccessibleName(/Buoy 300/);
+  await send(stack, project, [
+    { type: 'setLink', role: 'focus-ring', theme: 'night', link: { to: 'role', role: 'action-fill' } },
+    {
+      type: 'setFollows',
+      family: 'kelp',
+      follows: { by: 'turn', family: 'deepwater', turn: 120, lightness: 0, chroma: 0 },
+    },
+  ]);
+  const used = page.getByRole('region', { name: 'Used by' });
+  await cell(page, 'action.fill', 'Day sailing').press('Enter');
+  await page.keyboard.press('Escape');
+  await used.getByText('other things depend on it').click();
+  await expect(used.getByRole('link', { name: 'focus.ring in Night sailing' })).toBeVisible();
+  await used.getByRole('link', { name: 'the pair action.text on action.fill' }).click();
+  await expect(page.getByRole('heading', { name: 'Check', exact: true })).toBeVisible();
+  await open('grow/deepwater');
+  await used.getByText('other things depend on it').click();
+  await used.getByRole('link', { name: 'the family Kelp' }).click();
+  await expect(page.getByLabel('Family', { exact: true })).toHaveValue('Kelp');
+  // A new role stands at the end of the sheet, and is shown there.
+  await open('assign');
+  await page.getByRole('button', { name: 'New role …' }).click();
+  await page.getByLabel('Name, such as notice.delay.text').fill('deck.sign');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Name of deck.sign')).toBeInViewport();
+});

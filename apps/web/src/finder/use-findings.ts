@@ -6,13 +6,14 @@ import type { FindingGroup } from '../kinds/finding.ts';
 import { gradientFindings } from '../kinds/gradients/gradient-findings.ts';
 import { pairFindings } from '../kinds/pairs/pair-findings.ts';
 import { pictureFindings } from '../kinds/pictures/picture-findings.ts';
+import { linkFindings } from '../kinds/roles/link-findings.ts';
 import { roleFindings } from '../kinds/roles/role-findings.ts';
 import { themeFindings } from '../kinds/themes/theme-findings.ts';
 import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
 import { swatchFindings } from '../kinds/tray/swatch-findings.ts';
 import { currentDress, rememberSurround, wear } from '../look/dress.ts';
 import { keyLabel } from '../shortcuts.ts';
-import { step } from '../store/editing.ts';
+import { edit, step } from '../store/editing.ts';
 import { dialogOpened, selected, surroundSwitched } from '../store/interface-slice.ts';
 import { useProjectId, useSystem, useTheme } from '../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
@@ -26,6 +27,9 @@ export function useFindings(): readonly FindingGroup[] {
   const surround = useAppSelector((state) => state.interface.surround);
   const system = useSystem();
   const theme = useTheme();
+  const lit = useAppSelector(({ interface: { selection } }) =>
+    selection?.kind === 'role' ? selection.role : null,
+  );
   return useMemo(() => {
     const go =
       (...to: Parameters<typeof addressOf> extends [string, ...infer Rest] ? Rest : never) =>
@@ -88,8 +92,15 @@ export function useFindings(): readonly FindingGroup[] {
       roleFindings(tools),
       gradientFindings(tools),
       pairFindings(tools),
+      ...(lit
+        ? [
+            linkFindings(tools, lit, (link) =>
+              dispatch(edit({ type: 'setLink', role: lit, theme: theme.theme.id, link })),
+            ),
+          ]
+        : []),
       pictureFindings(tools),
       swatchFindings(tools, (swatch) => dispatch(selected({ kind: 'swatch', swatch }))),
     ].filter((group) => group.findings.length > 0);
-  }, [dispatch, navigate, switchTheme, id, surround, system, theme]);
+  }, [dispatch, navigate, switchTheme, id, surround, system, theme, lit]);
 }

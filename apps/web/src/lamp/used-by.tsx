@@ -1,6 +1,7 @@
+import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import type { Family } from '@mint-lamp/core/system/families/family';
 import { nameIn } from '@mint-lamp/core/system/names';
-import { dependentsOf } from '@mint-lamp/core/system/readout/dependents';
+import { type Depended, dependentsOf } from '@mint-lamp/core/system/readout/dependents';
 import type { System } from '@mint-lamp/core/system/resolve/resolve';
 import { roleNameIn, writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { memo, useMemo, useRef, useState } from 'react';
@@ -37,6 +38,7 @@ export default function UsedBy() {
   const roles = useDocumentPart('roles');
   const gradients = useDocumentPart('gradients');
   const pairs = useDocumentPart('pairs');
+  const tray = useDocumentPart('tray');
   const themes = useDocumentPart('themes');
   const system = useSystem();
   const latest = useRef(system);
@@ -48,7 +50,7 @@ export default function UsedBy() {
   // biome-ignore lint/correctness/useExhaustiveDependencies: as said, the colours do not matter here
   const users = useMemo(
     () => usersOf(id, latest.current, theme.id, selection),
-    [id, selection, roles, gradients, pairs, themes, theme.id, labels, bonds],
+    [id, selection, roles, gradients, pairs, tray, themes, theme.id, labels, bonds],
   );
   if (!users) return null;
   const own = selection?.kind === 'base' || selection?.kind === 'shade' ? selection : null;
@@ -70,11 +72,20 @@ function useBonds(families: readonly Family[]): readonly Family[] {
   return known.current;
 }
 
+/** What others can depend on, of what is selected: a swatch by its colour, a stop not at all. */
+function thingOf(selection: Selection | null, { tray }: Pick<ProjectDocument, 'tray'>): Depended | null {
+  if (!selection || selection.kind === 'stop') return null;
+  if (selection.kind !== 'swatch') return selection;
+  const swatch = tray.find(({ id }) => id === selection.swatch);
+  return swatch ? { kind: 'color', color: swatch.color } : null;
+}
+
 /** What follows the selected thing in the theme that is switched on, and what does elsewhere. */
 function usersOf(id: string, system: System, themeId: string, selection: Selection | null): Users | null {
-  if (selection?.kind !== 'base' && selection?.kind !== 'shade' && selection?.kind !== 'role') return null;
-  const { roles, gradients, families, pairs } = dependentsOf(system, selection);
   const { document } = system;
+  const thing = thingOf(selection, document);
+  if (!thing) return null;
+  const { roles, gradients, families, pairs } = dependentsOf(system, thing);
   const here: User[] = [];
   const elsewhere: User[] = [];
   for (const { role, themes } of roles) {

@@ -1,7 +1,9 @@
 import { readRoleName, writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { memo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { addressOf } from '../../addresses.ts';
 import { newId, useEditing } from '../../store/editing.ts';
-import { useDocumentPart } from '../../store/selectors.ts';
+import { useDocumentPart, useProjectId } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
 import { Popover } from '../../ui/popover.tsx';
 
@@ -9,6 +11,8 @@ import { Popover } from '../../ui/popover.tsx';
 export const NewRole = memo(function NewRole() {
   const roles = useDocumentPart('roles');
   const { tryEdit } = useEditing();
+  const id = useProjectId();
+  const navigate = useNavigate();
   const [open, setOpen] = useState(false);
   const [text, setText] = useState('');
   const [fault, setFault] = useState<string | null>(null);
@@ -18,11 +22,14 @@ export const NewRole = memo(function NewRole() {
     if (!result.ok) return setFault(result.reason);
     const { group, name } = result;
     const links = roles.find((role) => role.id === like)?.links ?? {};
-    const refused = tryEdit({ type: 'addRole', role: { id: newId(), group, name, links } });
+    const made = newId();
+    const refused = tryEdit({ type: 'addRole', role: { id: made, group, name, links } });
     setFault(refused);
     if (refused) return;
     setText('');
     setOpen(false);
+    // It stands at the end of the sheet, which may be far.
+    navigate(addressOf(id, 'assign', made), { replace: true });
   };
   return (
     <Popover

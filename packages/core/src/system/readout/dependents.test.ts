@@ -56,4 +56,13 @@ describe('what depends on a thing', () => {
     expect([...families].sort()).toEqual(['Buoy', 'Flare', 'Kelp']);
     expect(names({ kind: 'role', role: 'text-quiet' }, doc).families).toEqual([]);
   });
+
+  it('is, of a plain colour, what was given that very colour, however it is written', () => {
+    const found = names({ kind: 'color', color: 'rgb(11 95 107)' });
+    expect(found.families).toEqual(['Deepwater']);
+    expect(found.roles).toEqual([]);
+    const white = names({ kind: 'color', color: '#fff' });
+    expect(white.roles).toEqual(expect.arrayContaining(['page.raised day', 'action.text day']));
+    expect(white.families).toEqual([]);
+  });
 });

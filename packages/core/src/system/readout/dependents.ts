@@ -4,6 +4,7 @@ import { groundOfGrowth } from '../families/growth-ground.ts';
 import { type Gradient, stopsOf } from '../gradients/gradient.ts';
 import type { Link } from '../links/link.ts';
 import type { Pair } from '../pairs/pair.ts';
+import { paint } from '../resolve/painted.ts';
 import type { System } from '../resolve/resolve.ts';
 import type { ResolvedRole } from '../roles/resolved-role.ts';
 import type { Role } from '../roles/role.ts';
@@ -12,7 +13,9 @@ import type { Role } from '../roles/role.ts';
 export type Depended =
   | { readonly kind: 'base'; readonly family: string }
   | { readonly kind: 'shade'; readonly family: string; readonly shade: string }
-  | { readonly kind: 'role'; readonly role: string };
+  | { readonly kind: 'role'; readonly role: string }
+  /** A plain colour, as it is written: what was given that very colour. */
+  | { readonly kind: 'color'; readonly color: string };
 
 /** Everything that changes with a thing, over all themes. */
 export interface Dependents {
@@ -25,12 +28,16 @@ export interface Dependents {
   readonly pairs: readonly Pair[];
 }
 
+const isColor = (link: Link | null | undefined, color: string) =>
+  link?.to === 'color' && paint(link.color).css === paint(color).css;
+
 /** Whether a role comes to a thing in a theme, directly or by way of other roles. */
 function roleDepends(
   thing: Depended,
   resolved: ResolvedRole,
   roleOf: (id: string) => ResolvedRole | undefined,
 ) {
+  if (thing.kind === 'color') return isColor(resolved.link, thing.color);
   if (thing.kind !== 'role') {
     const { source } = resolved;
     return source?.family === thing.family && (thing.kind === 'base' || source.shade === thing.shade);
@@ -54,6 +61,9 @@ function dependentFamilies(
 ): Family[] {
   const moved = new Set(thing.kind === 'base' ? [thing.family] : []);
   const goesBy = (family: Family): boolean => {
+    // A base that was taken from the colour, and is its own.
+    if (thing.kind === 'color' && !family.follows && paint(family.base).css === paint(thing.color).css)
+      return true;
     if (followedBy(family.follows).some((id) => moved.has(id))) return true;
     const ground = groundOfGrowth(family.growth);
     if (ground?.to === 'role') return roles.has(ground.role);
@@ -77,9 +87,9 @@ function dependentFamilies(
 }
 
 function stopDepends(link: Link, thing: Depended, families: System['families'], roles: ReadonlySet<string>) {
-  if (link.to === 'color') return false;
+  if (link.to === 'color') return thing.kind === 'color' && isColor(link, thing.color);
   if (link.to === 'role') return roles.has(link.role);
-  if (thing.kind === 'role' || link.family !== thing.family) return false;
+  if (thing.kind === 'role' || thing.kind === 'color' || link.family !== thing.family) return false;
   const family = families.get(link.family);
   const label = link.to === 'shade' ? link.shade : family?.base.label;
   // A link to a label that is gone leads nowhere.

@@ -1,0 +1,43 @@
+import type { Link } from '@mint-lamp/core/system/links/link';
+import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import type { Finding, FindingGroup, FindingTools } from '../finding.ts';
+
+/** What a role can be linked to in the theme that is switched on: shades and bases first, then other roles. */
+export function linkFindings(
+  { system, theme }: FindingTools,
+  role: string,
+  onLink: (link: Link) => void,
+): FindingGroup {
+  const own = system.document.roles.find(({ id }) => id === role);
+  if (!own) return { title: '', findings: [] };
+  const families = [...system.families.values()].flatMap(({ family, shades, base }): Finding[] => [
+    ...shades.map((shade) => ({
+      key: `link ${family.id} ${shade.label}`,
+      name: `${family.name} ${shade.label}`,
+      css: () => shade.css,
+      act: () => onLink({ to: 'shade', family: family.id, shade: shade.label }),
+    })),
+    {
+      key: `link ${family.id} base`,
+      name: `${family.name} base`,
+      css: () => base.color.css,
+      act: () => onLink({ to: 'base', family: family.id }),
+    },
+  ]);
+  const roles = system.document.roles.flatMap((other): Finding[] =>
+    other.id === role
+      ? []
+      : [
+          {
+            key: `link ${other.id}`,
+            name: writeRoleName(other),
+            css: () => theme.roles.get(other.id)?.color?.css ?? null,
+            act: () => onLink({ to: 'role', role: other.id }),
+          },
+        ],
+  );
+  return {
+    title: `Link ${writeRoleName(own)} in ${theme.theme.name} to`,
+    findings: [...families, ...roles],
+  };
+}
