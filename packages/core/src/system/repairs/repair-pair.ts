@@ -5,12 +5,12 @@ import { nearestPassingShade, type ShadeRepair } from '../../contrast/repair.ts'
 import type { SimpleCommand } from '../commands/command.ts';
 import type { ResolvedShade } from '../families/resolved-family.ts';
 import type { Link } from '../links/link.ts';
+import type { Measurement } from '../pairs/measure.ts';
 import { colorOf, paint } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 import type { ResolvedRole } from '../roles/resolved-role.ts';
-import type { Measurement } from './measure.ts';
 
-type Side = 'foreground' | 'background';
+export type Side = 'foreground' | 'background';
 
 /** The offered way to make a pair pass in one theme. */
 export type Repair =
@@ -31,7 +31,7 @@ export type Repair =
   | { readonly kind: 'none'; readonly reason: string };
 
 /** One side of a failing pair, with what it is seen against. */
-interface Work {
+export interface Work {
   readonly theme: string;
   readonly measured: Measurement;
   readonly side: Side;
@@ -45,7 +45,7 @@ interface Work {
   } | null;
 }
 
-function workOn(system: System, theme: ResolvedTheme, measured: Measurement, side: Side): Work | null {
+export function workOn(system: System, theme: ResolvedTheme, measured: Measurement, side: Side): Work | null {
   const { pair, ground } = measured;
   const role = theme.roles.get(side === 'foreground' ? pair.foreground : pair.background);
   const other = theme.roles.get(side === 'foreground' ? pair.background : pair.foreground);
@@ -87,7 +87,7 @@ function repaired(
 }
 
 /** The nearest shade of the side's own family; or the best there is, when none passes. */
-function byShade(work: Work): Repair | { readonly best: string } | null {
+export function byShade(work: Work): Repair | { readonly best: string } | null {
   const { family, role, against, measured } = work;
   if (!family) return null;
   const from = family.shades.findIndex((shade) => shade.label === role.source!.shade);
@@ -105,7 +105,7 @@ function byShade(work: Work): Repair | { readonly best: string } | null {
 }
 
 /** The nearest colour of the same hue as a plain colour, with how far off it is; null when none passes. */
-function byColor(work: Work): { readonly repair: Repair; readonly difference: number } | null {
+export function byColor(work: Work): { readonly repair: Repair; readonly difference: number } | null {
   const { role, against, measured, family } = work;
   const found = nearestPassingColor(colorOf(role.color!), [{ ground: against, required: measured.required }]);
   if (!found.ok) return null;

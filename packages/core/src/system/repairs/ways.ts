@@ -1,0 +1,130 @@
+import { oklchToRgb8, rgb8ToOklch } from '../../color/gamut.ts';
+import { hexOfRgb8 } from '../../color/write.ts';
+import { contrastRatio, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
+import { applyCommand } from '../commands/apply.ts';
+import type { SimpleCommand } from '../commands/command.ts';
+import { type Families, resolveFamily } from '../families/resolved-family.ts';
+import { groundOf, type Measurement } from '../pairs/measure.ts';
+import { type Readout, readoutOf } from '../readout/readout.ts';
+import { follow, NO_ROLE, type Target } from '../resolve/follow.ts';
+import type { ResolvedTheme, System } from '../resolve/resolve.ts';
+import { resolveSystem } from '../resolve/resolve.ts';
+import { byColor, byShade, type Repair, type Side, workOn } from './repair-pair.ts';
+
+/** A way to make a failing pair pass in a theme, with what else it does. */
+export interface Way {
+  readonly key: string;
+  /** What is changed, in words: "Lantern 700 for the text". */
+  readonly name: string;
+  /** What is given up by it, in words; null for nothing. */
+  readonly cost: string | null;
+  /** The pair's colours afterwards, composited. */
+  readonly text: Rgba;
+  readonly ground: Rgba;
+  readonly ratio: number;
+  readonly command: SimpleCommand;
+  /** Measurements over all themes that pass afterwards and do not now, this one among them, and the other way round. */
+  readonly mended: number;
+  readonly broken: number;
+}
+
+type Found = Omit<Way, 'mended' | 'broken'>;
+
+const SAID: Readonly<Record<Side, string>> = { foreground: 'the text', background: 'the ground' };
+
+const asWay = (repair: Repair | { readonly best: string } | null, key: string): Found[] =>
+  repair && 'kind' in repair && repair.kind === 'repair'
+    ? [{ ...repair, key, name: `${repair.name} for ${SAID[repair.side]}` }]
+    : [];
+
+/** OKLCH lightness by which a base is moved from one try to the next, and the farthest that is looked at. */
+const STEP = 0.01;
+const FARTHEST = 0.6;
+
+/** A role of a theme, with one family as it would be. */
+function roleWith(theme: ResolvedTheme, families: Families, id: string): Target {
+  const role = theme.roles.get(id);
+  return role?.link ? follow(role.link, families, (other) => roleWith(theme, families, other)) : NO_ROLE;
+}
+
+/** The least move of a family's base in lightness after which a pair passes; what else follows the family moves along. */
+function byBase(system: System, theme: ResolvedTheme, measured: Measurement, side: Side): Found[] {
+  const { pair, required } = measured;
+  const role = theme.roles.get(side === 'foreground' ? pair.foreground : pair.background);
+  const resolved = role?.source && system.families.get(role.source.family);
+  if (!resolved || resolved.family.follows || resolved.ground !== null) return [];
+  const { family } = resolved;
+  const { r, g, b } = resolved.base.color;
+  const [lightness, chroma, hue] = rgb8ToOklch(r, g, b);
+  const beneath = groundOf(system, theme);
+  for (let by = STEP; by <= FARTHEST; by += STEP)
+    for (const l of [lightness - by, lightness + by]) {
+      if (l < 0 || l > 1) continue;
+      const color = hexOfRgb8(...oklchToRgb8(l, chroma, hue));
+      const moved = resolveFamily({ ...family, base: color });
+      const families = { get: (id: string) => (id === family.id ? moved : system.families.get(id)) };
+      const [front, back] = [pair.foreground, pair.background].map(
+        (id) => roleWith(theme, families, id).color,
+      );
+      if (!front || !back) return [];
+      const ground = paintedOver(back, beneath);
+      const text = paintedOver(front, ground);
+      const ratio = contrastRatio(text, ground);
+      if (!reaches(ratio, required)) continue;
+      const way = l < lightness ? 'darker' : 'lighter';
+      return [
+        {
+          key: `base ${family.id}`,
+          name: `a ${way} base of ${family.name}, ${color}`,
+          cost: 'All that follows the family moves along, in every theme.',
+          text,
+          ground,
+          ratio,
+          command: { type: 'setBase', family: family.id, color },
+        },
+      ];
+    }
+  return [];
+}
+
+/** What a command does to the measurements of all themes. */
+function effectOf(system: System, readout: Readout, command: SimpleCommand) {
+  const result = applyCommand(system.document, command);
+  if (!result.ok) return null;
+  const after = readoutOf(resolveSystem(result.document, system), readout);
+  let [mended, broken] = [0, 0];
+  for (const [id, { measurements }] of after.measured) {
+    const before = readout.measured.get(id)!.measurements;
+    measurements.forEach((now, i) => {
+      if (now === before[i] || now.passes === before[i]!.passes) return;
+      if (now.passes) mended += 1;
+      else broken += 1;
+    });
+  }
+  return { mended, broken };
+}
+
+/**
+ * The ways to make a failing pair pass in a theme, each with what it does to all others: another shade for the text or
+ * for the ground, a plain colour, the base of a family moved as little as does it. None for a pair that passes or whose
+ * link is broken.
+ */
+export function waysOf(readout: Readout, measured: Measurement): Way[] {
+  const { system } = readout;
+  const theme = system.themes.get(measured.theme);
+  if (!theme || measured.passes || !measured.text) return [];
+  const sides = ['foreground', 'background'] as const;
+  const works = sides.flatMap((side) => workOn(system, theme, measured, side) ?? []);
+  const found: Found[] = [
+    ...works.flatMap((work) => asWay(byShade(work), `shade ${work.side}`)),
+    ...sides.flatMap((side) => byBase(system, theme, measured, side)),
+    ...works.flatMap((work) => asWay(byColor(work)?.repair ?? null, `plain ${work.side}`)),
+  ];
+  const keys = new Set<string>();
+  return found.flatMap((way): Way[] => {
+    if (keys.has(way.key)) return [];
+    keys.add(way.key);
+    const effect = effectOf(system, readout, way.command);
+    return effect ? [{ ...way, ...effect }] : [];
+  });
+}
