@@ -6,6 +6,7 @@ export const JOBS = {
   nameColors: () => import('./work/name-colors.ts'),
   propose: () => import('./work/propose.ts'),
   readSheet: () => import('./work/read-sheet.ts'),
+  repairAll: () => import('./work/repair-all.ts'),
   searchNames: () => import('./work/search-names.ts'),
   mergeTwins: () => import('./work/merge-twins.ts'),
   paintSheet: () => import('./work/paint-sheet.ts'),

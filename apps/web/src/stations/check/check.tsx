@@ -1,5 +1,5 @@
 import { suggestedPairs } from '@mint-lamp/core/system/pairs/suggested-pairs';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { newId, useEditing } from '../../store/editing.ts';
 import { selected } from '../../store/interface-slice.ts';
@@ -8,9 +8,13 @@ import { useAppDispatch } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
 import { PageHeader } from '../../ui/page-header.tsx';
-import { NewPair } from './new-pair.tsx';
-import { PairBoard } from './pair-board.tsx';
-import { failingPairs, useOrder } from './use-order.ts';
+import { type BoardFilter, boardRows, EVERYTHING, failsIn, isOfKind } from './board/board-filter.ts';
+import { FilterBar } from './board/filter-bar.tsx';
+import { NewPair } from './board/new-pair.tsx';
+import { PairBoard } from './board/pair-board.tsx';
+import { failingPairs, useOrder } from './board/use-order.ts';
+import { RepairBar } from './repair/repair-bar.tsx';
+import { useRepairAll } from './repair/use-repair-all.ts';
 
 /** Each pair as real text on its real ground, in every theme side by side, worst first. */
 export default function Check() {
@@ -35,6 +39,20 @@ export default function Check() {
       commands: suggestions.map((pair) => ({ type: 'addPair', pair }) as const),
     });
   const failing = useMemo(() => failingPairs(readout), [readout]);
+  const { proposed, ask } = useRepairAll();
+  const [filter, setFilter] = useState<BoardFilter>(EVERYTHING);
+  const latest = useRef(readout);
+  latest.current = readout;
+  // What is mended stays where it is until something else is asked for, as in the order.
+  const rows = useMemo(() => {
+    const groups = new Map(roles.map(({ id, group }) => [id, group[0] ?? '']));
+    const kept = order.filter((place) => {
+      if (!isOfKind(pairs[place]!, filter, (role) => groups.get(role) ?? '')) return false;
+      return !filter.failing || failsIn(latest.current, place, filter.theme);
+    });
+    return boardRows(kept, pairs, roles, filter.byGround);
+  }, [order, pairs, roles, filter]);
+  const shown = rows.reduce((n, { kind }) => n + (kind === 'pair' ? 1 : 0), 0);
   return (
     <div className="flex min-h-full flex-col">
       <PageHeader
@@ -45,6 +63,11 @@ export default function Check() {
             : 'Every text on its ground, measured in every theme.'
         }
       >
+        {failing > 0 && !proposed && (
+          <Button data-next onClick={ask} title="Other links that make failing pairs pass, seen first">
+            Repair all …
+          </Button>
+        )}
         {suggestions.length > 0 && (
           <Button onClick={suggest} title="Pairs that the names of your roles suggest">
             Add {suggestions.length} suggested
@@ -53,7 +76,24 @@ export default function Check() {
         <NewPair />
       </PageHeader>
       {doc.pairs.length ? (
-        <PairBoard readout={readout} order={order} open={open ?? null} />
+        <>
+          {proposed && <RepairBar proposed={proposed} />}
+          <FilterBar filter={filter} shown={shown} all={pairs.length} onChange={setFilter} />
+          {shown ? (
+            <PairBoard
+              readout={readout}
+              before={proposed?.repairs.length ? proposed.before : null}
+              rows={rows}
+              theme={filter.theme}
+              open={open ?? null}
+              label={filter.byGround ? 'Pairs by ground' : 'Pairs, worst first'}
+            />
+          ) : (
+            <EmptyState title={filter.failing ? 'None of these fails' : 'No pair is so'}>
+              Other pairs are there: show all again, or choose otherwise above.
+            </EmptyState>
+          )}
+        </>
       ) : (
         <EmptyState title="No pair yet">
           {doc.roles.length > 1

@@ -78,6 +78,8 @@ describe('repairing all', () => {
     for (const { from, to } of repairs) {
       if (from?.to === 'shade' && to.to === 'shade') expect(to.family).toBe(from.family);
     }
+    // The board stays dark, and its text goes on following what is quiet on it: one link mends both.
+    expect(repairs.map(({ role }) => role).sort()).toEqual(['board-quiet', 'notice-delay-text']);
   });
 
   it('lets nothing fail that passed, and leaves nothing that one shade would mend, whatever the links are', () => {

@@ -2,6 +2,7 @@ import { canonical } from '../../color/write.ts';
 import { type Demand, nearestPassingColor } from '../../contrast/nearest-color.ts';
 import { luminance, ratioOfLuminances, reaches } from '../../contrast/ratio.ts';
 import type { FamilyMap } from '../families/resolved-families.ts';
+import type { ResolvedShade } from '../families/resolved-family.ts';
 import { opacityOf, placeOf } from '../links/family-place.ts';
 import type { Link } from '../links/link.ts';
 import { colorOf, differenceOf, fade, type Painted, paint } from '../resolve/painted.ts';
@@ -57,7 +58,13 @@ class ThemeRepairing {
     for (const { role, link } of theme.roles.values()) if (link) this.links.set(role.id, link);
   }
 
-  /** The nearest shade of a role's own family that mends a pair, counted in steps; of two the darker or lighter as it comes. */
+  /** The role at the end of the links from role to role, whose change keeps them all; itself where it points to none. */
+  private endOf(role: string): string {
+    const link = this.links.get(role);
+    return link?.to === 'role' && this.links.has(link.role) ? this.endOf(link.role) : role;
+  }
+
+  /** The nearest shade of a role's own family that mends a pair, counted in steps. */
   private ownShade(place: number, role: string): Found | null {
     const link = this.links.get(role);
     const at = placeOf(this.families, link);
@@ -66,13 +73,7 @@ class ThemeRepairing {
     for (let step = 1; step < shades.length; step++)
       for (const i of [at.at + step, at.at - step]) {
         const shade = shades[i];
-        if (!shade) continue;
-        const found = this.tried(place, role, fade(shade, link.opacity ?? 1), {
-          to: 'shade',
-          family: at.family,
-          shade: shade.label,
-          ...opacityOf(link),
-        });
+        const found = shade && this.triedShade(place, role, at.family, shade);
         if (found) return found;
       }
     return null;
@@ -80,23 +81,23 @@ class ThemeRepairing {
 
   /** The shade of any family nearest to what is there that mends a pair. */
   private anyShade(place: number, role: string): Found | null {
-    const link = this.links.get(role);
     const now = this.pairs.colorOf(role);
-    if (!link || !now) return null;
+    if (!now) return null;
     let best: { readonly found: Found; readonly far: number } | null = null;
     for (const [family, { shades }] of this.families)
       for (const shade of shades) {
         const far = differenceOf(shade, now);
         if (best && far >= best.far) continue;
-        const found = this.tried(place, role, fade(shade, link.opacity ?? 1), {
-          to: 'shade',
-          family,
-          shade: shade.label,
-          ...opacityOf(link),
-        });
+        const found = this.triedShade(place, role, family, shade);
         if (found) best = { found, far };
       }
     return best?.found ?? null;
+  }
+
+  private triedShade(place: number, role: string, family: string, shade: ResolvedShade): Found | null {
+    const opacity = opacityOf(this.links.get(role)!);
+    const link: Link = { to: 'shade', family, shade: shade.label, ...opacity };
+    return this.tried(place, role, fade(shade, opacity.opacity ?? 1), link);
   }
 
   /** The nearest plain colour of the same hue for the text of a pair, on all grounds on which it passes now. */
@@ -116,16 +117,24 @@ class ThemeRepairing {
     return this.pairs.mends(place, changed) ? { role, link, changed } : null;
   }
 
-  /** The way that changes least: within a family, text first; then another family's shade; then a plain colour. */
+  /**
+   * The way that changes least to the eye: within a family, else another family's shade, else a plain colour for the
+   * text. A ground counts twice, since it is seen more; links from role to role are kept where they can be.
+   */
   private wayFor(place: number): Found | null {
     const { foreground, background } = this.system.document.pairs[place]!;
-    const sides = [foreground, background].filter((role) => this.pairs.isFree(role));
-    for (const find of [this.ownShade, this.anyShade])
-      for (const role of sides) {
-        const found = find.call(this, place, role);
-        if (found) return found;
-      }
-    return sides.includes(foreground) ? this.plainText(place, foreground) : null;
+    const sides = [...new Set([this.endOf(foreground), foreground, this.endOf(background), background])];
+    const free = sides.filter((role) => this.links.has(role) && this.pairs.isFree(role));
+    const cost = ({ role, changed }: Found) => {
+      const far = differenceOf(this.pairs.colorOf(role)!, changed.get(role)!);
+      return role === background || role === this.endOf(background) ? far * 2 : far;
+    };
+    for (const find of [this.ownShade, this.anyShade]) {
+      const found = free.flatMap((role) => find.call(this, place, role) ?? []);
+      const [best] = found.sort((a, b) => cost(a) - cost(b));
+      if (best) return best;
+    }
+    return free.includes(foreground) ? this.plainText(place, foreground) : null;
   }
 
   /** The roles whose colours decide whether the pair at a place can be mended; worked out once. */

@@ -2,9 +2,11 @@ import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
 import type { Readout } from '@mint-lamp/core/system/readout/readout';
 import { useEffect, useMemo, useState } from 'react';
 
-/** The measurements of the pair at a place in the document, theme by theme. */
-export const rowAt = (readout: Readout, place: number): Measurement[] =>
-  [...readout.measured.values()].map(({ measurements }) => measurements[place]!);
+/** The measurements of the pair at a place in the document, theme by theme, or in one theme only. */
+export const rowAt = (readout: Readout, place: number, theme: string | null = null): Measurement[] =>
+  [...readout.measured].flatMap(([id, { measurements }]) =>
+    theme === null || id === theme ? [measurements[place]!] : [],
+  );
 
 /** How near each pair comes to what it needs in the theme where it is worst. */
 function worths(readout: Readout): number[] {

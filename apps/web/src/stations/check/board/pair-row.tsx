@@ -9,15 +9,18 @@ import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
 import { memo, type Ref, useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { addressOf } from '../../addresses.ts';
-import { useThemeSwitch } from '../../kinds/themes/use-theme-switch.ts';
-import { NotesOn } from '../../notes/notes-on.tsx';
-import { useEditing } from '../../store/editing.ts';
-import { useProjectId } from '../../store/selectors.ts';
-import { Button } from '../../ui/button.tsx';
-import { IconButton } from '../../ui/icon-button.tsx';
+import { addressOf } from '../../../addresses.ts';
+import { useThemeSwitch } from '../../../kinds/themes/use-theme-switch.ts';
+import { NotesOn } from '../../../notes/notes-on.tsx';
+import { useEditing } from '../../../store/editing.ts';
+import { useProjectId } from '../../../store/selectors.ts';
+import { Button } from '../../../ui/button.tsx';
+import { IconButton } from '../../../ui/icon-button.tsx';
+import { part } from '../../../ui/part.tsx';
+import { repairOf } from '../repair/repair-of.ts';
 import { PairSettings } from './pair-settings.tsx';
-import { repairOf } from './repair-of.ts';
+
+const WaysList = part(() => import('../repair/ways-list.tsx'));
 
 /** Px of a theme's column with the gap after it, and of the column of names with its gap. */
 export const CELL_WIDTH = 240;
@@ -25,6 +28,8 @@ export const NAME_WIDTH = 208;
 
 interface PairRowProps {
   measurements: readonly Measurement[];
+  /** How they were before what is proposed; null where nothing is. */
+  was: readonly Measurement[] | null;
   system: System;
   roles: readonly Role[];
   /** The themes that are in the window. */
@@ -38,10 +43,12 @@ interface PairRowProps {
 
 /** Whether a row would be drawn the same: its measurements are as they were, and the system matters to failing ones only. */
 function sameRow(a: PairRowProps, b: PairRowProps): boolean {
-  const { measurements: old, system: oldSystem, ...restA } = a;
-  const { measurements: now, system, ...restB } = b;
+  const { measurements: old, was: oldWas, system: oldSystem, ...restA } = a;
+  const { measurements: now, was, system, ...restB } = b;
   return (
     old.length === now.length &&
+    (oldWas === null) === (was === null) &&
+    (was ?? []).every((m, i) => m === oldWas?.[i]) &&
     now.every(
       (m, i) => m === old[i] && (m.passes || system.themes.get(m.theme) === oldSystem.themes.get(m.theme)),
     ) &&
@@ -50,7 +57,7 @@ function sameRow(a: PairRowProps, b: PairRowProps): boolean {
 }
 
 export const PairRow = memo(function PairRow(props: PairRowProps) {
-  const { measurements, system, roles, first, last, open, index, count, ref } = props;
+  const { measurements, was, system, roles, first, last, open, index, count, ref } = props;
   const whole = last - first + 1 === measurements.length;
   const { pair } = measurements[0]!;
   const { edit } = useEditing();
@@ -104,7 +111,7 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
       >
         {measurements.slice(first, last + 1).map((m, i) => (
           <div key={m.theme} className="min-w-0" style={{ gridColumn: first + i + 1 }}>
-            <Cell measurement={m} system={system} />
+            <Cell measurement={m} was={was?.[first + i] ?? null} system={system} open={open} />
           </div>
         ))}
       </div>
@@ -119,31 +126,39 @@ function PairNotes({ pair }: { pair: string }) {
 
 interface CellProps {
   measurement: Measurement;
+  /** How it was before what is proposed. */
+  was: Measurement | null;
   system: System;
+  open: boolean;
 }
 
 /** A pair in one theme: the text itself, its ratio and what it needs; when it fails, the repair beside it. */
-function Cell({ measurement, system }: CellProps) {
+function Cell({ measurement, was, system, open }: CellProps) {
   const { pair, text, ground, ratio, required, passes } = measurement;
   const switchTheme = useThemeSwitch();
   const { edit } = useEditing();
   const theme = system.themes.get(measurement.theme)!;
-  const repair = passes ? null : repairOf(system, theme, measurement);
+  // While something is proposed, it stands where else the nearest repair does.
+  const repair = passes || was ? null : repairOf(system, theme, measurement);
+  const isOther = was !== null && was !== measurement && was.ratio !== ratio;
   return (
     <>
       <div className="overflow-hidden rounded-md border border-hair">
-        <Sample pair={pair} text={text} ground={ground} />
+        {isOther && <Sample pair={pair} text={was.text} ground={was.ground} />}
+        <Sample pair={pair} text={text} ground={ground} after={isOther} />
         {repair?.kind === 'repair' && <Sample pair={pair} text={repair.text} ground={repair.ground} after />}
       </div>
       <p className="mt-1 flex flex-wrap items-baseline gap-x-2">
         <span className={clsx('font-mono', passes ? 'text-pass' : 'font-bold text-fail')}>
+          {isOther && was.ratio > 0 && `${formatRatio(was.ratio)} → `}
           {ratio ? formatRatio(ratio) : 'no ratio'}
-        </span>
+        </span>{' '}
         <span className={clsx('text-sm', passes ? 'text-quiet' : 'text-fail')}>
           {passes ? `passes ${required}` : `needs ${required}`} in {theme.theme.name}
+          {ratio > 0 && `, ${marginWords(ratio, required)}`}
         </span>
       </p>
-      {repair?.kind === 'repair' && (
+      {repair?.kind === 'repair' && !open && (
         <Button
           small
           className="mt-1"
@@ -156,10 +171,19 @@ function Cell({ measurement, system }: CellProps) {
           {formatRatio(repair.ratio)}
         </Button>
       )}
-      {repair?.kind === 'repair' && repair.cost && <p className="mt-1 text-sm text-quiet">{repair.cost}</p>}
+      {repair?.kind === 'repair' && !open && repair.cost && (
+        <p className="mt-1 text-sm text-quiet">{repair.cost}</p>
+      )}
       {repair?.kind === 'none' && <p className="mt-1 text-sm text-quiet">{repair.reason}</p>}
+      {open && repair && <WaysList measurement={measurement} />}
     </>
   );
+}
+
+/** How far a ratio is from what it needs, in the digits that are shown. */
+function marginWords(ratio: number, required: number): string {
+  const margin = Number(formatRatio(ratio)) - required;
+  return margin < 0 ? `${(-margin).toFixed(2)} short` : `${margin.toFixed(2)} over`;
 }
 
 const css = ({ r, g, b }: Rgba) => `rgb(${r} ${g} ${b})`;

@@ -2,13 +2,13 @@ import type { Content, Level } from '@mint-lamp/core/contrast/targets';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { addressOf } from '../../addresses.ts';
-import { newId, useEditing } from '../../store/editing.ts';
-import { selectProject, useDocumentPart } from '../../store/selectors.ts';
-import { useAppSelector } from '../../store/store.ts';
-import { Button } from '../../ui/button.tsx';
-import { Choice } from '../../ui/choice.tsx';
-import { Popover } from '../../ui/popover.tsx';
+import { addressOf } from '../../../addresses.ts';
+import { newId, useEditing } from '../../../store/editing.ts';
+import { selectProject, useDocumentPart } from '../../../store/selectors.ts';
+import { useAppSelector } from '../../../store/store.ts';
+import { Button } from '../../../ui/button.tsx';
+import { Choice } from '../../../ui/choice.tsx';
+import { Popover } from '../../../ui/popover.tsx';
 import { CONTENT_OPTIONS, LEVEL_OPTIONS, USUAL_SIZE } from './pair-settings.tsx';
 
 /** Makes a pair of two roles. */

@@ -1,8 +1,8 @@
 import { CONTENT_NAMES, type Content, isLargeText, type Level } from '@mint-lamp/core/contrast/targets';
 import type { Pair } from '@mint-lamp/core/system/pairs/pair';
-import { useEditing } from '../../store/editing.ts';
-import { Choice } from '../../ui/choice.tsx';
-import { NumberField } from '../../ui/number-field.tsx';
+import { useEditing } from '../../../store/editing.ts';
+import { Choice } from '../../../ui/choice.tsx';
+import { NumberField } from '../../../ui/number-field.tsx';
 
 export const CONTENT_OPTIONS = (Object.keys(CONTENT_NAMES) as Content[]).map((value) => ({
   value,

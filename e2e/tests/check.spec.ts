@@ -1,0 +1,93 @@
+import { axeFaults, expect, expectSaved, onServer, test } from '../support/test.ts';
+
+test('pairs are filtered, put under their grounds, and shown in one theme alone', async ({ page, open }) => {
+  await open('check');
+  const rows = page.getByRole('list', { name: 'Pairs, worst first' }).getByRole('listitem');
+  await expect(rows).toHaveCount(18);
+  await expect(rows.first()).toContainText('3.33 needs 4.5 in Night sailing, 1.17 short');
+  await expect(rows.first()).toContainText('10.45 passes 4.5 in Day sailing, 5.95 over');
+  const which = page.getByRole('group', { name: 'Which pairs' });
+  await which.getByLabel('failing').check();
+  await expect(rows).toHaveCount(3);
+  await expect(which.getByRole('status')).toHaveText('3 of 18 pairs');
+  await which.getByLabel('Theme').selectOption('Day sailing');
+  await expect(rows).toHaveCount(1);
+  await expect(rows.first()).toContainText('notice.delay.text');
+  await expect(rows.first()).not.toContainText('Night sailing');
+  await which.getByLabel('Content').selectOption('graphics and controls');
+  await expect(page.getByRole('heading', { name: 'None of these fails' })).toBeVisible();
+  await which.getByRole('button', { name: 'Show all' }).click();
+  await which.getByLabel('Group').selectOption('action');
+  await expect(rows).toHaveCount(3);
+  await which.getByRole('button', { name: 'Show all' }).click();
+  await which.getByLabel('Order').selectOption('by ground');
+  const grounds = page.getByRole('list', { name: 'Pairs by ground' }).getByRole('heading', { level: 2 });
+  await expect(grounds.first()).toHaveText('on page.ground 5');
+  expect(await axeFaults(page)).toEqual([]);
+});
+
+test('an open pair shows the ways to mend it and what each does to others, by keyboard', async ({
+  page,
+  open,
+}) => {
+  await open('check');
+  const row = page.getByRole('listitem', { name: 'notice.delay.text on notice.delay.ground' });
+  await row.getByRole('button', { name: /notice\.delay\.text/ }).press('Enter');
+  const ways = row.getByRole('list', { name: 'Ways to mend it' });
+  await expect(ways).toContainText('Take Lantern 700 for the text: 6.01');
+  await expect(ways).toContainText(/Take a darker base of Lantern, #[\da-f]{6}: 4\.\d\d/);
+  await expect(ways).toContainText('All that follows the family moves along, in every theme.');
+  expect(await axeFaults(page)).toEqual([]);
+  await ways.getByRole('button', { name: /^Take Lantern 700/ }).press('Enter');
+  await expect(page.getByLabel('Readout')).toContainText('34 of 36 overall');
+  await expect(ways).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect(ways).toBeVisible();
+});
+
+test('all failing pairs are repaired as one proposal: seen on the board, taken in part or whole, one undo', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('check');
+  const readout = page.getByLabel('Readout');
+  // By keyboard: to the next step of the station, and to its answer.
+  await page.keyboard.press('m');
+  await expect(page.locator(':focus')).toHaveText('Repair all …');
+  await page.keyboard.press('Enter');
+  const bar = page.getByRole('region', { name: 'Proposed repairs' });
+  await expect(bar).toContainText('3 of 3 failing measurements pass by 2 other links');
+  await expect(page.locator(':focus')).toHaveText('Take all');
+  const board = page.getByRole('list', { name: 'Pairs, worst first' });
+  await expect(board.getByRole('listitem').first()).toContainText('3.33 → 4.67 passes 4.5 in Night sailing');
+  await expect(readout).toContainText('36 of 36 overall');
+  expect(await axeFaults(page)).toEqual([]);
+  // Nothing is made yet.
+  const linkOf = async (role: string, theme: string) =>
+    (await onServer(stack, project)).document.roles.find((one: { id: string }) => one.id === role).links[
+      theme
+    ];
+  expect(await linkOf('board-quiet', 'night')).toMatchObject({ shade: '600' });
+  await bar.getByText('Which links, one by one').click();
+  await bar.getByLabel(/^notice\.delay\.text in Day sailing: Lantern 600 → Lantern 700/).uncheck();
+  await expect(bar).toContainText('2 of 3 failing measurements pass by one other link');
+  await expect(readout).toContainText('35 of 36 overall');
+  await bar.getByRole('button', { name: 'Take 1 of 2' }).click();
+  await expect(bar).toBeHidden();
+  await expectSaved(page);
+  expect(await linkOf('board-quiet', 'night')).toMatchObject({ family: 'shingle', shade: '500' });
+  expect(await linkOf('notice-delay-text', 'day')).toMatchObject({ shade: '600' });
+  await page.keyboard.press('Control+z');
+  await expect(readout).toContainText('33 of 36 overall');
+  // Whole, by mouse; then there is nothing left to repair.
+  await page.getByRole('button', { name: 'Repair all …' }).click();
+  await bar.getByRole('button', { name: 'Take all' }).click();
+  await expect(readout).toContainText('36 of 36 overall');
+  await expect(page.getByRole('button', { name: 'Repair all …' })).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await page.getByRole('button', { name: 'Repair all …' }).click();
+  await bar.getByRole('button', { name: 'Leave them' }).click();
+  await expect(readout).toContainText('33 of 36 overall');
+});
