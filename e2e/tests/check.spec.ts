@@ -91,3 +91,57 @@ test('all failing pairs are repaired as one proposal: seen on the board, taken i
   await bar.getByRole('button', { name: 'Leave them' }).click();
   await expect(readout).toContainText('33 of 36 overall');
 });
+
+test('the matrix holds all against all: by arrow keys, the worst of all themes, only what reaches, a press makes a pair', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('check/matrix');
+  const grid = page.getByRole('grid', { name: 'Matrix of ratios' });
+  const cell = (name: RegExp) => grid.getByRole('gridcell', { name });
+  await expect(
+    cell(/^text\.quiet on page\.ground: 5\.04 to 1, enough for AA body text, a pair$/),
+  ).toBeVisible();
+  await expect(cell(/^action\.fill on action\.fill: nothing to show$/)).toBeVisible();
+  expect(await axeFaults(page)).toEqual([]);
+  // The least of all themes is that of the pair where it is worst.
+  await page.getByLabel('In', { exact: true }).selectOption('the worst of all themes');
+  await expect(cell(/^text\.quiet on page\.raised: 5\.40/)).toBeVisible();
+  await expect(cell(/^text\.link on page\.ground: 6\.84/)).toBeVisible();
+  await page.getByLabel('At least').fill('7');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('only those that reach it').check();
+  await expect(cell(/^text\.quiet on page\.raised: nothing to show$/)).toBeVisible();
+  await page.getByLabel('only those that reach it').uncheck();
+  // By keyboard: one cell is in the order of the page, the arrow keys go on from it, out of the window too.
+  await cell(/^text\.main on page\.ground/).focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.locator(':focus')).toHaveAccessibleName(/^text\.quiet on page\.sunken: 4\.\d\d to 1/);
+  const before = (await onServer(stack, project)).document.pairs.length;
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('text.quiet on page.sunken is a pair now')).toBeVisible();
+  await expect(page.locator(':focus')).toHaveAccessibleName(/, a pair$/);
+  await expectSaved(page);
+  const { pairs } = (await onServer(stack, project)).document;
+  expect(pairs).toHaveLength(before + 1);
+  expect(pairs.at(-1)).toMatchObject({ foreground: 'text-quiet', background: 'page-sunken' });
+  for (let i = 0; i < 14; i++) await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('PageDown');
+  await expect(page.locator(':focus')).toBeInViewport();
+  // A press on what is a pair goes there.
+  await cell(/^text\.main on page\.ground/).click();
+  await expect(
+    page.getByRole('listitem', { name: 'text.main on page.ground' }).getByLabel('Content'),
+  ).toBeVisible();
+  // Shades and the tray are held against each other too, and say that pairs are made of roles.
+  await open('check/matrix');
+  await page.getByLabel('Down').selectOption('shades');
+  await page.getByLabel('Across').selectOption('tray colours');
+  await expect(cell(/^Deepwater 50 on Letterhead: 6\.\d\d to 1/)).toBeVisible();
+  await cell(/^Deepwater 50 on Letterhead/).click();
+  await expect(page.getByText('Pairs are made of roles')).toBeVisible();
+});

@@ -7,12 +7,12 @@ import { useProjectDocument, useReadout } from '../../store/selectors.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
-import { PageHeader } from '../../ui/page-header.tsx';
 import { type BoardFilter, boardRows, EVERYTHING, failsIn, isOfKind } from './board/board-filter.ts';
 import { FilterBar } from './board/filter-bar.tsx';
 import { NewPair } from './board/new-pair.tsx';
 import { PairBoard } from './board/pair-board.tsx';
 import { failingPairs, useOrder } from './board/use-order.ts';
+import { CheckHeader } from './check-header.tsx';
 import { RepairBar } from './repair/repair-bar.tsx';
 import { useRepairAll } from './repair/use-repair-all.ts';
 
@@ -55,8 +55,8 @@ export default function Check() {
   const shown = rows.reduce((n, { kind }) => n + (kind === 'pair' ? 1 : 0), 0);
   return (
     <div className="flex min-h-full flex-col">
-      <PageHeader
-        title="Check"
+      <CheckHeader
+        view="board"
         lead={
           doc.pairs.length
             ? `${failing ? `${failing} of ${doc.pairs.length} pairs fail in some theme` : 'Every pair passes in every theme'}. Worst first; ratios are never rounded up.`
@@ -74,7 +74,7 @@ export default function Check() {
           </Button>
         )}
         <NewPair />
-      </PageHeader>
+      </CheckHeader>
       {doc.pairs.length ? (
         <>
           {proposed && <RepairBar proposed={proposed} />}

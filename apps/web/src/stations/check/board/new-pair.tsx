@@ -3,13 +3,14 @@ import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
-import { newId, useEditing } from '../../../store/editing.ts';
+import { useEditing } from '../../../store/editing.ts';
 import { selectProject, useDocumentPart } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { Popover } from '../../../ui/popover.tsx';
-import { CONTENT_OPTIONS, LEVEL_OPTIONS, USUAL_SIZE } from './pair-settings.tsx';
+import { CONTENT_OPTIONS, LEVEL_OPTIONS } from './pair-settings.tsx';
+import { usualPair } from './usual-pair.ts';
 
 /** Makes a pair of two roles. */
 export function NewPair() {
@@ -26,14 +27,7 @@ export function NewPair() {
   const choice = [{ value: '', label: 'choose …' }, ...options];
   const ready = text && ground && text !== ground;
   const add = () => {
-    const pair = {
-      id: newId(),
-      foreground: text,
-      background: ground,
-      target: { level, content },
-      size: USUAL_SIZE[content],
-      weight: 400,
-    };
+    const pair = usualPair(text, ground, content, level);
     if (!edit({ type: 'addPair', pair })) return;
     setOpen(false);
     navigate(addressOf(id, 'check', pair.id));

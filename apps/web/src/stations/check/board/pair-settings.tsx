@@ -3,6 +3,7 @@ import type { Pair } from '@mint-lamp/core/system/pairs/pair';
 import { useEditing } from '../../../store/editing.ts';
 import { Choice } from '../../../ui/choice.tsx';
 import { NumberField } from '../../../ui/number-field.tsx';
+import { USUAL_SIZE } from './usual-pair.ts';
 
 export const CONTENT_OPTIONS = (Object.keys(CONTENT_NAMES) as Content[]).map((value) => ({
   value,
@@ -12,9 +13,6 @@ export const LEVEL_OPTIONS: readonly { value: Level; label: string }[] = [
   { value: 'AA', label: 'AA' },
   { value: 'AAA', label: 'AAA' },
 ];
-
-/** The usual size of each kind of content, in CSS px. */
-export const USUAL_SIZE: Record<Content, number> = { body: 16, large: 24, graphics: 16 };
 
 /** What a pair must reach, and the size for which that holds. */
 export function PairSettings({ pair }: { pair: Pair }) {

@@ -1,0 +1,47 @@
+import clsx from 'clsx';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { addressOf } from '../../addresses.ts';
+import { useProjectId } from '../../store/selectors.ts';
+import { PageHeader } from '../../ui/page-header.tsx';
+
+const VIEWS = [
+  { id: 'board', name: 'Pairs', address: [] },
+  { id: 'matrix', name: 'Matrix', address: ['matrix'] },
+] as const;
+export type CheckView = (typeof VIEWS)[number]['id'];
+
+/** The head of the station, with the ways to look at what is checked. */
+export function CheckHeader({
+  view,
+  lead,
+  children,
+}: {
+  view: CheckView;
+  lead: string;
+  children?: ReactNode;
+}) {
+  const id = useProjectId();
+  return (
+    <>
+      <PageHeader title="Check" lead={lead}>
+        {children}
+      </PageHeader>
+      <nav aria-label="Views of Check" className="mb-2 flex gap-1 border-b border-hair px-5">
+        {VIEWS.map((one) => (
+          <Link
+            key={one.id}
+            to={addressOf(id, 'check', ...one.address)}
+            aria-current={one.id === view ? 'page' : undefined}
+            className={clsx(
+              '-mb-px border-b-2 px-2 py-1',
+              one.id === view ? 'border-main font-semibold' : 'border-transparent text-quiet hover:text-main',
+            )}
+          >
+            {one.name}
+          </Link>
+        ))}
+      </nav>
+    </>
+  );
+}
