@@ -1,3 +1,7 @@
+import { spawnSync } from 'node:child_process';
+import { copyFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { axeFaults, expect, expectSaved, onServer, test } from '../support/test.ts';
 
 test('pairs are filtered, put under their grounds, and shown in one theme alone', async ({ page, open }) => {
@@ -144,4 +148,66 @@ test('the matrix holds all against all: by arrow keys, the worst of all themes, 
   await expect(cell(/^Deepwater 50 on Letterhead: 6\.\d\d to 1/)).toBeVisible();
   await cell(/^Deepwater 50 on Letterhead/).click();
   await expect(page.getByText('Pairs are made of roles')).toBeVisible();
+});
+
+test('the report is handed over as a page that axe passes, as CSV and JSON, at an address; the check runs in a build', async ({
+  page,
+  open,
+  goOn,
+  stack,
+  project,
+}) => {
+  await open('check');
+  await page.getByRole('link', { name: 'Report' }).click();
+  const night = page.getByRole('region', { name: 'Night sailing' });
+  await expect(night).toContainText('16 of 18 pass');
+  await expect(night.getByRole('row')).toHaveCount(2);
+  await expect(night.getByRole('row').first()).toContainText(/board\.(text|quiet) on board\.ground/);
+  await expect(night.getByRole('row').first()).toContainText('3.33');
+  expect(await axeFaults(page)).toEqual([]);
+  const files = page.getByRole('region', { name: 'Files' });
+  const got = async (button: string) => {
+    const download = page.waitForEvent('download');
+    await files.getByRole('button', { name: button }).click();
+    return (await download).path();
+  };
+  const { revision } = await onServer(stack, project);
+  const data = JSON.parse(readFileSync(await got('Data (JSON)'), 'utf8'));
+  expect([data.passing, data.of, data.revision]).toEqual([33, 36, revision]);
+  const { at, ...same } = await (await fetch(`${stack.address}/api/projects/${project}/report`)).json();
+  expect({ ...same, at: data.at }).toEqual(data);
+  expect(Date.parse(at)).toBeGreaterThan(0);
+  expect(
+    readFileSync(await got('Table (CSV)'), 'utf8')
+      .trim()
+      .split('\r\n'),
+  ).toHaveLength(37);
+  // The page by itself, as somebody gets it who has nothing else.
+  const html = readFileSync(await got('Page (HTML)'), 'utf8');
+  await page.setContent(html);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Copy of the demo: contrast report');
+  await expect(page.getByRole('table').first()).toContainText('notice.delay.text on notice.delay.ground');
+  expect(await axeFaults(page)).toEqual([]);
+
+  // Delivered CSS and the check of it, as a build runs them.
+  await open('deliver');
+  const deliver = async (form: string, name: RegExp) => {
+    await page.getByLabel('As', { exact: true }).selectOption(form);
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name }).click();
+    return (await download).path();
+  };
+  const css = await deliver('CSS custom properties', /^Download .+\.css/);
+  const script = await deliver('Contrast check for a build', /^Download check-contrast\.mjs/);
+  const folder = mkdtempSync(join(tmpdir(), 'mint-lamp-build-'));
+  copyFileSync(css, join(folder, 'colours.css'));
+  copyFileSync(script, join(folder, 'check-contrast.mjs'));
+  const { status, stderr } = spawnSync('node', ['check-contrast.mjs', 'colours.css'], {
+    cwd: folder,
+    encoding: 'utf8',
+  });
+  rmSync(folder, { recursive: true });
+  expect(status).toBe(1);
+  expect(stderr).toContain('3 of 36 measurements fail.');
+  await goOn('check');
 });

@@ -12,6 +12,7 @@ import { live } from './live/live.ts';
 import { owner } from './owner/owner.ts';
 import { type Fetching, pictureRoutes } from './pictures/routes.ts';
 import { projectRoutes } from './projects/routes.ts';
+import { reportRoutes } from './reports/routes.ts';
 import { shelfRoutes } from './shelf/routes.ts';
 import { validation } from './validation.ts';
 import { web } from './web/static.ts';
@@ -85,6 +86,7 @@ export async function buildApp({
   await app.register(projectRoutes, { prefix: '/api/projects' });
   await app.register(library, { root: libraryRoot });
   await app.register(checkpointRoutes, { prefix: '/api/projects/:id/checkpoints' });
+  await app.register(reportRoutes, { prefix: '/api/projects/:id/report' });
   await app.register(pictureRoutes, { prefix: '/api/projects/:id/pictures', fetching });
   await app.register(shelfRoutes, { prefix: '/api/shelf' });
   await app.register(web, { root: webRoot });

@@ -26,6 +26,7 @@ export function createRouter() {
         { path: 'grow/:family?/:shade?', lazy: station('grow') },
         { path: 'assign/:role?', lazy: station('assign') },
         { path: 'check/matrix', lazy: station('matrix') },
+        { path: 'check/report', lazy: station('report') },
         { path: 'check/:pair?', lazy: station('check') },
         { path: 'fade/:gradient?/:stop?', lazy: station('fade') },
         { path: 'stage/:scene?', lazy: station('stage') },

@@ -10,6 +10,7 @@ export const JOBS = {
   searchNames: () => import('./work/search-names.ts'),
   mergeTwins: () => import('./work/merge-twins.ts'),
   paintSheet: () => import('./work/paint-sheet.ts'),
+  writeReport: () => import('./work/write-report.ts'),
   writeFile: () => import('./work/write-file.ts'),
 };
 

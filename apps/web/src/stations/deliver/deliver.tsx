@@ -9,13 +9,16 @@ import { Choice } from '../../ui/choice.tsx';
 import { CopyButton } from '../../ui/copy-button.tsx';
 import { EmptyState, Failure } from '../../ui/notice.tsx';
 import { PageHeader } from '../../ui/page-header.tsx';
-import { save } from './save-file.ts';
+import { save } from '../../ui/save-file.ts';
 import { Values } from './values.tsx';
 
 const FORMS = [
   { value: 'css', label: 'CSS custom properties' },
   { value: 'hex', label: 'List of hex values' },
+  { value: 'check', label: 'Contrast check for a build' },
 ] as const;
+
+const MEDIA_TYPES = { css: 'text/css', hex: 'text/plain', check: 'text/javascript' } as const;
 
 /** Characters of a file that are shown; browsers lay out millions of them for many seconds. */
 const SHOWN = 60_000;
@@ -35,7 +38,7 @@ export default function Deliver() {
   const text = job.result ?? '';
   const ready = !job.busy && !job.fault;
   const stem = slug(doc.name) || 'colours';
-  const file = form === 'css' ? `${stem}.css` : `${stem}-hex.txt`;
+  const file = { css: `${stem}.css`, hex: `${stem}-hex.txt`, check: 'check-contrast.mjs' }[form];
   const failing = readout.pairs * readout.themes - readout.passingOverall;
   if (!doc.families.length && !doc.roles.length && !doc.gradients.length)
     return (
@@ -53,7 +56,7 @@ export default function Deliver() {
           data-next
           look="primary"
           disabled={!ready}
-          onClick={() => save(file, text, form === 'css' ? 'text/css' : 'text/plain')}
+          onClick={() => save(file, text, MEDIA_TYPES[form])}
         >
           <Download aria-hidden className="size-4" /> Download {file}
         </Button>

@@ -1,0 +1,161 @@
+import { slug } from '@mint-lamp/core/system/names';
+import { reportOf } from '@mint-lamp/core/system/readout/report';
+import clsx from 'clsx';
+import { useMemo, useState } from 'react';
+import { useStore } from 'react-redux';
+import { Link } from 'react-router';
+import { addressOf } from '../../../addresses.ts';
+import { runJob } from '../../../jobs/run-job.ts';
+import type { ReportForm } from '../../../jobs/work/write-report.ts';
+import { selectProject, useProjectId, useReadout } from '../../../store/selectors.ts';
+import type { AppStore } from '../../../store/store.ts';
+import { whenSaved } from '../../../store/when-saved.ts';
+import { Button } from '../../../ui/button.tsx';
+import { ColorChip } from '../../../ui/color-chip.tsx';
+import { CopyButton } from '../../../ui/copy-button.tsx';
+import { EmptyState } from '../../../ui/notice.tsx';
+import { save } from '../../../ui/save-file.ts';
+import { CheckHeader } from '../check-header.tsx';
+
+const FILES: readonly {
+  readonly form: ReportForm;
+  readonly name: string;
+  readonly says: string;
+  readonly type: string;
+}[] = [
+  { form: 'html', name: 'Page', says: 'to read, print and send', type: 'text/html' },
+  { form: 'csv', name: 'Table', says: 'for a spreadsheet', type: 'text/csv' },
+  { form: 'json', name: 'Data', says: 'for other programs', type: 'application/json' },
+];
+
+/** What is handed over about contrast: the figures as they are on screen, as files and at an address. */
+export default function ReportPage() {
+  const readout = useReadout();
+  const id = useProjectId();
+  const store = useStore() as AppStore;
+  const [busy, setBusy] = useState<ReportForm | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const report = useMemo(() => reportOf(readout, null, ''), [readout]);
+  const address = `${location.origin}/api/projects/${id}/report`;
+  const download = async (form: ReportForm, type: string) => {
+    setBusy(form);
+    setFault(null);
+    try {
+      // The report names the revision that it is of, so that has to be the server's.
+      const revision = await whenSaved(store);
+      const { document } = selectProject(store.getState());
+      const text = await runJob('writeReport', {
+        document,
+        revision,
+        at: new Date().toISOString(),
+        form,
+      });
+      save(`${slug(document.name) || 'colours'}-contrast.${form}`, text, type);
+    } catch (error) {
+      setFault(error instanceof Error ? error.message : 'The report could not be written.');
+    } finally {
+      setBusy(null);
+    }
+  };
+  if (!readout.pairs)
+    return (
+      <>
+        <CheckHeader view="report" lead="Every pair in every theme, to hand over." />
+        <EmptyState title="Nothing to report yet">Pairs are reported: make some first.</EmptyState>
+      </>
+    );
+  return (
+    <>
+      <CheckHeader
+        view="report"
+        lead={`${report.passing} of ${report.of} measurements pass, by ${report.rules}.`}
+      />
+      <div className="grid grid-cols-[minmax(0,1fr)_300px] gap-6 px-5 pb-5">
+        <div className="flex min-w-0 flex-col gap-5">
+          {report.themes.map(({ name, passing, pairs }) => (
+            <section key={name} aria-label={name}>
+              <h2 className="mb-1 font-title font-semibold">
+                {name}{' '}
+                <span
+                  className={clsx('text-sm font-normal', passing < pairs.length ? 'text-fail' : 'text-quiet')}
+                >
+                  {passing} of {pairs.length} pass
+                </span>
+              </h2>
+              <table className="w-full border-separate border-spacing-0">
+                <caption className="sr-only">Pairs that fail in {name}</caption>
+                <tbody>
+                  {pairs
+                    .filter(({ verdict }) => verdict !== 'passes')
+                    .slice(0, 30)
+                    .map((pair) => (
+                      <tr key={`${pair.text} ${pair.ground} ${pair.size} ${pair.weight}`}>
+                        <td className="w-16 border-b border-hair py-1">
+                          <span className="flex">
+                            <ColorChip css={pair.textColor} className="h-5 w-7 rounded-r-none" />
+                            <ColorChip css={pair.groundColor} className="h-5 w-7 rounded-l-none" />
+                          </span>
+                        </td>
+                        <th scope="row" className="border-b border-hair py-1 text-left font-normal">
+                          {pair.text} on {pair.ground}
+                        </th>
+                        <td className="border-b border-hair py-1 text-right font-mono font-bold text-fail">
+                          {pair.ratio ?? 'broken'}
+                        </td>
+                        <td className="w-40 border-b border-hair py-1 pl-3 text-sm text-quiet">
+                          needs {pair.required}, {pair.target}
+                        </td>
+                      </tr>
+                    ))}
+                </tbody>
+              </table>
+            </section>
+          ))}
+          <p className="text-sm text-quiet">
+            Here stands what fails; the files have every pair. Ratios are cut after two digits and never
+            rounded up.
+          </p>
+        </div>
+        <div className="flex flex-col gap-5">
+          <section aria-label="Files">
+            <h2 className="mb-1 font-title font-semibold">To hand over</h2>
+            <ul className="flex flex-col gap-1.5">
+              {FILES.map(({ form, name, says, type }) => (
+                <li key={form} className="flex items-center gap-2">
+                  <Button
+                    data-next={form === 'html' || undefined}
+                    look={form === 'html' ? 'primary' : 'plain'}
+                    disabled={busy !== null}
+                    onClick={() => void download(form, type)}
+                    className="w-32"
+                  >
+                    {busy === form ? 'Writing …' : `${name} (${form.toUpperCase()})`}
+                  </Button>
+                  <span className="text-sm text-quiet">{says}</span>
+                </li>
+              ))}
+            </ul>
+            {fault && (
+              <p role="alert" className="mt-1 text-sm text-fail">
+                {fault}
+              </p>
+            )}
+          </section>
+          <section aria-label="In a build">
+            <h2 className="mb-1 font-title font-semibold">In a build</h2>
+            <p className="mb-1 text-sm text-quiet">The newest state as JSON, at this address:</p>
+            <CopyButton text={address} className="w-full justify-between" />
+            <p className="mt-2 mb-1 text-sm text-quiet">
+              Or a script that fails a build when a pair fails in the delivered CSS; it is at{' '}
+              <Link to={addressOf(id, 'deliver')} className="underline underline-offset-2">
+                Deliver
+              </Link>
+              , and runs with:
+            </p>
+            <CopyButton text="node check-contrast.mjs colours.css" className="w-full justify-between" />
+          </section>
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,70 @@
+import type { ContrastReport, ReportedPair, ReportedTheme } from '../system/readout/report.ts';
+
+const escaped = (text: string) =>
+  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
+
+const STYLE = `
+  body { margin: 2rem auto; max-width: 60rem; padding: 0 1rem; color: #141414; background: #ffffff;
+    font: 15px/1.45 system-ui, sans-serif; }
+  h1 { font-size: 1.6rem; margin: 0 0 .25rem; } h2 { font-size: 1.2rem; margin: 2rem 0 .5rem; }
+  table { border-collapse: collapse; width: 100%; font-variant-numeric: tabular-nums; }
+  caption { text-align: left; padding-bottom: .25rem; }
+  th, td { text-align: left; padding: .3rem .5rem; border-bottom: 1px solid #c4c4c4; vertical-align: middle; }
+  td.figure, th.figure { text-align: right; }
+  tr.fails td, tr.broken td { font-weight: 700; } .fails .verdict, .broken .verdict { color: #8f1414; }
+  svg { display: block; border: 1px solid #8a8a8a; }
+  @media print { body { margin: 0; max-width: none; } h2 { break-after: avoid; } tr { break-inside: avoid; } }
+`;
+
+const SAID = { passes: 'passes', fails: 'FAILS', broken: 'has a broken link' } as const;
+
+/** Both colours side by side; for sighted eyes, the words and figures beside it say the same. */
+const swatch = ({ textColor, groundColor }: ReportedPair) =>
+  textColor && groundColor
+    ? `<svg aria-hidden="true" width="44" height="18"><rect width="44" height="18" fill="${groundColor}"/><rect x="12" y="4" width="20" height="10" fill="${textColor}"/></svg>`
+    : '';
+
+const row = (pair: ReportedPair) => `
+      <tr class="${pair.verdict}">
+        <td>${swatch(pair)}</td>
+        <th scope="row">${escaped(pair.text)} on ${escaped(pair.ground)}</th>
+        <td>${escaped(pair.target)}, ${pair.size} px, ${pair.weight}</td>
+        <td class="figure">${pair.ratio ?? 'none'}</td>
+        <td class="figure">${pair.required}</td>
+        <td class="verdict">${SAID[pair.verdict]}</td>
+      </tr>`;
+
+const section = ({ name, passing, pairs }: ReportedTheme) => `
+  <section>
+    <h2>${escaped(name)}</h2>
+    <table>
+      <caption>${passing} of ${pairs.length} pairs pass</caption>
+      <thead>
+        <tr><th scope="col">Colours</th><th scope="col">Pair</th><th scope="col">Asked for</th><th scope="col" class="figure">Ratio</th><th scope="col" class="figure">Needs</th><th scope="col">Verdict</th></tr>
+      </thead>
+      <tbody>${pairs.map(row).join('')}
+      </tbody>
+    </table>
+  </section>`;
+
+/** A report as a page of its own: no script, nothing fetched, made to be printed and read aloud. */
+export function writeReportHtml(report: ContrastReport): string {
+  const { project, revision, at, rules, passing, of, themes } = report;
+  const made = `${at.slice(0, 10)}${revision === null ? '' : `, revision ${revision}`}`;
+  return `<!doctype html>
+<html lang="en">
+<head>
+  <meta charset="utf-8">
+  <meta name="viewport" content="width=device-width, initial-scale=1">
+  <title>${escaped(project)}: contrast report</title>
+  <style>${STYLE}</style>
+</head>
+<body>
+<main>
+  <h1>${escaped(project)}: contrast report</h1>
+  <p><b>${passing} of ${of}</b> measurements pass, by ${rules}. Made on ${made}. Ratios are cut after two digits and never rounded up; translucent colours are measured as they are painted.</p>${themes.map(section).join('')}
+</main>
+</body>
+</html>
+`;
+}

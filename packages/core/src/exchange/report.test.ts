@@ -1,0 +1,113 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, describe, expect, it } from 'vitest';
+import { MINT_LAMP_INTERFACE } from '../demo/interface.ts';
+import { SKERRY_LINE } from '../demo/skerry-line.ts';
+import { after } from '../system/commands/after.fixture.ts';
+import type { ProjectDocument } from '../system/document.ts';
+import { allMeasurements, readoutOf } from '../system/readout/readout.ts';
+import { reportOf } from '../system/readout/report.ts';
+import { repairAll, repairCommands } from '../system/repairs/repair-all.ts';
+import { resolveSystem } from '../system/resolve/resolve.ts';
+import { writeCheckScript } from './check-script.ts';
+import { writeCss } from './css.ts';
+import { writeReportCsv } from './report-csv.ts';
+import { writeReportHtml } from './report-html.ts';
+
+const AT = '2026-11-26T09:00:00.000Z';
+const report = (doc: ProjectDocument) => reportOf(readoutOf(resolveSystem(doc)), 7, AT);
+
+describe('the report', () => {
+  it('has every pair in every theme with the figures that are shown, what fails first', () => {
+    const { passing, of, themes, revision } = report(SKERRY_LINE);
+    expect([passing, of, revision]).toEqual([33, 36, 7]);
+    expect(themes.map(({ name, pairs }) => [name, pairs.length])).toEqual([
+      ['Day sailing', 18],
+      ['Night sailing', 18],
+    ]);
+    expect(themes[0]!.pairs[0]).toEqual({
+      text: 'notice.delay.text',
+      ground: 'notice.delay.ground',
+      target: 'AA body text',
+      size: 16,
+      weight: 400,
+      ratio: '4.27',
+      required: 4.5,
+      verdict: 'fails',
+      textColor: expect.stringMatching(/^#[\da-f]{6}$/),
+      groundColor: expect.stringMatching(/^#[\da-f]{6}$/),
+    });
+    const broken = report(after(SKERRY_LINE, { type: 'removeFamily', family: 'shingle' }));
+    expect(broken.themes[0]!.pairs.find(({ verdict }) => verdict === 'broken')).toMatchObject({
+      ratio: null,
+      textColor: null,
+    });
+  });
+
+  it('is a page that shows names as text, and a table whose fields are quoted and harmless', () => {
+    const odd = after(
+      SKERRY_LINE,
+      { type: 'renameProject', name: '<b>Skerry</b> & "Line"' },
+      { type: 'renameTheme', theme: 'day', name: '=1+1, "day"' },
+    );
+    const html = writeReportHtml(report(odd));
+    expect(html).toContain('&lt;b&gt;Skerry&lt;/b&gt; &amp; &quot;Line&quot;: contrast report');
+    expect(html).not.toMatch(/<script|<b>Skerry|https?:/);
+    expect(html.match(/<tr class=/g)).toHaveLength(36);
+    const lines = writeReportCsv(report(odd)).split('\r\n');
+    expect(lines).toHaveLength(38);
+    expect(lines[1]).toMatch(
+      /^"'=1\+1, ""day""",notice\.delay\.text,notice\.delay\.ground,AA body text,16,400,4\.27,4\.5,fails,/,
+    );
+  });
+});
+
+describe('the check for a build', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'mint-lamp-check-'));
+  afterAll(() => rmSync(folder, { recursive: true, force: true }));
+  const run = (doc: ProjectDocument, css = writeCss(resolveSystem(doc))) => {
+    writeFileSync(join(folder, 'check-contrast.mjs'), writeCheckScript(resolveSystem(doc)));
+    writeFileSync(join(folder, 'colours.css'), css);
+    const { status, stdout, stderr } = spawnSync('node', ['check-contrast.mjs', 'colours.css'], {
+      cwd: folder,
+      encoding: 'utf8',
+    });
+    return { status, told: stdout + stderr };
+  };
+
+  it('names what fails in the delivered CSS just as the core measures it, translucent grounds too', () => {
+    for (const doc of [SKERRY_LINE, MINT_LAMP_INTERFACE]) {
+      const failing = allMeasurements(readoutOf(resolveSystem(doc))).filter(({ passes }) => !passes);
+      const { status, told } = run(doc);
+      expect(told.match(/^FAILS/gm) ?? []).toHaveLength(failing.length);
+      expect(status).toBe(failing.length ? 1 : 0);
+    }
+    expect(run(SKERRY_LINE).told).toContain(
+      'FAILS  notice.delay.text on notice.delay.ground in Day sailing: 4.27, needs 4.5 (AA body text)',
+    );
+  });
+
+  it('passes a repaired system, and fails when somebody changes the CSS', () => {
+    const parts = repairAll(resolveSystem(SKERRY_LINE));
+    let step = parts.next();
+    while (!step.done) step = parts.next();
+    const mended = after(SKERRY_LINE, {
+      type: 'batch',
+      label: 'repair',
+      commands: repairCommands(step.value.repairs),
+    });
+    expect(run(mended)).toEqual({ status: 0, told: 'All 36 measurements pass.\n' });
+    const css = writeCss(resolveSystem(mended)).replace(/--shingle-600: [^;]+;/, '--shingle-600: #a9b2b1;');
+    const { status, told } = run(mended, css);
+    expect(status).toBe(1);
+    expect(told).toMatch(/FAILS {2}text\.quiet on page\.ground in Day sailing: \d\.\d\d, needs 4\.5/);
+    // What it cannot read is told with the pair, and a file that is not there as such.
+    expect(
+      run(mended, css.replace(/--deepwater-700: [^;]+;/, '--deepwater-700: lab(40 20 20);')).told,
+    ).toContain('"lab(40 20 20)" is no colour that this script reads');
+    const lost = spawnSync('node', ['check-contrast.mjs', 'nowhere.css'], { cwd: folder, encoding: 'utf8' });
+    expect([lost.status, lost.stderr]).toEqual([2, expect.stringContaining('nowhere.css cannot be read')]);
+  });
+});
