@@ -28,6 +28,7 @@ describe('the report', () => {
       ['Night sailing', 18],
     ]);
     expect(themes[0]!.pairs[0]).toEqual({
+      pair: 'notice-delay-text-on-notice-delay-ground',
       text: 'notice.delay.text',
       ground: 'notice.delay.ground',
       target: 'AA body text',

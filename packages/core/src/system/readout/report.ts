@@ -9,6 +9,8 @@ export type Verdict = 'passes' | 'fails' | 'broken';
 
 /** A pair in a theme, as it is reported: in words, and with the figures that are shown. */
 export interface ReportedPair {
+  /** The pair's id in the project. */
+  readonly pair: string;
   readonly text: string;
   readonly ground: string;
   /** Such as "AA body text"; what holds for the size. */
@@ -53,6 +55,7 @@ const hex = (color: Measurement['text']) =>
 export function reportOf(readout: Readout, revision: number | null, at: string): ContrastReport {
   const { document } = readout.system;
   const reported = ({ pair, text, ground, ratio, required, passes }: Measurement): ReportedPair => ({
+    pair: pair.id,
     text: roleNameIn(document.roles, pair.foreground),
     ground: roleNameIn(document.roles, pair.background),
     target: describeTarget(effectiveTarget(pair.target, pair.size, pair.weight)),

@@ -89,7 +89,7 @@ export default function ReportPage() {
                     .filter(({ verdict }) => verdict !== 'passes')
                     .slice(0, 30)
                     .map((pair) => (
-                      <tr key={`${pair.text} ${pair.ground} ${pair.size} ${pair.weight}`}>
+                      <tr key={pair.pair}>
                         <td className="w-16 border-b border-hair py-1">
                           <span className="flex">
                             <ColorChip css={pair.textColor} className="h-5 w-7 rounded-r-none" />
@@ -97,12 +97,14 @@ export default function ReportPage() {
                           </span>
                         </td>
                         <th scope="row" className="border-b border-hair py-1 text-left font-normal">
-                          {pair.text} on {pair.ground}
+                          <Link to={addressOf(id, 'check', pair.pair)} className="hover:underline">
+                            {pair.text} on {pair.ground}
+                          </Link>
                         </th>
                         <td className="border-b border-hair py-1 text-right font-mono font-bold text-fail">
                           {pair.ratio ?? 'broken'}
                         </td>
-                        <td className="w-40 border-b border-hair py-1 pl-3 text-sm text-quiet">
+                        <td className="w-56 border-b border-hair py-1 pl-3 text-sm text-quiet">
                           needs {pair.required}, {pair.target}
                         </td>
                       </tr>
