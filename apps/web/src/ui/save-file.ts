@@ -1,6 +1,10 @@
-/** Hands a text to the browser as a file to keep. */
-export function save(name: string, text: string, type: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
+/** Hands a text, or bytes, to the browser as a file to keep. */
+export function save(name: string, content: string | Uint8Array, type: string): void {
+  const blob =
+    typeof content === 'string'
+      ? new Blob([content], { type: `${type};charset=utf-8` })
+      : new Blob([content as Uint8Array<ArrayBuffer>], { type });
+  const address = URL.createObjectURL(blob);
   const anchor = document.createElement('a');
   anchor.href = address;
   anchor.download = name;

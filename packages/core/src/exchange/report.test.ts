@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { PDFDocument, PDFName } from 'pdf-lib';
 import { afterAll, describe, expect, it } from 'vitest';
 import { MINT_LAMP_INTERFACE } from '../demo/interface.ts';
 import { SKERRY_LINE } from '../demo/skerry-line.ts';
@@ -15,6 +16,7 @@ import { writeCheckScript } from './check-script.ts';
 import { writeCss } from './css.ts';
 import { writeReportCsv } from './report-csv.ts';
 import { writeReportHtml } from './report-html.ts';
+import { writeReportPdf } from './report-pdf.ts';
 
 const AT = '2026-11-26T09:00:00.000Z';
 const report = (doc: ProjectDocument) => reportOf(readoutOf(resolveSystem(doc)), 7, AT);
@@ -110,5 +112,23 @@ describe('the check for a build', () => {
     ).toContain('"lab(40 20 20)" is no colour that this script reads');
     const lost = spawnSync('node', ['check-contrast.mjs', 'nowhere.css'], { cwd: folder, encoding: 'utf8' });
     expect([lost.status, lost.stderr]).toEqual([2, expect.stringContaining('nowhere.css cannot be read')]);
+  });
+});
+
+describe('the report as a PDF', () => {
+  it('has a title, a language, every pair on as many pages as it needs, and any name', async () => {
+    const many = {
+      ...SKERRY_LINE,
+      name: 'Σκέρι Line – déjà vu',
+      pairs: Array.from({ length: 90 }, (_, i) => ({ ...SKERRY_LINE.pairs[i % 18]!, id: `p${i}` })),
+    };
+    const bytes = await writeReportPdf(report(many));
+    const pdf = await PDFDocument.load(bytes);
+    expect(pdf.getTitle()).toBe('Σκέρι Line – déjà vu: contrast report');
+    expect(pdf.catalog.get(PDFName.of('Lang'))?.toString()).toBe('(en)');
+    // 180 measurements, about 35 to a page.
+    expect(pdf.getPageCount()).toBeGreaterThan(4);
+    expect(pdf.getPageCount()).toBeLessThan(9);
+    expect((await PDFDocument.load(await writeReportPdf(report(SKERRY_LINE)))).getPageCount()).toBe(2);
   });
 });

@@ -6,7 +6,7 @@ import { type ContrastReport, reportOf } from '@mint-lamp/core/system/readout/re
 import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
 import type { Job } from '../job.ts';
 
-export type ReportForm = 'html' | 'csv' | 'json';
+export type ReportForm = 'html' | 'csv' | 'json' | 'pdf';
 
 interface ReportInput {
   readonly document: ProjectDocument;
@@ -16,13 +16,16 @@ interface ReportInput {
   readonly form: ReportForm;
 }
 
-const WRITERS: Readonly<Record<ReportForm, (report: ContrastReport) => string>> = {
+type Written = string | Uint8Array;
+const WRITERS: Readonly<Record<ReportForm, (report: ContrastReport) => Written | Promise<Written>>> = {
   html: writeReportHtml,
   csv: writeReportCsv,
+  // Drawn by a library that nobody else needs.
+  pdf: async (report) => (await import('@mint-lamp/core/exchange/report-pdf')).writeReportPdf(report),
   json: (report) => `${JSON.stringify(report, null, 2)}\n`,
 };
 
 /** The contrast report of a project as a file. */
-const work: Job<ReportInput, string> = ({ document, revision, at, form }) =>
+const work: Job<ReportInput, Written> = ({ document, revision, at, form }) =>
   WRITERS[form](reportOf(readoutOf(resolveSystem(document)), revision, at));
 export default work;

@@ -24,6 +24,7 @@ const FILES: readonly {
   readonly type: string;
 }[] = [
   { form: 'html', name: 'Page', says: 'to read, print and send', type: 'text/html' },
+  { form: 'pdf', name: 'Paper', says: 'to print as it is', type: 'application/pdf' },
   { form: 'csv', name: 'Table', says: 'for a spreadsheet', type: 'text/csv' },
   { form: 'json', name: 'Data', says: 'for other programs', type: 'application/json' },
 ];
