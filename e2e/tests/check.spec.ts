@@ -49,6 +49,34 @@ test('an open pair shows the ways to mend it and what each does to others, by ke
   await expect(ways).toBeVisible();
 });
 
+test('both ends of a pair stand on the light axis, and are dragged or moved by keys along their families', async ({
+  page,
+  open,
+}) => {
+  await open('check/text-quiet-on-page-ground');
+  const row = page.getByRole('listitem', { name: 'text.quiet on page.ground' });
+  const text = row.getByRole('slider', { name: 'Lightness of the text, text.quiet' });
+  await expect(text).toHaveAttribute('aria-valuetext', 'L* 44.9, rgb(99 108 107)');
+  expect(await axeFaults(page)).toEqual([]);
+  await text.press('ArrowRight');
+  await expect(row).toContainText(/3\.\d\d needs 4\.5 in Day sailing/);
+  await page.keyboard.press('Control+z');
+  await expect(row).toContainText('5.04 passes 4.5 in Day sailing');
+  // Dragged, it snaps to the shades, live; one undo takes the whole drag back.
+  const box = (await text.boundingBox())!;
+  const y = box.y + 20;
+  await page.mouse.move(box.x + box.width / 2, y);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 120, y, { steps: 6 });
+  await expect(row).toContainText(/(7|8|9|1\d)\.\d\d passes 4\.5 in Day sailing/);
+  await page.mouse.up();
+  await page.keyboard.press('Control+z');
+  await expect(row).toContainText('5.04 passes 4.5 in Day sailing');
+  // The ground too.
+  await row.getByRole('slider', { name: 'Lightness of the ground, page.ground' }).press('ArrowLeft');
+  await expect(row).toContainText('4.04 needs 4.5 in Day sailing, 0.46 short');
+});
+
 test('all failing pairs are repaired as one proposal: seen on the board, taken in part or whole, one undo', async ({
   page,
   open,
@@ -177,6 +205,7 @@ test('the report is handed over as a page that axe passes, as CSV and JSON, at a
   const { at, ...same } = await (await fetch(`${stack.address}/api/projects/${project}/report`)).json();
   expect({ ...same, at: data.at }).toEqual(data);
   expect(Date.parse(at)).toBeGreaterThan(0);
+  expect(readFileSync(await got('Paper (PDF)'), 'latin1')).toMatch(/^%PDF-1\.\d/);
   expect(
     readFileSync(await got('Table (CSV)'), 'utf8')
       .trim()

@@ -42,6 +42,7 @@ export const loadFrontDoor = async () => ({ Component: (await import('./frame/fr
 const PARTS = [
   () => import('./stations/fade/profile.tsx'),
   () => import('./stations/grow/growth/curve-charts.tsx'),
+  () => import('./stations/check/board/pair-axis.tsx'),
   () => import('./stations/check/repair/ways-list.tsx'),
   () => import('./lamp/plane.tsx'),
   () => import('./lamp/moves.tsx'),

@@ -19,3 +19,10 @@ export function placeOf(families: FamilyMap, link: Link | undefined): Place | nu
 
 /** The opacity of a link as a part of another. */
 export const opacityOf = (link: Link) => (link.opacity === undefined ? {} : { opacity: link.opacity });
+
+/** The link to the next darker or lighter shade of the family that a link points to; null at its end, and for others. */
+export function besideInFamily(families: FamilyMap, link: Link, way: 'darker' | 'lighter'): Link | null {
+  const place = placeOf(families, link);
+  const next = place && families.get(place.family)!.shades[place.at + (way === 'darker' ? 1 : -1)];
+  return next ? { to: 'shade', family: place.family, shade: next.label, ...opacityOf(link) } : null;
+}

@@ -118,7 +118,12 @@ export function waysOf(readout: Readout, measured: Measurement): Way[] {
   const found: Found[] = [
     ...works.flatMap((work) => asWay(byShade(work), `shade ${work.side}`)),
     ...sides.flatMap((side) => byBase(system, theme, measured, side)),
-    ...works.flatMap((work) => asWay(byColor(work)?.repair ?? null, `plain ${work.side}`)),
+    ...works.flatMap((work) =>
+      asWay(byColor(work)?.repair ?? null, `plain ${work.side}`).map((way) => ({
+        ...way,
+        cost: work.family && `It would no longer follow ${work.family.name}.`,
+      })),
+    ),
   ];
   const keys = new Set<string>();
   return found.flatMap((way): Way[] => {

@@ -1,3 +1,4 @@
+import { besideInFamily } from '@mint-lamp/core/system/links/family-place';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { linkName } from '@mint-lamp/core/system/links/link-name';
 import { useMemo } from 'react';
@@ -6,7 +7,6 @@ import { toast } from 'sonner';
 import { useEditing } from '../../../store/editing.ts';
 import { selectDocument, selectSystem } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
-import { besideInFamily } from './beside-in-family.ts';
 import { blockToPaste, type CellBlock, gridOf, linkAt, linkBlock } from './cell-block.ts';
 import { copiedLinks, copyLinks } from './copied-links.ts';
 
@@ -47,7 +47,7 @@ export function useBlockEdits(): BlockEdits {
         const system = selectSystem(store.getState());
         const command = linkBlock(block, `make ${counted(block)} ${way}`, (cell) => {
           const link = linkAt(system.document, cell);
-          return (link && besideInFamily(system, link, way)) ?? undefined;
+          return (link && besideInFamily(system.families, link, way)) ?? undefined;
         });
         return command.type === 'batch' && command.commands.length > 0 && edit(command);
       },

@@ -13,13 +13,14 @@ import { addressOf } from '../../../addresses.ts';
 import { useThemeSwitch } from '../../../kinds/themes/use-theme-switch.ts';
 import { NotesOn } from '../../../notes/notes-on.tsx';
 import { useEditing } from '../../../store/editing.ts';
-import { useProjectId } from '../../../store/selectors.ts';
+import { useProjectId, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { part } from '../../../ui/part.tsx';
 import { repairOf } from '../repair/repair-of.ts';
 import { PairSettings } from './pair-settings.tsx';
 
+const PairAxis = part(() => import('./pair-axis.tsx'), <div className="h-22" />);
 const WaysList = part(() => import('../repair/ways-list.tsx'));
 
 /** Px of a theme's column with the gap after it, and of the column of names with its gap. */
@@ -102,22 +103,32 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
           </div>
         )}
       </div>
-      <div
-        className="grid gap-3"
-        // Many columns have a fixed width: as wide as their content, each row would be laid out to learn its width.
-        style={{
-          gridTemplateColumns: `repeat(${measurements.length}, ${whole ? 'minmax(228px, 1fr)' : '228px'})`,
-        }}
-      >
-        {measurements.slice(first, last + 1).map((m, i) => (
-          <div key={m.theme} className="min-w-0" style={{ gridColumn: first + i + 1 }}>
-            <Cell measurement={m} was={was?.[first + i] ?? null} system={system} open={open} />
-          </div>
-        ))}
+      <div className="min-w-0">
+        {open && <ThemeAxis measurements={measurements} />}
+        <div
+          className="grid gap-3"
+          // Many columns have a fixed width: as wide as their content, each row would be laid out to learn its width.
+          style={{
+            gridTemplateColumns: `repeat(${measurements.length}, ${whole ? 'minmax(228px, 1fr)' : '228px'})`,
+          }}
+        >
+          {measurements.slice(first, last + 1).map((m, i) => (
+            <div key={m.theme} className="min-w-0" style={{ gridColumn: first + i + 1 }}>
+              <Cell measurement={m} was={was?.[first + i] ?? null} system={system} open={open} />
+            </div>
+          ))}
+        </div>
       </div>
     </li>
   );
 }, sameRow);
+
+/** The axis of the theme that is switched on, where it is among those shown. */
+function ThemeAxis({ measurements }: { measurements: readonly Measurement[] }) {
+  const { theme } = useTheme();
+  const measurement = measurements.find((one) => one.theme === theme.id) ?? measurements[0]!;
+  return <PairAxis measurement={measurement} />;
+}
 
 function PairNotes({ pair }: { pair: string }) {
   const on = useMemo(() => ({ kind: 'pair', pair }) as const, [pair]);

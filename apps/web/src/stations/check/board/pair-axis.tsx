@@ -1,0 +1,150 @@
+import { contrastMark, lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
+import { luminance, type Rgba } from '@mint-lamp/core/contrast/ratio';
+import { besideInFamily } from '@mint-lamp/core/system/links/family-place';
+import type { Link } from '@mint-lamp/core/system/links/link';
+import { movedOnAxis } from '@mint-lamp/core/system/links/moved-on-axis';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { useStore } from 'react-redux';
+import { useEditing } from '../../../store/editing.ts';
+import { selectSystem, useSystem } from '../../../store/selectors.ts';
+import type { AppStore } from '../../../store/store.ts';
+
+const placeOf = (color: Rgba) => lightnessOfLuminance(luminance(color));
+const css = ({ r, g, b }: Rgba) => `rgb(${r} ${g} ${b})`;
+/** L* of an arrow key where there is no family to go along. */
+const STEP = 1;
+
+/**
+ * Both colours of a pair on the light axis, with the stretch on which the text would pass. Either end is dragged, or
+ * moved by the arrow keys, along its family; a plain colour freely.
+ */
+export default function PairAxis({ measurement }: { measurement: Measurement }) {
+  const { text, ground, required, pair, theme } = measurement;
+  const system = useSystem();
+  const name = system.themes.get(theme)?.theme.name ?? '';
+  if (!text || !ground) return null;
+  const { darker, lighter } = contrastMark(luminance(ground), required);
+  const roles = system.themes.get(theme)!.roles;
+  const family = roles.get(pair.foreground)?.source?.family;
+  const shades = (family && system.families.get(family)?.shades) || [];
+  return (
+    <figure aria-label={`On the light axis, in ${name}`} className="m-0 mb-3">
+      <figcaption className="mb-1 text-sm text-quiet">
+        In {name}, on the light axis: the text passes {required} where the line is strong. Drag either end.
+      </figcaption>
+      <div className="relative mx-3 h-14" data-axis>
+        <span aria-hidden className="absolute inset-x-0 top-[22px] h-px bg-control" />
+        {darker !== null && <Lit from={0} to={darker} />}
+        {lighter !== null && <Lit from={lighter} to={100} />}
+        {shades.map((shade) => (
+          <span
+            key={shade.label}
+            aria-hidden
+            className="absolute top-[17px] h-[11px] w-px bg-control"
+            style={{ left: `${placeOf(shade)}%` }}
+          />
+        ))}
+        <End role={pair.background} theme={theme} color={ground} says="ground" />
+        <End role={pair.foreground} theme={theme} color={text} says="text" />
+      </div>
+    </figure>
+  );
+}
+
+const Lit = ({ from, to }: { from: number; to: number }) => (
+  <span
+    aria-hidden
+    className="absolute top-[20px] h-[5px] rounded-full bg-main"
+    style={{ left: `${from}%`, width: `${to - from}%` }}
+  />
+);
+
+interface EndProps {
+  role: string;
+  theme: string;
+  /** As it is seen. */
+  color: Rgba;
+  says: 'text' | 'ground';
+}
+
+function End({ role, theme, color, says }: EndProps) {
+  const { edit, preview } = useEditing();
+  const store = useStore() as AppStore;
+  const held = useRef<{ readonly axis: DOMRect; link: Link | null } | null>(null);
+  const now = () => {
+    const system = selectSystem(store.getState());
+    return { system, resolved: system.themes.get(theme)!.roles.get(role)! };
+  };
+  const linking = (link: Link) => ({ type: 'setLink', role, theme, link }) as const;
+  const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    const axis = event.currentTarget.closest('[data-axis]')!.getBoundingClientRect();
+    held.current = { axis, link: null };
+  };
+  const onPointerMove = (event: PointerEvent<HTMLButtonElement>) => {
+    if (!held.current) return;
+    const { axis } = held.current;
+    const { system, resolved } = now();
+    const lightness = Math.min(100, Math.max(0, ((event.clientX - axis.left) / axis.width) * 100));
+    const link = movedOnAxis(system.families, resolved, lightness);
+    if (!link) return;
+    held.current.link = link;
+    preview(linking(link));
+  };
+  const onPointerUp = () => {
+    const link = held.current?.link;
+    held.current = null;
+    if (link) edit(linking(link));
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const way = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
+    if (!way) return;
+    event.preventDefault();
+    const { system, resolved } = now();
+    const own: Link | null = resolved.source
+      ? { to: 'shade', ...resolved.source, ...(resolved.opacity === 1 ? {} : { opacity: resolved.opacity }) }
+      : null;
+    const link = own
+      ? besideInFamily(system.families, own, way < 0 ? 'darker' : 'lighter')
+      : movedOnAxis(system.families, resolved, placeOf(color) + way * STEP);
+    if (link) edit(linking(link));
+  };
+  const place = placeOf(color);
+  const { resolved } = now();
+  const isText = says === 'text';
+  return (
+    <button
+      type="button"
+      role="slider"
+      aria-label={`Lightness of ${says === 'text' ? 'the text' : 'the ground'}, ${writeRoleName(resolved.role)}`}
+      aria-valuemin={0}
+      aria-valuemax={100}
+      aria-valuenow={Math.round(place)}
+      aria-valuetext={`L* ${place.toFixed(1)}, ${css(color)}`}
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={onPointerUp}
+      onPointerCancel={() => {
+        held.current = null;
+        preview(null);
+      }}
+      onKeyDown={onKeyDown}
+      className="absolute top-0 z-10 flex -translate-x-1/2 cursor-ew-resize touch-none flex-col items-center rounded-md"
+      style={{ left: `${place}%` }}
+    >
+      <span
+        className={
+          isText
+            ? 'mt-1 block h-9 w-5 rounded-md border-2 border-main'
+            : 'mt-2.5 block h-6 w-8 rounded-md border-2 border-main'
+        }
+        style={{ background: css(color) }}
+      />
+      <span className={isText ? 'text-xs leading-none font-semibold' : 'mt-1.5 text-xs leading-none'}>
+        {says}
+      </span>
+    </button>
+  );
+}
