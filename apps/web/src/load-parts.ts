@@ -13,6 +13,7 @@ const LOADERS = {
   grow: () => import('./stations/grow/grow.tsx'),
   assign: () => import('./stations/assign/assign.tsx'),
   check: () => import('./stations/check/check.tsx'),
+  readers: () => import('./stations/check/readers/readers-page.tsx'),
   report: () => import('./stations/check/report/report-page.tsx'),
   matrix: () => import('./stations/check/matrix/matrix-page.tsx'),
   fade: () => import('./stations/fade/fade.tsx'),

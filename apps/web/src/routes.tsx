@@ -27,6 +27,7 @@ export function createRouter() {
         { path: 'assign/:role?', lazy: station('assign') },
         { path: 'check/matrix', lazy: station('matrix') },
         { path: 'check/report', lazy: station('report') },
+        { path: 'check/readers', lazy: station('readers') },
         { path: 'check/:pair?', lazy: station('check') },
         { path: 'fade/:gradient?/:stop?', lazy: station('fade') },
         { path: 'stage/:scene?', lazy: station('stage') },

@@ -1,6 +1,6 @@
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
 import { memo } from 'react';
-import { scenePaint } from './scene-paint.ts';
+import { type Seeing, scenePaint } from './scene-paint.ts';
 import { Timetable } from './timetable.tsx';
 
 /** Px for which the page is laid out before it is made small. */
@@ -10,10 +10,12 @@ interface SceneThumbProps {
   theme: ResolvedTheme;
   width: number;
   height: number;
+  /** As somebody sees it; the same function while it is the same. */
+  see?: Seeing;
 }
 
 /** The timetable page in a theme, small: to see a system as a page at a glance. For sighted eyes. */
-export const SceneThumb = memo(function SceneThumb({ theme, width, height }: SceneThumbProps) {
+export const SceneThumb = memo(function SceneThumb({ theme, width, height, see }: SceneThumbProps) {
   const scale = width / PAGE;
   return (
     <div
@@ -26,7 +28,7 @@ export const SceneThumb = memo(function SceneThumb({ theme, width, height }: Sce
         className="pointer-events-none origin-top-left"
         style={{ width: PAGE, height: height / scale, transform: `scale(${scale})` }}
       >
-        {Timetable({ paint: scenePaint(theme) })}
+        {Timetable({ paint: scenePaint(theme, see) })}
       </div>
     </div>
   );

@@ -8,6 +8,7 @@ import { PageHeader } from '../../ui/page-header.tsx';
 const VIEWS = [
   { id: 'board', name: 'Pairs', address: [] },
   { id: 'matrix', name: 'Matrix', address: ['matrix'] },
+  { id: 'readers', name: 'Readers', address: ['readers'] },
   { id: 'report', name: 'Report', address: ['report'] },
 ] as const;
 export type CheckView = (typeof VIEWS)[number]['id'];
