@@ -75,6 +75,7 @@ const WEB_LAYERS = [
   ['lamp', 'tray', 'readout', 'finder', 'projects'],
   ['frame'],
   ['stations', 'checkpoints'],
+  ['parts-ahead.ts'],
   ['load-parts.ts'],
   ['routes.tsx'],
   ['main.tsx'],

@@ -205,7 +205,9 @@ test('a recipe is kept, tried on the rails and applied with one undo; a growthâ€
   const lightest = await code(page, 'Lantern', '50').textContent();
   await page.getByRole('link', { name: 'Assign' }).click();
   await page.getByRole('button', { name: 'page.raised in Day sailing' }).first().click();
-  await page.getByRole('complementary', { name: 'Lamp' }).getByLabel('Any CSS colour').fill('#d0d0d0');
+  const lamp = page.getByRole('complementary', { name: 'Lamp' });
+  await expect(lamp.getByRole('heading', { name: 'page.raised' })).toBeVisible();
+  await lamp.getByLabel('Any CSS colour').fill('#d0d0d0');
   await page.keyboard.press('Enter');
   await goOn('grow/shingle');
   // What the page lies on is one of its own shades.

@@ -13,9 +13,6 @@ const LOADERS = {
   grow: () => import('./stations/grow/grow.tsx'),
   assign: () => import('./stations/assign/assign.tsx'),
   check: () => import('./stations/check/check.tsx'),
-  readers: () => import('./stations/check/readers/readers-page.tsx'),
-  report: () => import('./stations/check/report/report-page.tsx'),
-  matrix: () => import('./stations/check/matrix/matrix-page.tsx'),
   fade: () => import('./stations/fade/fade.tsx'),
   stage: () => import('./stations/stage/stage.tsx'),
   deliver: () => import('./stations/deliver/deliver.tsx'),
@@ -30,6 +27,13 @@ export const station = (name: keyof typeof LOADERS) => async () => ({
   Component: (await LOADERS[name]()).default,
 });
 
+const loadCheckViews = () => import('./stations/check/views.ts');
+
+/** Fetches a view of Check for its route. */
+export const checkView = (name: 'matrix' | 'readers' | 'report') => async () => ({
+  Component: (await loadCheckViews())[name],
+});
+
 /** The list of projects, which an open project does without. */
 export const loadProjects = async () => ({
   Component: (await import('./projects/projects-page.tsx')).ProjectsPage,
@@ -37,39 +41,22 @@ export const loadProjects = async () => ({
 
 /** The frame of an open project is fetched when a project is opened: the list of projects does without. */
 export const loadFrame = () => import('./frame/frame.tsx');
-export const loadFrontDoor = async () => ({ Component: (await import('./frame/front-door.tsx')).default });
-
-/** What stations fetch only when it is needed. */
-const PARTS = [
-  () => import('./stations/fade/profile.tsx'),
-  () => import('./stations/grow/growth/curve-charts.tsx'),
-  () => import('./stations/check/board/pair-axis.tsx'),
-  () => import('./stations/check/repair/ways-list.tsx'),
-  () => import('./lamp/plane.tsx'),
-  () => import('./lamp/moves.tsx'),
-  () => import('./lamp/used-by.tsx'),
-  () => import('./lamp/source-of-link.tsx'),
-  () => import('./lamp/near-links.tsx'),
-  () => import('./lamp/replace-everywhere.tsx'),
-  () => import('./frame/steps-list.tsx'),
-  () => import('./readout/thing-list.tsx'),
-  () => import('./kinds/roles/role-actions.tsx'),
-  () => import('./links/link-panel.tsx'),
-  () => import('./tray/picked-tools.tsx'),
-  () => import('./tray/add-color-form.tsx'),
-  async () => (await import('./jobs/run-job.ts')).loadJobsAhead(),
-];
+export const loadFrontDoor = async () => ({ Component: (await loadFrame()).FrontDoor });
 
 const QUIET_MS = 4000;
 
 /** Fetches the parts that were not opened yet once the page is quiet; returns the way to call it off. */
 export function fetchAhead(others: readonly (() => Promise<unknown>)[]): () => void {
   const timer = setTimeout(() => {
-    // What cannot be had now is fetched again when it is opened.
-    const parts = [...Object.values(LOADERS), ...PARTS, ...others].map((load) => load());
-    void Promise.allSettled(parts).then(() => {
+    const ahead = async () => {
+      const { PARTS } = await import('./parts-ahead.ts');
+      await Promise.allSettled(
+        [...Object.values(LOADERS), loadCheckViews, ...PARTS, ...others].map((load) => load()),
+      );
       document.documentElement.dataset.ahead = 'fetched';
-    });
+    };
+    // What cannot be had now is fetched again when it is opened.
+    void ahead().catch(() => {});
   }, QUIET_MS);
   return () => clearTimeout(timer);
 }

@@ -1,6 +1,6 @@
 import { createBrowserRouter } from 'react-router';
 import { LostPage } from './frame/lost-page.tsx';
-import { fetchAhead, loadFrame, loadFrontDoor, loadProjects, station } from './load-parts.ts';
+import { checkView, fetchAhead, loadFrame, loadFrontDoor, loadProjects, station } from './load-parts.ts';
 import { Waiting } from './ui/notice.tsx';
 
 /** Every station, family, shade, role, pair, gradient and stop has an address. */
@@ -25,9 +25,9 @@ export function createRouter() {
         { path: 'gather/:source?/:view?', lazy: station('gather') },
         { path: 'grow/:family?/:shade?', lazy: station('grow') },
         { path: 'assign/:role?', lazy: station('assign') },
-        { path: 'check/matrix', lazy: station('matrix') },
-        { path: 'check/report', lazy: station('report') },
-        { path: 'check/readers', lazy: station('readers') },
+        { path: 'check/matrix', lazy: checkView('matrix') },
+        { path: 'check/report', lazy: checkView('report') },
+        { path: 'check/readers', lazy: checkView('readers') },
         { path: 'check/:pair?', lazy: station('check') },
         { path: 'fade/:gradient?/:stop?', lazy: station('fade') },
         { path: 'stage/:scene?', lazy: station('stage') },

@@ -23,6 +23,8 @@ interface FrameProps {
   onOpen: (others: readonly (() => Promise<unknown>)[]) => () => void;
 }
 
+export { default as FrontDoor } from './front-door.tsx';
+
 /** The frame with its store, which the list of projects does without. */
 export default function ProjectFrame(props: FrameProps) {
   const [store] = useState(createStore);

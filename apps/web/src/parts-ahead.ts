@@ -1,0 +1,20 @@
+/** What is fetched only when it is needed, and ahead when the page is quiet; apart, since nobody waits for this list. */
+export const PARTS = [
+  () => import('./stations/fade/profile.tsx'),
+  () => import('./stations/grow/growth/curve-charts.tsx'),
+  () => import('./stations/check/board/pair-axis.tsx'),
+  () => import('./stations/check/repair/ways-list.tsx'),
+  () => import('./lamp/plane.tsx'),
+  () => import('./lamp/moves.tsx'),
+  () => import('./lamp/used-by.tsx'),
+  () => import('./lamp/source-of-link.tsx'),
+  () => import('./lamp/near-links.tsx'),
+  () => import('./lamp/replace-everywhere.tsx'),
+  () => import('./frame/steps-list.tsx'),
+  () => import('./readout/thing-list.tsx'),
+  () => import('./kinds/roles/role-actions.tsx'),
+  () => import('./links/link-panel.tsx'),
+  () => import('./tray/picked-tools.tsx'),
+  () => import('./tray/add-color-form.tsx'),
+  async () => (await import('./jobs/run-job.ts')).loadJobsAhead(),
+];
