@@ -28,6 +28,12 @@ test('pairs are filtered, put under their grounds, and shown in one theme alone'
   await which.getByLabel('Order').selectOption('by ground');
   const grounds = page.getByRole('list', { name: 'Pairs by ground' }).getByRole('heading', { level: 2 });
   await expect(grounds.first()).toHaveText('on page.ground 5');
+  // Graphics are shown as what the role is for.
+  const drawn = (pair: string) =>
+    page.getByRole('listitem', { name: pair }).locator('[data-graphic]').first().getAttribute('data-graphic');
+  expect(await drawn('focus.ring on page.ground')).toBe('ring');
+  expect(await drawn('action.fill on page.ground')).toBe('control');
+  expect(await drawn('line.strong on page.raised')).toBe('line');
   expect(await axeFaults(page)).toEqual([]);
 });
 

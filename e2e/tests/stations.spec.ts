@@ -304,7 +304,12 @@ test('Check keeps the order while a pair is mended, and its figures are never ro
   await rows.nth(5).getByLabel('Content').selectOption('large text');
   await rows.nth(5).getByLabel('Size (px)').fill('20');
   await page.keyboard.press('Enter');
-  await expect(rows.nth(5)).toContainText('At 20 px this counts as body text.');
+  await expect(rows.nth(5)).toContainText('At 20 px and weight 400 this is body text: it needs 4.5.');
+  await expect(rows.nth(5).getByLabel('Content')).toHaveValue('body');
+  await rows.nth(5).getByLabel('Weight').fill('700');
+  await page.keyboard.press('Enter');
+  await expect(rows.nth(5)).toContainText('this is large text: it needs 3.');
+  await expect(rows.nth(5).getByLabel('Content')).toHaveValue('large');
 });
 
 test('Fade: stops are added, moved by key and number, linked, and removed by button and by Delete', async ({

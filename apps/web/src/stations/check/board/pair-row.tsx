@@ -1,10 +1,11 @@
-import { formatRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
+import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { describeTarget } from '@mint-lamp/core/contrast/targets';
 import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
-import type { Pair } from '@mint-lamp/core/system/pairs/pair';
 import type { System } from '@mint-lamp/core/system/resolve/resolve';
 import type { Role } from '@mint-lamp/core/system/roles/role';
 import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
+import { usageOf } from '@mint-lamp/core/system/roles/role-use';
+import type { RoleUse } from '@mint-lamp/core/system/roles/use-names';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
 import { memo, type Ref, useMemo } from 'react';
@@ -19,6 +20,7 @@ import { IconButton } from '../../../ui/icon-button.tsx';
 import { part } from '../../../ui/part.tsx';
 import { repairOf } from '../repair/repair-of.ts';
 import { PairSettings } from './pair-settings.tsx';
+import { Sample } from './sample.tsx';
 
 const PairAxis = part(() => import('./pair-axis.tsx'), <div className="h-22" />);
 const WaysList = part(() => import('../repair/ways-list.tsx'));
@@ -67,6 +69,8 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
   const foreground = roleNameIn(roles, pair.foreground);
   const background = roleNameIn(roles, pair.background);
   const name = `${foreground} on ${background}`;
+  const front = roles.find((role) => role.id === pair.foreground);
+  const use = front ? usageOf(front, system.document.pairs) : 'other';
   return (
     <li
       ref={ref}
@@ -114,7 +118,7 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
         >
           {measurements.slice(first, last + 1).map((m, i) => (
             <div key={m.theme} className="min-w-0" style={{ gridColumn: first + i + 1 }}>
-              <Cell measurement={m} was={was?.[first + i] ?? null} system={system} open={open} />
+              <Cell measurement={m} was={was?.[first + i] ?? null} system={system} use={use} open={open} />
             </div>
           ))}
         </div>
@@ -140,11 +144,13 @@ interface CellProps {
   /** How it was before what is proposed. */
   was: Measurement | null;
   system: System;
+  /** What the role in front is for. */
+  use: RoleUse;
   open: boolean;
 }
 
 /** A pair in one theme: the text itself, its ratio and what it needs; when it fails, the repair beside it. */
-function Cell({ measurement, was, system, open }: CellProps) {
+function Cell({ measurement, was, system, use, open }: CellProps) {
   const { pair, text, ground, ratio, required, passes } = measurement;
   const switchTheme = useThemeSwitch();
   const { edit } = useEditing();
@@ -155,9 +161,11 @@ function Cell({ measurement, was, system, open }: CellProps) {
   return (
     <>
       <div className="overflow-hidden rounded-md border border-hair">
-        {isOther && <Sample pair={pair} text={was.text} ground={was.ground} />}
-        <Sample pair={pair} text={text} ground={ground} after={isOther} />
-        {repair?.kind === 'repair' && <Sample pair={pair} text={repair.text} ground={repair.ground} after />}
+        {isOther && <Sample pair={pair} use={use} text={was.text} ground={was.ground} />}
+        <Sample pair={pair} use={use} text={text} ground={ground} after={isOther} />
+        {repair?.kind === 'repair' && (
+          <Sample pair={pair} use={use} text={repair.text} ground={repair.ground} after />
+        )}
       </div>
       <p className="mt-1 flex flex-wrap items-baseline gap-x-2">
         <span className={clsx('font-mono', passes ? 'text-pass' : 'font-bold text-fail')}>
@@ -195,57 +203,4 @@ function Cell({ measurement, was, system, open }: CellProps) {
 function marginWords(ratio: number, required: number): string {
   const margin = Number(formatRatio(ratio)) - required;
   return margin < 0 ? `${(-margin).toFixed(2)} short` : `${margin.toFixed(2)} over`;
-}
-
-const css = ({ r, g, b }: Rgba) => `rgb(${r} ${g} ${b})`;
-
-/** The colours at work at the pair's real size. For sighted eyes; the figures beside it say the same. */
-function Sample({
-  pair,
-  text,
-  ground,
-  after = false,
-}: {
-  pair: Pair;
-  text: Rgba | null;
-  ground: Rgba | null;
-  after?: boolean;
-}) {
-  if (!text || !ground) return <div className="h-13 bg-sunken" />;
-  return (
-    <div
-      aria-hidden
-      data-specimen
-      className={clsx(
-        'relative flex min-h-13 items-center overflow-hidden px-3 py-1',
-        after && 'border-t-2 border-main',
-      )}
-      style={{ background: css(ground), color: css(text) }}
-    >
-      {pair.target.content === 'graphics' ? (
-        <svg
-          aria-hidden
-          viewBox="0 0 120 32"
-          className="h-8"
-          fill="none"
-          stroke="currentColor"
-          strokeWidth="2"
-        >
-          <rect x="2" y="4" width="52" height="24" rx="6" />
-          <circle cx="80" cy="16" r="10" />
-          <path d="M74 16l4 4 8-8M102 6v20M110 12v14" />
-        </svg>
-      ) : (
-        <span
-          className="whitespace-nowrap"
-          style={{ fontSize: pair.size, fontWeight: pair.weight, lineHeight: 1.2 }}
-        >
-          08:15 to Oster Skerry
-        </span>
-      )}
-      {after && (
-        <span className="absolute right-1.5 rounded-[3px] bg-raised px-1 text-[11px] text-main">after</span>
-      )}
-    </div>
-  );
 }

@@ -1,4 +1,11 @@
-import { CONTENT_NAMES, type Content, isLargeText, type Level } from '@mint-lamp/core/contrast/targets';
+import {
+  CONTENT_NAMES,
+  type Content,
+  effectiveTarget,
+  isLargeText,
+  type Level,
+  requiredRatio,
+} from '@mint-lamp/core/contrast/targets';
 import type { Pair } from '@mint-lamp/core/system/pairs/pair';
 import { useEditing } from '../../../store/editing.ts';
 import { Choice } from '../../../ui/choice.tsx';
@@ -14,12 +21,20 @@ export const LEVEL_OPTIONS: readonly { value: Level; label: string }[] = [
   { value: 'AAA', label: 'AAA' },
 ];
 
-/** What a pair must reach, and the size for which that holds. */
+/** What a pair must reach, and the size for which that holds. The size of a text says whether it is large. */
 export function PairSettings({ pair }: { pair: Pair }) {
   const { edit } = useEditing();
   const set = (change: Partial<Omit<Pair, 'id'>>) => edit({ type: 'setPair', pair: pair.id, change });
   const { level, content } = pair.target;
-  const tooSmall = content === 'large' && !isLargeText(pair.size, pair.weight);
+  /** The target goes with the size, by WCAG's own rule. */
+  const resize = (change: { readonly size?: number; readonly weight?: number }) => {
+    const { size, weight } = { ...pair, ...change };
+    const fits = isLargeText(size, weight) ? 'large' : 'body';
+    set(
+      content === 'graphics' || content === fits ? change : { ...change, target: { level, content: fits } },
+    );
+  };
+  const real = effectiveTarget(pair.target, pair.size, pair.weight);
   return (
     <>
       <Choice
@@ -41,21 +56,21 @@ export function PairSettings({ pair }: { pair: Pair }) {
           min={6}
           max={200}
           decimals={2}
-          onCommit={(size) => set({ size })}
+          onCommit={(size) => resize({ size })}
         />
         <NumberField
           label="Weight"
           value={pair.weight}
           min={100}
           max={900}
-          onCommit={(weight) => set({ weight })}
+          onCommit={(weight) => resize({ weight })}
         />
       </div>
-      {tooSmall && (
-        <p className="text-sm text-look">
-          Large text is at least 24 px, or 18.66 px in bold (700). At {pair.size} px this counts as body text.
-        </p>
-      )}
+      <p role="status" className="text-sm text-quiet">
+        {content === 'graphics'
+          ? `Graphics and controls need ${requiredRatio(real)}.`
+          : `At ${pair.size} px and weight ${pair.weight} this is ${CONTENT_NAMES[real.content]}: it needs ${requiredRatio(real)}. Large is 24 px, or 18.66 px from weight 700 on.`}
+      </p>
     </>
   );
 }

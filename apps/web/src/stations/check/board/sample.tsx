@@ -1,0 +1,78 @@
+import type { Rgba } from '@mint-lamp/core/contrast/ratio';
+import type { Pair } from '@mint-lamp/core/system/pairs/pair';
+import type { RoleUse } from '@mint-lamp/core/system/roles/use-names';
+import clsx from 'clsx';
+
+const css = ({ r, g, b }: Rgba) => `rgb(${r} ${g} ${b})`;
+
+interface SampleProps {
+  pair: Pair;
+  /** What the role in front is for. */
+  use: RoleUse;
+  text: Rgba | null;
+  ground: Rgba | null;
+  after?: boolean;
+}
+
+/** The colours at work: text at its real size, else as what the role is for. For sighted eyes; the figures say the same. */
+export function Sample({ pair, use, text, ground, after = false }: SampleProps) {
+  if (!text || !ground) return <div className="h-13 bg-sunken" />;
+  return (
+    <div
+      aria-hidden
+      data-specimen
+      className={clsx(
+        'relative flex min-h-13 items-center overflow-hidden px-3 py-1',
+        after && 'border-t-2 border-main',
+      )}
+      style={{ background: css(ground), color: css(text) }}
+    >
+      {pair.target.content === 'graphics' ? (
+        <Graphic use={use} />
+      ) : (
+        <span
+          className="whitespace-nowrap"
+          style={{ fontSize: pair.size, fontWeight: pair.weight, lineHeight: 1.2 }}
+        >
+          08:15 to Oster Skerry
+        </span>
+      )}
+      {after && (
+        <span className="absolute right-1.5 rounded-[3px] bg-raised px-1 text-[11px] text-main">after</span>
+      )}
+    </div>
+  );
+}
+
+/** A graphic as the role is for: a line, a focus ring round a control, a control that is filled, else a sign. */
+function Graphic({ use }: { use: RoleUse }) {
+  switch (use) {
+    case 'line':
+      return <span data-graphic="line" className="h-px w-40 bg-current" />;
+    case 'ring':
+      return (
+        <span
+          data-graphic="ring"
+          className="h-6 w-24 rounded-md outline-2 outline-offset-2 outline-current"
+        />
+      );
+    case 'fill':
+    case 'ground':
+      return <span data-graphic="control" className="h-7 w-28 rounded-md bg-current" />;
+    default:
+      return (
+        <svg
+          aria-hidden
+          data-graphic="sign"
+          viewBox="0 0 32 32"
+          className="size-8"
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="2"
+        >
+          <circle cx="16" cy="16" r="11" />
+          <path d="M10 16l4 4 8-8" />
+        </svg>
+      );
+  }
+}
