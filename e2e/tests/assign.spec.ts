@@ -34,7 +34,6 @@ test('each role stands on its theme’s page as what it is for, with its link an
   await page.reload();
   await page.getByRole('button', { name: 'Unfold action, 3 roles' }).click();
   await expect(fill).toBeVisible();
-  expect(await axeFaults(page)).toEqual([]);
 });
 
 test('by keyboard: links are typed, moved along the family, copied, pasted, cleared and given to every theme', async ({

@@ -2,16 +2,7 @@ import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import { percentOf } from '@mint-lamp/core/gradient/model';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { useMemo } from 'react';
-import {
-  CartesianGrid,
-  Line,
-  LineChart,
-  ReferenceLine,
-  ResponsiveContainer,
-  Tooltip,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { sampler } from './sampled.ts';
 
 const STEPS = 60;
@@ -32,6 +23,10 @@ export default function Profile({ resolved }: { resolved: ResolvedGradient }) {
       return { at, lightness: l * 100, chroma: (c / CHROMA_TOP) * 100, c };
     });
   }, [resolved]);
+  /** Where the stops are, as shares of the line. */
+  const places = resolved.stops
+    .map((stop) => percentOf(stop.places[0], LINE) / 100)
+    .filter((at) => at >= 0 && at <= 1);
   return (
     <figure aria-label="Profile: lightness and chroma along the gradient" className="m-0">
       <div aria-hidden className="h-28">
@@ -41,7 +36,14 @@ export default function Profile({ resolved }: { resolved: ResolvedGradient }) {
             margin={{ top: 6, right: 0, bottom: 0, left: -28 }}
             accessibilityLayer={false}
           >
-            <CartesianGrid stroke="var(--line-hair)" vertical={false} />
+            {/* The stops are lines of the grid: as things of their own the chart would keep account of each. */}
+            <CartesianGrid
+              stroke="var(--line-hair)"
+              vertical={{ stroke: 'var(--line-control)', strokeDasharray: '2 3' }}
+              verticalCoordinatesGenerator={({ offset }) =>
+                places.map((at) => offset.left + at * offset.width)
+              }
+            />
             <XAxis
               dataKey="at"
               type="number"
@@ -57,14 +59,6 @@ export default function Profile({ resolved }: { resolved: ResolvedGradient }) {
               tick={{ fontSize: 12, fill: 'var(--text-quiet)' }}
               stroke="var(--line-control)"
             />
-            {resolved.stops.map((stop) => (
-              <ReferenceLine
-                key={stop.id}
-                x={percentOf(stop.places[0], LINE)}
-                stroke="var(--line-control)"
-                strokeDasharray="2 3"
-              />
-            ))}
             <Tooltip
               isAnimationActive={false}
               formatter={(value, name, item) =>

@@ -28,7 +28,7 @@ describe('the commands between two documents', () => {
       fc.property(anyDocument, anyDocument, (from, to) => {
         goBetween(from, to);
       }),
-      { numRuns: runs(1000) },
+      { numRuns: runs(600) },
     );
   });
 
@@ -49,6 +49,19 @@ describe('the commands between two documents', () => {
     const moved = applyCommand(SKERRY_LINE, { type: 'setBase', family: first!.id, color: '#702040' });
     if (!moved.ok) throw new Error(moved.reason);
     expect(goBetween(moved.document, SKERRY_LINE)).toBe(2);
+    // A link is set back by itself, so that what somebody else does to the role meanwhile stays.
+    const linked = applyCommand(SKERRY_LINE, {
+      type: 'setLink',
+      role: 'text-quiet',
+      theme: 'day',
+      link: { to: 'role', role: 'text-main' },
+    });
+    if (!linked.ok) throw new Error(linked.reason);
+    expect(commandsBetween(linked.document, SKERRY_LINE).map(({ type }) => type)).toEqual([
+      'setLink',
+      'setLink',
+    ]);
+    goBetween(linked.document, SKERRY_LINE);
     const renamed = applyCommand(SKERRY_LINE, { type: 'moveRole', role: SKERRY_LINE.roles[0]!.id, index: 9 });
     if (!renamed.ok) throw new Error(renamed.reason);
     // The ground of the page is let go and held again.

@@ -129,9 +129,48 @@ function themeCommands(
   return out;
 }
 
-/** The links of a role in some themes. */
-const linksIn = (role: Role, themes: ReadonlySet<string>) =>
-  Object.fromEntries(Object.entries(role.links).filter(([theme]) => themes.has(theme)));
+/** Of more links than these of one role, the role is taken out and put in anew: fewer commands, and all at once. */
+const MOST_LINKS = 2;
+
+/** The themes, of those that are in both documents, in which a role has another link. */
+const relinkedIn = (a: Role, b: Role, themes: ReadonlySet<string>): string[] =>
+  [...themes].filter((theme) => !sameJson(a.links[theme], b.links[theme]));
+
+/** Gives roles that stay where they are other links; in two halves, as {@link exchange}. */
+function relink(
+  from: readonly Role[],
+  to: readonly Role[],
+  kept: ReadonlySet<string>,
+  themes: ReadonlySet<string>,
+): { readonly out: SimpleCommand[]; readonly in: SimpleCommand[] } {
+  const before = new Map(from.map((role) => [role.id, role]));
+  const changes = to.flatMap((role) =>
+    kept.has(role.id)
+      ? relinkedIn(before.get(role.id)!, role, themes).map((theme) => ({
+          was: before.get(role.id)!,
+          role,
+          theme,
+        }))
+      : [],
+  );
+  const link = (role: string, theme: string, next: Link | null): SimpleCommand => ({
+    type: 'setLink',
+    role,
+    theme,
+    link: next,
+  });
+  return {
+    // A plain colour meets nothing on the way, and is only taken away where nothing comes in its place.
+    out: changes.flatMap(({ was, role, theme }) => {
+      const old = was.links[theme];
+      const goes = old && (old.to !== 'color' || !role.links[theme]);
+      return goes ? [link(was.id, theme, null)] : [];
+    }),
+    in: changes.flatMap(({ role, theme }) =>
+      role.links[theme] ? [link(role.id, theme, role.links[theme]!)] : [],
+    ),
+  };
+}
 
 /**
  * Small commands that make one document another, exactly: for going back to an earlier one, whole or in part, as an
@@ -142,8 +181,9 @@ export function commandsBetween(from: ProjectDocument, to: ProjectDocument): Sim
   const common = new Set(from.themes.map(({ id }) => id).filter((id) => toThemes.has(id)));
   // Links in themes that come or go, come and go with them.
   const sameRole = (a: Role, b: Role) =>
-    sameJson({ ...a, links: linksIn(a, common) }, { ...b, links: linksIn(b, common) });
+    sameJson({ ...a, links: {} }, { ...b, links: {} }) && relinkedIn(a, b, common).length <= MOST_LINKS;
   const roles = exchange(from.roles, to.roles, ROLES, sameRole);
+  const links = relink(from.roles, to.roles, roles.kept, common);
   const lists = LISTS.map((list) => exchange(list.of(from), list.of(to), list));
   const linksOf = (theme: string) =>
     Object.fromEntries(
@@ -157,9 +197,9 @@ export function commandsBetween(from: ProjectDocument, to: ProjectDocument): Sim
   const loosened = from.ground !== null && !roles.kept.has(from.ground);
   if (loosened) out.push({ type: 'setGround', role: null });
   for (const list of [...lists].reverse()) out.push(...list.out);
-  out.push(...roles.out, ...themeCommands(from.themes, to.themes, linksOf));
+  out.push(...roles.out, ...links.out, ...themeCommands(from.themes, to.themes, linksOf));
   const [families, ...others] = lists;
-  out.push(...families!.in, ...roles.in, ...others.flatMap((list) => list.in));
+  out.push(...families!.in, ...roles.in, ...links.in, ...others.flatMap((list) => list.in));
   if (!sameJson(from.relatives, to.relatives)) {
     if (from.relatives.source !== to.relatives.source)
       out.push({ type: 'setRelativesSource', color: to.relatives.source });

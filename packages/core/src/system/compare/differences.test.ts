@@ -90,7 +90,7 @@ describe('what differs between two states', () => {
         if (!isDeepStrictEqual(JSON.parse(JSON.stringify(restored)), JSON.parse(JSON.stringify(then))))
           throw new Error('It is another state.');
       }),
-      { numRuns: runs(1000) },
+      { numRuns: runs(600) },
     );
   });
 
