@@ -1,3 +1,4 @@
+import { differingParts } from '@mint-lamp/core/system/compare/differing-parts';
 import type { Checkpoint } from '@mint-lamp/core/wire/checkpoints';
 import { ArrowLeftRight } from 'lucide-react';
 import { useMemo } from 'react';
@@ -10,7 +11,7 @@ import { Failure } from '../ui/notice.tsx';
 import { ChangedRoles } from './changed-roles.tsx';
 import { ChangedThings } from './changed-things.tsx';
 import { RestoreBar } from './restore-bar.tsx';
-import { partsOf, useRestoring } from './use-restoring.ts';
+import { useRestoring } from './use-restoring.ts';
 import { NOW, useStateOf } from './use-state-of.ts';
 
 interface ComparisonProps {
@@ -31,7 +32,7 @@ export function Comparison({ list, before, after, onCompare }: ComparisonProps) 
   );
   const { result, busy, fault, again } = useJob('compare', input);
   const restoring = useRestoring(from.document, nameOf(before));
-  const parts = useMemo(() => (result ? partsOf(result) : []), [result]);
+  const parts = useMemo(() => (result ? differingParts(result) : []), [result]);
   const options = [{ value: NOW, label: 'Now' }, ...list.map(({ id, name }) => ({ value: id, label: name }))];
   const problem = from.fault ?? to.fault ?? fault;
   const nothing = result && !parts.length && !result.roles.length;

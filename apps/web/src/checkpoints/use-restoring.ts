@@ -1,6 +1,5 @@
 import { MOST_IN_BATCH } from '@mint-lamp/core/system/commands/command';
 import { commandsBetween } from '@mint-lamp/core/system/compare/commands-between';
-import type { Differences } from '@mint-lamp/core/system/compare/differences';
 import { type Part, partKey } from '@mint-lamp/core/system/compare/parts';
 import { restoredIn, withNeeds } from '@mint-lamp/core/system/compare/restored';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
@@ -8,26 +7,6 @@ import { useCallback, useMemo, useState } from 'react';
 import { useEditing } from '../store/editing.ts';
 import { selectProject } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
-
-/** Everything that differs and can be restored by itself. */
-export function partsOf(differences: Differences): Part[] {
-  const { name, ground, relatives, lists, orders, themes, families, roles, pairs, gradients } = differences;
-  return [
-    ...(name ? [{ part: 'name' } as const] : []),
-    ...(ground ? [{ part: 'ground' } as const] : []),
-    ...(relatives ? [{ part: 'relatives' } as const] : []),
-    ...lists.map(({ list }) => ({ part: 'list', list }) as const),
-    ...orders.map((list) => ({ part: 'order', list }) as const),
-    ...themes.map(({ id }) => ({ part: 'theme', id }) as const),
-    ...families.map(({ id }) => ({ part: 'family', id }) as const),
-    ...pairs.map(({ id }) => ({ part: 'pair', id }) as const),
-    ...gradients.map(({ id }) => ({ part: 'gradient', id }) as const),
-    ...roles.flatMap(({ id, itself, cells }): Part[] => [
-      ...(itself ? [{ part: 'role', id } as const] : []),
-      ...cells.flatMap(({ theme, linked }) => (linked ? [{ part: 'cell', id, theme } as const] : [])),
-    ]),
-  ];
-}
 
 /** The choice of what is restored. */
 export interface Restoring {

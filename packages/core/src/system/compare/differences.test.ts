@@ -9,31 +9,9 @@ import { command } from '../commands/random-command.fixture.ts';
 import { anyDocument } from '../commands/random-document.fixture.ts';
 import { SMALL } from '../commands/small-documents.fixture.ts';
 import { commandsBetween } from './commands-between.ts';
-import { type Differences, differencesBetween } from './differences.ts';
-import type { Part } from './parts.ts';
+import { differencesBetween } from './differences.ts';
+import { differingParts } from './differing-parts.ts';
 import { restoredIn, withNeeds } from './restored.ts';
-
-/** Everything that differs, as parts. */
-function everyPart(differences: Differences): Part[] {
-  const { name, ground, relatives, lists, orders, roles } = differences;
-  const things = (['theme', 'family', 'pair', 'gradient'] as const).flatMap((part) =>
-    differences[part === 'family' ? 'families' : (`${part}s` as 'themes' | 'pairs' | 'gradients')].map(
-      ({ id }): Part => ({ part, id }),
-    ),
-  );
-  return [
-    ...(name ? [{ part: 'name' } as const] : []),
-    ...(ground ? [{ part: 'ground' } as const] : []),
-    ...(relatives ? [{ part: 'relatives' } as const] : []),
-    ...lists.map(({ list }) => ({ part: 'list', list }) as const),
-    ...orders.map((list) => ({ part: 'order', list }) as const),
-    ...things,
-    ...roles.flatMap(({ id, itself, cells }): Part[] => [
-      ...(itself ? [{ part: 'role', id } as const] : []),
-      ...cells.flatMap(({ theme, linked }) => (linked ? [{ part: 'cell', id, theme } as const] : [])),
-    ]),
-  ];
-}
 
 describe('what differs between two states', () => {
   it('is nothing between a state and itself', () => {
@@ -85,7 +63,7 @@ describe('what differs between two states', () => {
   it('restored with everything that differs, is the earlier state; whatever lies between them', () => {
     fc.assert(
       fc.property(anyDocument, anyDocument, (then, now) => {
-        const parts = everyPart(differencesBetween(then, now));
+        const parts = differingParts(differencesBetween(then, now));
         const restored = restoredIn(now, then, withNeeds(now, then, parts));
         if (!isDeepStrictEqual(JSON.parse(JSON.stringify(restored)), JSON.parse(JSON.stringify(then))))
           throw new Error('It is another state.');
@@ -104,7 +82,7 @@ describe('what differs between two states', () => {
           const result = applyCommand(now, next);
           if (result.ok) now = result.document;
         }
-        const chosen = everyPart(differencesBetween(SMALL, now)).filter(() => choices.next().value);
+        const chosen = differingParts(differencesBetween(SMALL, now)).filter(() => choices.next().value);
         const parts = withNeeds(now, SMALL, chosen);
         const wanted = restoredIn(now, SMALL, parts);
         const edit = { type: 'batch', label: 'restore', commands: commandsBetween(now, wanted) } as const;
