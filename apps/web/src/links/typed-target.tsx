@@ -5,6 +5,7 @@ import clsx from 'clsx';
 import { type KeyboardEvent, useId, useState } from 'react';
 import { useSystem, useTheme } from '../store/selectors.ts';
 import { ColorChip } from '../ui/color-chip.tsx';
+import { useFocusOnce } from '../ui/use-focus-once.ts';
 
 interface TypedTargetProps {
   exceptRole: string | undefined;
@@ -16,6 +17,8 @@ interface TypedTargetProps {
 /** Finds what to link to by a few letters and figures: "dee 7" is Deepwater 700. */
 export function TypedTarget({ exceptRole, exceptFamily, onPick, onLook }: TypedTargetProps) {
   const id = useId();
+  // The panel is fetched when it is first opened, after the focus was given to it.
+  const field = useFocusOnce<HTMLInputElement>();
   const system = useSystem();
   const theme = useTheme();
   const [text, setText] = useState('');
@@ -49,6 +52,7 @@ export function TypedTarget({ exceptRole, exceptFamily, onPick, onLook }: TypedT
         Link to
       </label>
       <input
+        ref={field}
         id={id}
         role="combobox"
         aria-expanded={found.length > 0}

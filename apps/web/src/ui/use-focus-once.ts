@@ -1,11 +1,15 @@
 import { useEffect, useRef } from 'react';
 
-/** Gives the focus to what comes up in place of what was pressed, so that the keyboard goes on from there. */
+/**
+ * Gives the focus to what comes up in place of what was pressed, or late in a panel that has the focus itself, so that
+ * the keyboard goes on from there.
+ */
 export function useFocusOnce<T extends HTMLElement>() {
   const ref = useRef<T>(null);
   useEffect(() => {
     const held = document.activeElement;
-    if (!held || held === document.body) ref.current?.focus({ preventScroll: true });
+    if (!held || held === document.body || held === ref.current?.closest('[role=dialog]'))
+      ref.current?.focus({ preventScroll: true });
   }, []);
   return ref;
 }
