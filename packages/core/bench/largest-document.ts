@@ -37,6 +37,7 @@ export const LARGEST: ProjectDocument = {
   version: DOCUMENT_VERSION,
   name: 'Largest',
   ground: 'r0',
+  words: { text: null, action: null },
   themes,
   families,
   roles,
@@ -48,6 +49,7 @@ export const LARGEST: ProjectDocument = {
     size: 16,
     weight: 400,
   })),
+  declined: [],
   gradients: Array.from({ length: 200 }, (_, i) => ({
     id: `g${i}`,
     name: `Gradient ${i}`,

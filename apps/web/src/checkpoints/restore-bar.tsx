@@ -77,6 +77,8 @@ export function nameOfPart(part: Part, then: ProjectDocument, now: ProjectDocume
       return 'the name of the project';
     case 'ground':
       return 'what lies beneath the page';
+    case 'words':
+      return 'the words of samples';
     case 'relatives':
       return 'the relatives';
     case 'list':

@@ -66,6 +66,8 @@ export const MINT_LAMP_INTERFACE: ProjectDocument = {
   ],
   roles: ROLES.map(([name, ...links]) => role(THEMES, name, ...links)),
   pairs: PAIRS.map(([text, ground, content, level]) => pair(text, ground, { content, level })),
+  words: { text: 'The lamp lights what depends on it', action: 'Keep it' },
+  declined: [],
   gradients: [],
   tray: [],
   pictures: [],

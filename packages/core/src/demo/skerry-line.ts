@@ -61,6 +61,7 @@ export const SKERRY_LINE: ProjectDocument = {
   version: DOCUMENT_VERSION,
   name: 'Skerry Line',
   ground: 'page-ground',
+  words: { text: '08:15 to Oster Skerry', action: 'Book a crossing' },
   themes: [
     { id: 'day', name: 'Day sailing' },
     { id: 'night', name: 'Night sailing' },
@@ -75,6 +76,7 @@ export const SKERRY_LINE: ProjectDocument = {
   ],
   roles: ROLES.map(([name, ...links]) => role(THEMES, name, ...links)),
   pairs: PAIRS.map(([text, ground, content, level]) => pair(text, ground, { content, level })),
+  declined: [],
   gradients: [
     linear('First light', 105, [
       stop('night-sea', 0, 'Deepwater 900'),

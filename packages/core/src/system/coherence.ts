@@ -17,6 +17,8 @@ function checkCoherence(document: ProjectDocument): void {
     throw new Refusal('What lies beneath the page is a role that does not exist.');
   if (pairs.some((pair) => pair.foreground === pair.background))
     throw new Refusal('A pair needs two different roles.');
+  const declined = new Set(document.declined.map((one) => `${one.foreground} ${one.background}`));
+  if (declined.size < document.declined.length) throw new Refusal('A pair is declined twice.');
   const known = new Set(themes.map(({ id }) => id));
   if (roles.some(({ links }) => Object.keys(links).some((theme) => !known.has(theme))))
     throw new Refusal('A role has a link in a theme that does not exist.');

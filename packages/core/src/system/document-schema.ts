@@ -1,5 +1,7 @@
 import Joi from 'joi';
 import { incoherenceOf } from './coherence.ts';
+import { MOST_DECLINED } from './declined/declined-pair.ts';
+import { declinedSchema } from './declined/declined-schema.ts';
 import { DOCUMENT_VERSION, type ProjectDocument } from './document.ts';
 import { MOST_FAMILIES } from './families/family.ts';
 import { familySchema } from './families/family-schema.ts';
@@ -11,7 +13,7 @@ import { MOST_PAIRS } from './pairs/pair.ts';
 import { pairSchema } from './pairs/pair-schema.ts';
 import { MOST_PICTURES } from './pictures/picture.ts';
 import { pictureSchema } from './pictures/picture-schema.ts';
-import { groundSchema, projectNameSchema } from './project/project-schema.ts';
+import { groundSchema, projectNameSchema, wordsSchema } from './project/project-schema.ts';
 import { MOST_RECIPES } from './recipes/recipe.ts';
 import { recipeSchema } from './recipes/recipe-schema.ts';
 import { relativesSchema } from './relatives/relatives-schema.ts';
@@ -31,10 +33,12 @@ export const documentShape = objectOf<ProjectDocument>({
   version: Joi.valid(DOCUMENT_VERSION),
   name: projectNameSchema,
   ground: groundSchema,
+  words: wordsSchema,
   themes: list(themeSchema, MOST_THEMES).min(1),
   families: list(familySchema, MOST_FAMILIES),
   roles: list(roleSchema, MOST_ROLES),
   pairs: list(pairSchema, MOST_PAIRS),
+  declined: list(declinedSchema, MOST_DECLINED),
   gradients: list(gradientSchema, MOST_GRADIENTS),
   tray: list(swatchSchema, MOST_SWATCHES),
   pictures: list(pictureSchema, MOST_PICTURES),

@@ -1,8 +1,10 @@
+import type { DeclinedPair } from './declined/declined-pair.ts';
 import type { Family } from './families/family.ts';
 import type { Gradient } from './gradients/gradient.ts';
 import type { Note } from './notes/note.ts';
 import type { Pair } from './pairs/pair.ts';
 import type { Picture } from './pictures/picture.ts';
+import { NO_WORDS, type SampleWords } from './project/sample-words.ts';
 import type { KeptRecipe } from './recipes/recipe.ts';
 import type { Relatives } from './relatives/relatives.ts';
 import type { Role } from './roles/role.ts';
@@ -11,7 +13,7 @@ import type { Theme } from './themes/theme.ts';
 import type { Swatch } from './tray/swatch.ts';
 
 /** The form that documents and commands have now. A change of it comes with a step in `versions/`. */
-export const DOCUMENT_VERSION = 4;
+export const DOCUMENT_VERSION = 5;
 
 /** The project document: everything that a project is, as plain JSON. Colours are canonical CSS text. */
 export interface ProjectDocument {
@@ -19,10 +21,12 @@ export interface ProjectDocument {
   readonly name: string;
   /** The role that lies beneath everything, over which translucent grounds are composited. */
   readonly ground: string | null;
+  readonly words: SampleWords;
   readonly themes: readonly Theme[];
   readonly families: readonly Family[];
   readonly roles: readonly Role[];
   readonly pairs: readonly Pair[];
+  readonly declined: readonly DeclinedPair[];
   readonly gradients: readonly Gradient[];
   readonly tray: readonly Swatch[];
   readonly pictures: readonly Picture[];
@@ -38,10 +42,12 @@ export function emptyDocument(name: string, themes: readonly Theme[]): ProjectDo
     version: DOCUMENT_VERSION,
     name,
     ground: null,
+    words: NO_WORDS,
     themes: [...themes],
     families: [],
     roles: [],
     pairs: [],
+    declined: [],
     gradients: [],
     tray: [],
     pictures: [],

@@ -1,3 +1,4 @@
+import { declinedSteps } from '../declined/declined-commands.ts';
 import type { ProjectDocument } from '../document.ts';
 import { familySteps } from '../families/family-commands.ts';
 import { gradientSteps } from '../gradients/gradient-commands.ts';
@@ -21,6 +22,7 @@ const STEPS: StepsOf<SimpleCommand> = {
   ...familySteps,
   ...roleSteps,
   ...pairSteps,
+  ...declinedSteps,
   ...gradientSteps,
   ...swatchSteps,
   ...pictureSteps,

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { declinedCommandSchemas } from '../declined/declined-schema.ts';
 import { familyCommandSchemas } from '../families/family-schema.ts';
 import { gradientCommandSchemas } from '../gradients/gradient-schema.ts';
 import { noteCommandSchemas } from '../notes/note-schema.ts';
@@ -22,6 +23,7 @@ const SCHEMAS: CommandSchemas<SimpleCommand> = {
   ...familyCommandSchemas,
   ...roleCommandSchemas,
   ...pairCommandSchemas,
+  ...declinedCommandSchemas,
   ...gradientCommandSchemas,
   ...swatchCommandSchemas,
   ...pictureCommandSchemas,

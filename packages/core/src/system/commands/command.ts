@@ -1,3 +1,4 @@
+import type { DeclinedCommand } from '../declined/declined-commands.ts';
 import type { FamilyCommand } from '../families/family-commands.ts';
 import type { GradientCommand } from '../gradients/gradient-commands.ts';
 import type { NoteCommand } from '../notes/note-commands.ts';
@@ -23,6 +24,7 @@ export type SimpleCommand =
   | FamilyCommand
   | RoleCommand
   | PairCommand
+  | DeclinedCommand
   | GradientCommand
   | SwatchCommand
   | PictureCommand

@@ -1,3 +1,4 @@
+import { declinedWords } from '../declined/declined-commands.ts';
 import type { ProjectDocument } from '../document.ts';
 import { familyWords } from '../families/family-commands.ts';
 import { gradientWords } from '../gradients/gradient-commands.ts';
@@ -20,6 +21,7 @@ const WORDS: WordsOf<SimpleCommand> = {
   ...familyWords,
   ...roleWords,
   ...pairWords,
+  ...declinedWords,
   ...gradientWords,
   ...swatchWords,
   ...pictureWords,

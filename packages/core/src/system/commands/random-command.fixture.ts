@@ -106,6 +106,33 @@ export const target = fc.constantFrom(
   { level: 'AAA', content: 'large' } as const,
 );
 
+/** Drops keys that are undefined, as JSON does. */
+export const record = <T>(shape: { [K in keyof T]: fc.Arbitrary<T[K]> }) =>
+  fc.record(shape).map((value) => JSON.parse(JSON.stringify(value)) as T);
+
+const declinedId = fc.constantFrom('d1', 'd2');
+export const anyDeclined = record({
+  id: declinedId,
+  foreground: roleId,
+  background: roleId,
+  reason: fc.constantFrom('Never met.', 'Only in print.'),
+});
+export const sampleWords = fc.constantFrom(
+  { text: null, action: null },
+  { text: 'Hallin', action: null },
+  { text: '08:15', action: 'Book' },
+);
+const area = { x: 3, y: 0, width: 40, height: 12 };
+/** What pairs may have or not. */
+export const pairExtras = fc.constantFrom<object>(
+  {},
+  {},
+  { words: 'Hallin' },
+  { exempt: { as: 'decoration', reason: 'Only drawn.' } },
+  { backdrop: { kind: 'picture', picture: 'harbour', text: area }, veil: 'r1' },
+  { backdrop: { kind: 'gradient', gradient: 'wake', width: 90, height: 30, text: area } },
+);
+
 const percent = fc.constantFrom(0, 12.5, 46, 82, 100).map((value) => ({ value, unit: '%' as const }));
 const places = fc.oneof(
   { weight: 6, arbitrary: percent.map((one) => [one]) },
@@ -136,9 +163,6 @@ export const gradientOf = ([id, named, kind, list]: [string, string, object, obj
   stops: list,
 });
 
-/** Drops keys that are undefined, as JSON does. */
-export const record = <T>(shape: { [K in keyof T]: fc.Arbitrary<T[K]> }) =>
-  fc.record(shape).map((value) => JSON.parse(JSON.stringify(value)) as T);
 const of = (type: string, shape: Record<string, fc.Arbitrary<unknown>>) =>
   record({ type: fc.constant(type), ...shape }) as unknown as fc.Arbitrary<SimpleCommand>;
 
@@ -236,6 +260,9 @@ export const use = fc.constantFrom('text', 'ring');
 
 export const SIMPLE = [
   of('renameProject', { name }),
+  of('setWords', { words: sampleWords }),
+  of('declinePair', { declined: anyDeclined, index }),
+  of('reconsiderPair', { declined: declinedId }),
   of('setGround', { role: fc.option(roleId) }),
   of('addTheme', { theme: record({ id: themeId, name }), index, links: links(roleId) }),
   of('removeTheme', { theme: themeId }),
@@ -268,20 +295,34 @@ export const SIMPLE = [
   of('setUse', { role: roleId, use: fc.option(use) }),
   of('setLink', { role: roleId, theme: themeId, link: fc.option(link) }),
   of('addPair', {
-    pair: record({
-      id: pairId,
-      foreground: roleId,
-      background: roleId,
-      target,
-      size: fc.constant(16),
-      weight: fc.constant(400),
-    }),
+    pair: fc
+      .tuple(
+        record({
+          id: pairId,
+          foreground: roleId,
+          background: roleId,
+          target,
+          size: fc.constant(16),
+          weight: fc.constant(400),
+        }),
+        pairExtras,
+      )
+      .map(([pair, extras]) => ({ ...pair, ...extras })),
     index,
   }),
   of('removePair', { pair: pairId }),
   of('setPair', {
     pair: pairId,
-    change: fc.constantFrom({ size: 24 }, { foreground: 'r1', weight: 700 }, { background: 'text-main' }),
+    change: fc.oneof(
+      fc.constantFrom<object>(
+        { size: 24 },
+        { foreground: 'r1', weight: 700 },
+        { background: 'text-main' },
+        { words: null, exempt: null },
+        { backdrop: null, veil: 'page-sunken' },
+      ),
+      pairExtras.map((extras) => ({ size: 6, ...extras })),
+    ),
   }),
   of('addGradient', { gradient: fc.tuple(gradientId, name, anyKind, stops).map(gradientOf), index }),
   of('removeGradient', { gradient: gradientId }),

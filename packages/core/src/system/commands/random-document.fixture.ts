@@ -6,6 +6,7 @@ import { slug } from '../names.ts';
 import type { Role } from '../roles/role.ts';
 import { roleSlug } from '../roles/role-name.ts';
 import {
+  anyDeclined,
   anyKind,
   anyNote,
   anyPicture,
@@ -23,9 +24,11 @@ import {
   links,
   name,
   opaque,
+  pairExtras,
   pairId,
   record,
   roleId,
+  sampleWords,
   shade,
   stops,
   target,
@@ -49,6 +52,7 @@ export const anyDocument: fc.Arbitrary<ProjectDocument> = fc
     version: fc.constant(DOCUMENT_VERSION),
     name,
     ground: fc.option(roleId),
+    words: sampleWords,
     themes: listOf(record({ id: themeId, name }), sameName).filter((themes) => themes.length > 0),
     families: listOf(
       record({
@@ -71,14 +75,24 @@ export const anyDocument: fc.Arbitrary<ProjectDocument> = fc
       (a, b) => roleSlug(a) === roleSlug(b),
     ),
     pairs: listOf(
-      record({
-        id: pairId,
-        foreground: roleId,
-        background: roleId,
-        target,
-        size: fc.constantFrom(6, 16, 24),
-        weight: fc.constantFrom(400, 700),
-      }).filter((pair) => pair.foreground !== pair.background),
+      fc
+        .tuple(
+          record({
+            id: pairId,
+            foreground: roleId,
+            background: roleId,
+            target,
+            size: fc.constantFrom(6, 16, 24),
+            weight: fc.constantFrom(400, 700),
+          }),
+          pairExtras,
+        )
+        .map(([pair, extras]) => ({ ...pair, ...extras }))
+        .filter((pair) => pair.foreground !== pair.background),
+    ),
+    declined: listOf(
+      anyDeclined as fc.Arbitrary<{ id: string; foreground: string; background: string }>,
+      (a, b) => a.foreground === b.foreground && a.background === b.background,
     ),
     gradients: listOf(fc.tuple(gradientId, name, anyKind, stops).map(gradientOf), sameName),
     tray: listOf(anySwatch as fc.Arbitrary<{ id: string }>),

@@ -33,6 +33,11 @@ const LISTS: readonly ListCommands<Identified>[] = [
     remove: (pair) => ({ type: 'removePair', pair }),
   }),
   listed({
+    of: (doc) => doc.declined,
+    add: (declined, index) => ({ type: 'declinePair', declined, index }),
+    remove: (declined) => ({ type: 'reconsiderPair', declined }),
+  }),
+  listed({
     of: (doc) => doc.gradients,
     add: (gradient, index) => ({ type: 'addGradient', gradient, index }),
     remove: (gradient) => ({ type: 'removeGradient', gradient }),
@@ -194,6 +199,7 @@ export function commandsBetween(from: ProjectDocument, to: ProjectDocument): Sim
     );
   const out: SimpleCommand[] = [];
   if (from.name !== to.name) out.push({ type: 'renameProject', name: to.name });
+  if (!sameJson(from.words, to.words)) out.push({ type: 'setWords', words: to.words });
   const loosened = from.ground !== null && !roles.kept.has(from.ground);
   if (loosened) out.push({ type: 'setGround', role: null });
   for (const list of [...lists].reverse()) out.push(...list.out);

@@ -72,6 +72,7 @@ export interface Differences {
   readonly gradients: readonly ColoredDifference[];
   readonly lists: readonly { readonly list: WholeList; readonly words: string }[];
   readonly orders: readonly OrderedList[];
+  readonly words: boolean;
   readonly relatives: boolean;
   /** Pairs that pass over all themes, of how many, on each side. */
   readonly passing: {
@@ -135,6 +136,9 @@ function pairWords(was: Pair | undefined, is: Pair | undefined): string[] {
     ...(was.foreground === is.foreground && was.background === is.background ? [] : ['roles']),
     ...(sameJson(was.target, is.target) ? [] : ['target']),
     ...(was.size === is.size && was.weight === is.weight ? [] : ['size and weight']),
+    ...(was.words === is.words ? [] : ['words']),
+    ...(sameJson(was.exempt, is.exempt) ? [] : ['exemption']),
+    ...(sameJson(was.backdrop, is.backdrop) && was.veil === is.veil ? [] : ['what lies under the text']),
   ];
 }
 
@@ -260,6 +264,7 @@ export function differencesBetween(earlier: ProjectDocument, later: ProjectDocum
       sameJson(earlier[list], later[list]) ? [] : [{ list, words: listWords(earlier[list], later[list]) }],
     ),
     orders: orders.filter((list) => isReordered(earlier[list], later[list])),
+    words: !sameJson(earlier.words, later.words),
     relatives: !sameJson(earlier.relatives, later.relatives),
     passing: {
       before: [before.readout.passingOverall, before.readout.pairs * before.readout.themes],

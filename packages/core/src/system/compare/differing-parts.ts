@@ -3,10 +3,12 @@ import type { Part } from './parts.ts';
 
 /** Everything that differs between two states, as parts that can be restored by themselves. */
 export function differingParts(differences: Differences): Part[] {
-  const { name, ground, relatives, lists, orders, themes, families, roles, pairs, gradients } = differences;
+  const { name, ground, words, relatives, lists, orders, themes, families, roles, pairs, gradients } =
+    differences;
   return [
     ...(name ? [{ part: 'name' } as const] : []),
     ...(ground ? [{ part: 'ground' } as const] : []),
+    ...(words ? [{ part: 'words' } as const] : []),
     ...(relatives ? [{ part: 'relatives' } as const] : []),
     ...lists.map(({ list }) => ({ part: 'list', list }) as const),
     ...orders.map((list) => ({ part: 'order', list }) as const),

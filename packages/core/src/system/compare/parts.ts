@@ -2,6 +2,7 @@ import type { ProjectDocument } from '../document.ts';
 
 /** The lists that are compared and restored as a whole, with what they are called. */
 export const WHOLE_LISTS = {
+  declined: 'Declined pairs',
   tray: 'Tray',
   pictures: 'Pictures',
   rounds: 'Rounds of proposals',
@@ -25,7 +26,7 @@ export type ThingKind = 'theme' | 'family' | 'role' | 'pair' | 'gradient';
 
 /** A part of a project that can be restored by itself. */
 export type Part =
-  | { readonly part: 'name' | 'ground' | 'relatives' }
+  | { readonly part: 'name' | 'ground' | 'words' | 'relatives' }
   | { readonly part: 'list'; readonly list: WholeList }
   | { readonly part: 'order'; readonly list: OrderedList }
   /** A thing: that it is there or not, and what it is itself. Of a role all but its links. */
@@ -38,6 +39,7 @@ export function partKey(part: Part): string {
   switch (part.part) {
     case 'name':
     case 'ground':
+    case 'words':
     case 'relatives':
       return part.part;
     case 'list':

@@ -117,6 +117,8 @@ function withPart(now: ProjectDocument, then: ProjectDocument, part: Part): Proj
       return { ...now, name: then.name };
     case 'ground':
       return { ...now, ground: then.ground };
+    case 'words':
+      return { ...now, words: then.words };
     case 'relatives':
       return { ...now, relatives: then.relatives };
     case 'list':
@@ -134,6 +136,7 @@ function withPart(now: ProjectDocument, then: ProjectDocument, part: Part): Proj
 const RANK: Readonly<Record<Part['part'], number>> = {
   name: 0,
   ground: 5,
+  words: 0,
   relatives: 0,
   list: 0,
   order: 6,
@@ -203,7 +206,7 @@ function needsOf(now: ProjectDocument, then: ProjectDocument, part: Part): Part[
     }
     case 'pair': {
       const was = find(then.pairs, part.id);
-      return was ? [...roleThere(was.foreground), ...roleThere(was.background)] : [];
+      return was ? [was.foreground, was.background, was.veil ?? null].flatMap((role) => roleThere(role)) : [];
     }
     case 'gradient': {
       const was = find(then.gradients, part.id);

@@ -4,7 +4,18 @@ import { Refusal } from '../commands/refusal.ts';
 import { roleNameIn } from '../roles/role-name.ts';
 import { MOST_PAIRS, type Pair } from './pair.ts';
 
-export type PairChange = Partial<Omit<Pair, 'id'>>;
+type Optional = 'words' | 'exempt' | 'backdrop' | 'veil';
+
+/** What is to be changed of a pair; null takes away what may be left out. */
+export type PairChange = Partial<Omit<Pair, 'id' | Optional>> & {
+  readonly [K in Optional]?: NonNullable<Pair[K]> | null;
+};
+
+/** A pair after a change. */
+function changed(pair: Pair, change: PairChange): Pair {
+  const entries = Object.entries({ ...pair, ...change }).filter(([, value]) => value !== null);
+  return Object.fromEntries(entries) as unknown as Pair;
+}
 
 export type PairCommand =
   | { readonly type: 'addPair'; readonly pair: Pair; readonly index?: number }
@@ -31,10 +42,10 @@ export const pairSteps: StepsOf<PairCommand> = {
   setPair(doc, { pair, change }) {
     const index = indexOf(doc.pairs, pair, 'pair');
     const old = doc.pairs[index]!;
-    const next: Pair = { ...old, ...change };
+    const next = changed(old, change);
     if (next.foreground === next.background) throw new Refusal('A pair needs two different roles.');
     const back: PairChange = Object.fromEntries(
-      Object.keys(change).map((key) => [key, old[key as keyof PairChange]]),
+      Object.keys(change).map((key) => [key, old[key as keyof PairChange] ?? null]),
     );
     return [
       { ...doc, pairs: replaced(doc.pairs, index, next) },

@@ -1,4 +1,18 @@
-import type { Target } from '../../contrast/targets.ts';
+import { effectiveTarget, requiredRatio, type Target } from '../../contrast/targets.ts';
+import type { Backdrop } from './backdrop.ts';
+
+/**
+ * Uses that WCAG 2.2 asks no contrast of: a control that is inactive, pure decoration, a logotype (1.4.3, 1.4.6 and
+ * 1.4.11).
+ */
+export type ExemptUse = 'inactive' | 'decoration' | 'logotype';
+export const EXEMPT_USES: readonly ExemptUse[] = ['inactive', 'decoration', 'logotype'];
+
+/** That a pair has not to reach its target, and why. */
+export interface Exemption {
+  readonly as: ExemptUse;
+  readonly reason: string;
+}
 
 /** A foreground role on a background role, with the target that it must reach. */
 export interface Pair {
@@ -10,6 +24,23 @@ export interface Pair {
   /** Text size in CSS px and weight 100–900 for which the pair is shown and measured. */
   readonly size: number;
   readonly weight: number;
+  /** The words that it is shown with; left out, those of the project. */
+  readonly words?: string;
+  readonly exempt?: Exemption;
+  /** What lies on the ground under the text: a gradient, a picture. */
+  readonly backdrop?: Backdrop;
+  /** The role that is laid over the ground, and over what lies on it, under the text. */
+  readonly veil?: string;
 }
 
 export const MOST_PAIRS = 4000;
+/** Characters of a reason, and of words to show a pair with. */
+export const MOST_REASON = 300;
+export const MOST_WORDS = 120;
+
+/** The ratio that a pair has to reach: 3, 4.5 or 7 by its target and size; 1, which everything reaches, where it is exempt. */
+export const requiredOf = ({ target, size, weight, exempt }: Pair): number =>
+  exempt ? 1 : requiredRatio(effectiveTarget(target, size, weight));
+
+/** Whether something lies between the ground of a pair and its text. */
+export const isLayered = ({ backdrop, veil }: Pair): boolean => backdrop !== undefined || veil !== undefined;

@@ -3,10 +3,12 @@ import { indexOf } from '../commands/lists.ts';
 import { refuseCircles } from '../links/circles.ts';
 import { checkLength } from '../names.ts';
 import { roleNameIn } from '../roles/role-name.ts';
+import type { SampleWords } from './sample-words.ts';
 
 export type ProjectCommand =
   | { readonly type: 'renameProject'; readonly name: string }
-  | { readonly type: 'setGround'; readonly role: string | null };
+  | { readonly type: 'setGround'; readonly role: string | null }
+  | { readonly type: 'setWords'; readonly words: SampleWords };
 
 export const projectSteps: StepsOf<ProjectCommand> = {
   renameProject(doc, { name }) {
@@ -23,10 +25,18 @@ export const projectSteps: StepsOf<ProjectCommand> = {
     refuseCircles(next, []);
     return [next, { type: 'setGround', role: doc.ground }];
   },
+
+  setWords(doc, { words }) {
+    return [
+      { ...doc, words },
+      { type: 'setWords', words: doc.words },
+    ];
+  },
 };
 
 export const projectWords: WordsOf<ProjectCommand> = {
   renameProject: (_, { name }) => `rename the project to ${name}`,
   setGround: (doc, { role }) =>
     role ? `lay ${roleNameIn(doc.roles, role)} beneath the page` : 'lay white beneath the page',
+  setWords: () => 'change the words of samples',
 };

@@ -1,4 +1,5 @@
 import type Joi from 'joi';
+import { declinedSchema } from '../declined/declined-schema.ts';
 import { DOCUMENT_VERSION, type ProjectDocument } from '../document.ts';
 import { documentShape } from '../document-schema.ts';
 import { familySchema } from '../families/family-schema.ts';
@@ -6,6 +7,8 @@ import { gradientSchema } from '../gradients/gradient-schema.ts';
 import { noteSchema } from '../notes/note-schema.ts';
 import { pairSchema } from '../pairs/pair-schema.ts';
 import { pictureSchema } from '../pictures/picture-schema.ts';
+import { wordsSchema } from '../project/project-schema.ts';
+import { NO_WORDS } from '../project/sample-words.ts';
 import { recipeSchema } from '../recipes/recipe-schema.ts';
 import { relativesSchema } from '../relatives/relatives-schema.ts';
 import { roleSchema } from '../roles/role-schema.ts';
@@ -19,6 +22,7 @@ const LISTS: Readonly<Record<string, Joi.Schema>> = {
   families: familySchema,
   roles: roleSchema,
   pairs: pairSchema,
+  declined: declinedSchema,
   gradients: gradientSchema,
   tray: swatchSchema,
   pictures: pictureSchema,
@@ -50,6 +54,7 @@ export function readLater(stored: unknown): ProjectDocument | null {
     version: DOCUMENT_VERSION,
     name: later.name,
     ground,
+    words: known(wordsSchema, later.words) ?? NO_WORDS,
     relatives,
     ...Object.fromEntries(lists),
   };

@@ -9,8 +9,10 @@ import { type Growth, grow } from '../../family/grow.ts';
 import { after } from '../commands/after.fixture.ts';
 import type { Command } from '../commands/command.ts';
 import { commandSchema } from '../commands/command-schema.ts';
+import { ENTWINED } from '../commands/small-documents.fixture.ts';
 import { DOCUMENT_VERSION, type ProjectDocument } from '../document.ts';
 import { documentSchema } from '../document-schema.ts';
+import { NO_WORDS } from '../project/sample-words.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
 import { roleNameIn } from '../roles/role-name.ts';
 import { readLater } from './later.ts';
@@ -18,6 +20,9 @@ import { bringCommand, bringDocument } from './versions.ts';
 
 const fixture = (name: string) => readFileSync(new URL(`fixtures/${name}`, import.meta.url), 'utf8');
 const stored = (name: string) => JSON.parse(fixture(name));
+
+/** What a demo is without the words of its samples, which came with version 5. */
+const wordless = (document: ProjectDocument): ProjectDocument => ({ ...document, words: NO_WORDS });
 
 /** A stored document in today's form, as the schema has it. */
 function brought(name: string): ProjectDocument {
@@ -33,7 +38,7 @@ describe('documents of version 1', () => {
     ['skerry-line-1.json', SKERRY_LINE],
     ['interface-1.json', MINT_LAMP_INTERFACE],
   ])('%s is what that demo is today', (name, today) => {
-    expect(brought(name)).toEqual(today);
+    expect(brought(name)).toEqual(wordless(today));
   });
 
   it('export what they exported then', () => {
@@ -60,7 +65,7 @@ describe('documents of version 1', () => {
 
 describe('documents of version 2', () => {
   it('have trays without groups', () => {
-    expect(brought('skerry-line-2.json')).toEqual(SKERRY_LINE);
+    expect(brought('skerry-line-2.json')).toEqual(wordless(SKERRY_LINE));
   });
 
   it('take the commands of that version', () => {
@@ -80,7 +85,7 @@ describe('documents of version 2', () => {
 
 describe('documents of version 3', () => {
   it('have no pictures, relatives, rounds of proposals, recipes or notes', () => {
-    expect(brought('skerry-line-3.json')).toEqual(SKERRY_LINE);
+    expect(brought('skerry-line-3.json')).toEqual(wordless(SKERRY_LINE));
   });
 
   it('have families that follow nobody, and grow on plain colours what they grew then', () => {
@@ -121,6 +126,36 @@ describe('documents of version 3', () => {
     expect(result.ok && commandSchema.validate(result.value).error).toBeUndefined();
     const { tray, pictures } = after(brought('skerry-line-3.json'), { ...rest, swatch } as Command);
     expect([tray.at(-1), pictures]).toEqual([swatch, []]);
+  });
+});
+
+describe('documents of version 4', () => {
+  it('have no words of their own for samples, and no pair was declined', () => {
+    expect(brought('skerry-line-4.json')).toEqual(wordless(SKERRY_LINE));
+    expect(brought('entwined-4.json')).toEqual(wordless(ENTWINED));
+  });
+
+  it('take the commands of that version, with pairs that have nothing that may be left out', () => {
+    const commands = (stored('unsent-4.json') as unknown[]).map((old) => {
+      const result = bringCommand(old, 4);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    const { pairs } = after(brought('skerry-line-4.json'), ...commands);
+    expect([pairs[0]!.id, pairs.at(-1)]).toEqual([
+      'p10',
+      {
+        id: 'p9',
+        foreground: 'text-main',
+        background: 'page-sunken',
+        target: { level: 'AAA', content: 'large' },
+        size: 28,
+        weight: 700,
+      },
+    ]);
+    expect(pairs).toHaveLength(SKERRY_LINE.pairs.length + 1);
   });
 });
 

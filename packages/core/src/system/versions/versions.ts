@@ -5,6 +5,8 @@ import { command as commandTo3 } from './3/command.ts';
 import { document as documentTo3 } from './3/document.ts';
 import { command as commandTo4 } from './4/command.ts';
 import { document as documentTo4 } from './4/document.ts';
+import { command as commandTo5 } from './5/command.ts';
+import { document as documentTo5 } from './5/document.ts';
 import type { Form } from './form.ts';
 
 /** From one version to the next: documents and commands of the one in the form of the other. */
@@ -18,6 +20,7 @@ const STEPS: Readonly<Record<number, VersionStep>> = {
   2: { document: documentTo2, command: commandTo2 },
   3: { document: documentTo3, command: commandTo3 },
   4: { document: documentTo4, command: commandTo4 },
+  5: { document: documentTo5, command: commandTo5 },
 };
 
 /** The result of bringing something along: in today's form, though not checked yet; or why that cannot be. */

@@ -1,0 +1,36 @@
+import type { StepsOf, WordsOf } from '../commands/definition.ts';
+import { indexOf, inserted, without } from '../commands/lists.ts';
+import { Refusal } from '../commands/refusal.ts';
+import { roleNameIn } from '../roles/role-name.ts';
+import { type DeclinedPair, MOST_DECLINED } from './declined-pair.ts';
+
+export type DeclinedCommand =
+  | { readonly type: 'declinePair'; readonly declined: DeclinedPair; readonly index?: number }
+  /** Lets a declined pair be suggested again. */
+  | { readonly type: 'reconsiderPair'; readonly declined: string };
+
+export const declinedSteps: StepsOf<DeclinedCommand> = {
+  declinePair(doc, { declined, index }) {
+    const isSame = (other: DeclinedPair) =>
+      other.foreground === declined.foreground && other.background === declined.background;
+    if (doc.declined.some(isSame)) throw new Refusal('This pair is declined already.');
+    return [
+      { ...doc, declined: inserted(doc.declined, declined, index, MOST_DECLINED, 'declined pair') },
+      { type: 'reconsiderPair', declined: declined.id },
+    ];
+  },
+
+  reconsiderPair(doc, { declined }) {
+    const index = indexOf(doc.declined, declined, 'declined pair');
+    return [
+      { ...doc, declined: without(doc.declined, index) },
+      { type: 'declinePair', declined: doc.declined[index]!, index },
+    ];
+  },
+};
+
+export const declinedWords: WordsOf<DeclinedCommand> = {
+  declinePair: (doc, { declined: { foreground, background } }) =>
+    `decline the pair ${roleNameIn(doc.roles, foreground)} on ${roleNameIn(doc.roles, background)}`,
+  reconsiderPair: () => 'have a declined pair suggested again',
+};

@@ -1,0 +1,35 @@
+/** A rectangle in whole px from a top left corner. */
+export interface Area {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** What lies on the ground of a pair under its text, other than one colour. */
+export type Backdrop =
+  /** A gradient painted in a box of so many CSS px, and the part of the box that the text covers. */
+  | {
+      readonly kind: 'gradient';
+      readonly gradient: string;
+      readonly width: number;
+      readonly height: number;
+      readonly text: Area;
+    }
+  /** The part of a picture that the text covers, in px of the picture. */
+  | { readonly kind: 'picture'; readonly picture: string; readonly text: Area };
+
+/** px of a side of a gradient's box, at most. */
+export const LONGEST_BOX = 4096;
+
+/** An area as far as it lies in a box; its nearest pixel where all of it lies beside. */
+export function areaWithin(area: Area, width: number, height: number): Area {
+  const hold = (v: number, most: number) => Math.min(Math.max(0, Math.round(v)), most);
+  const [x, y] = [hold(area.x, width - 1), hold(area.y, height - 1)];
+  return {
+    x,
+    y,
+    width: Math.max(1, hold(area.x + area.width, width) - x),
+    height: Math.max(1, hold(area.y + area.height, height) - y),
+  };
+}
