@@ -54,7 +54,7 @@ const RULES = [
   },
   {
     says: 'kinds of things in the core know each other, but not how they are put together',
-    in: /^packages\/core\/src\/system\/(project|themes|families|roles|pairs|gradients|tray|links|pictures|relatives|rounds|recipes|notes)\//,
+    in: /^packages\/core\/src\/system\/(project|themes|families|roles|pairs|declined|gradients|tray|links|pictures|relatives|rounds|recipes|notes)\//,
     not: /\.test\.ts$|(starter-roles|propose-systems)\.ts$/,
     forbids: (target) =>
       /system\/(commands\/(command|apply|describe|command-schema)|document-schema|versions\/)/.test(target),

@@ -1,43 +1,18 @@
-import { convert, numbers } from '@mint-lamp/core/color/convert';
-import { color } from '@mint-lamp/core/color/spaces';
-import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import { paintIn } from '@mint-lamp/core/gradient/geometry';
-import { type CssGradient, colorAtPlace, placeStops } from '@mint-lamp/core/gradient/model';
+import { hintsAsStops } from '@mint-lamp/core/gradient/hints-as-stops';
+import { colorAtPlace } from '@mint-lamp/core/gradient/model';
 import { anyGradient } from '@mint-lamp/core/gradient/random-gradient.fixture';
 import { writeGradient } from '@mint-lamp/core/gradient/write-css';
 import fc from 'fast-check';
 import { PNG } from 'pngjs';
-import { hintsAsStops } from '../support/hints-as-stops.ts';
+import { hasOwnRules } from '../support/painted-otherwise.ts';
 import { expect, test } from '../support/test.ts';
 
 const [WIDTH, HEIGHT, PER_PAGE, COUNT] = [120, 60, 40, 300];
 
-/** Where Chromium paints otherwise than CSS Color 4 and CSS Images 4 say; see docs/decisions.md. */
-function paintedOtherwise(gradient: CssGradient): boolean {
-  const { space, hueWay, stops } = gradient;
-  if (!/lch|hsl|hwb/.test(space)) return false;
-  // Any way but the shorter one: a whole turn before the first stop, and one in every piece of a hint's curve.
-  const hinted = stops.some((item) => item.kind === 'hint');
-  if (hueWay !== 'shorter' && (hinted || placeStops(gradient).first > 0)) return true;
-  // Nearly grey colours keep or lose their hue at other limits.
-  const chroma = (c: Rgba) => numbers(convert(color('srgb', [c.r / 255, c.g / 255, c.b / 255]), 'oklch'))[1];
-  return space.endsWith('lch') && stops.some((item) => item.kind === 'stop' && chroma(item.color) < 0.021);
-}
-
-/** Whether a repeating gradient repeats within so few pixels that any neighbour pixel may hold any colour. */
-function tooFine(gradient: CssGradient): boolean {
-  const { first, last } = placeStops(gradient);
-  // A radial one that touches the side it is to end at has no extent: the average of a hint's pieces is not ours.
-  const touches =
-    gradient.kind === 'radial' &&
-    gradient.center.some(({ value }) => value === 0 || value === 100) &&
-    gradient.stops.some((item) => item.kind === 'hint');
-  return gradient.repeating && (touches || (last > first && last - first < 10));
-}
-
 test('gradients of every kind are painted by Chromium as the core computes them', async ({ page }) => {
   test.setTimeout(180_000);
-  const alike = anyGradient.filter((gradient) => !paintedOtherwise(gradient) && !tooFine(gradient));
+  const alike = anyGradient.filter((gradient) => !hasOwnRules(gradient));
   const gradients = fc.sample(alike, { numRuns: COUNT, seed: 20_261_125 });
   for (const [key, kinds] of [
     ['kind', 3],

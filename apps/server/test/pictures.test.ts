@@ -2,7 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { areaColors } from '@mint-lamp/core/picture/area-colors';
 import { LIBRARY_HOST } from '@mint-lamp/core/wire/pictures';
+import { readRegion } from '@mint-lamp/core/wire/regions';
 import type { FastifyInstance } from 'fastify';
 import sharp from 'sharp';
 import type { DataSource } from 'typeorm';
@@ -48,6 +50,61 @@ const send = (id: string, payload: Buffer, type = 'application/octet-stream') =>
 const get = (id: string, path: string) => app.inject({ url: `/api/projects/${id}/pictures/${path}` });
 const keptParts = async (content: string) =>
   (await database.query('SELECT count(*)::int AS n FROM picture_part WHERE content = $1', [content]))[0].n;
+
+describe('the colours of a region', () => {
+  it('are those of its pixels, once each, upright', async () => {
+    const id = await newProject();
+    const raw = Buffer.from(
+      Array.from({ length: 40 * 30 * 3 }, (_, i) => (Math.imul(i + 3, 2654435761) >>> 24) & 0xf0),
+    );
+    const png = await sharp(raw, { raw: { width: 40, height: 30, channels: 3 } })
+      .png()
+      .toBuffer();
+    const { content } = (await send(id, png)).json();
+    const answer = await get(id, `${content}/region?x=5&y=10&width=20&height=8`);
+    expect([answer.statusCode, answer.headers['cache-control']]).toEqual([
+      200,
+      expect.stringContaining('immutable'),
+    ]);
+    const bytes = answer.rawPayload;
+    const wanted = await sharp(png)
+      .extract({ left: 5, top: 10, width: 20, height: 8 })
+      .ensureAlpha()
+      .raw()
+      .toBuffer();
+    const read = readRegion(
+      bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.length) as ArrayBuffer,
+    );
+    expect(read).toEqual(areaColors(wanted));
+    // One that was held sideways: what is asked for lies where it is shown.
+    const sideways = await sharp(raw, { raw: { width: 40, height: 30, channels: 3 } })
+      .jpeg({ quality: 100, chromaSubsampling: '4:4:4' })
+      .withMetadata({ orientation: 6 })
+      .toBuffer();
+    const turned = (await send(id, sideways)).json();
+    expect([turned.width, turned.height]).toEqual([30, 40]);
+    const part = await get(id, `${turned.content}/region?x=0&y=32&width=6&height=8`);
+    const upright = await sharp(await sharp(sideways).autoOrient().png().toBuffer())
+      .extract({ left: 0, top: 32, width: 6, height: 8 })
+      .ensureAlpha()
+      .raw()
+      .toBuffer();
+    const own = part.rawPayload;
+    expect(readRegion(own.buffer.slice(own.byteOffset, own.byteOffset + own.length) as ArrayBuffer)).toEqual(
+      areaColors(upright),
+    );
+  });
+
+  it('are told only to whom the picture belongs, and only of an area', async () => {
+    const [id, other] = [await newProject(), await newProject()];
+    const { content } = (await send(id, await noise(9))).json();
+    expect((await get(other, `${content}/region?x=0&y=0&width=5&height=5`)).statusCode).toBe(404);
+    expect((await get(id, `${content}/region?x=0&y=0&width=0&height=5`)).statusCode).toBe(400);
+    // What lies beyond the picture is left out.
+    const beyond = await get(id, `${content}/region?x=690&y=390&width=900&height=900`);
+    expect(beyond.statusCode).toBe(200);
+  });
+});
 
 describe('pictures of a project', () => {
   it('are kept, and shown again as they are', async () => {

@@ -4,6 +4,7 @@ import { readoutOf } from '@mint-lamp/core/system/readout/readout';
 import { reportOf } from '@mint-lamp/core/system/readout/report';
 import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
 import type { FastifyInstance } from 'fastify';
+import sharp from 'sharp';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { buildApp } from '../src/app.ts';
@@ -52,4 +53,59 @@ it('tells every pair in every theme as JSON, at the newest revision, to whoever 
   expect(await read()).toMatchObject({ revision: 1, passing: 34, of: 36 });
   const nobody = await app.inject({ url: `/api/projects/${randomUUID()}/report` });
   expect([nobody.statusCode, nobody.json().error.code]).toEqual([404, 'NOT_FOUND']);
+});
+
+it('measures texts over pictures too, by the pixels that it keeps', async () => {
+  const { id } = await app.projects.create(LOCAL_OWNER, SKERRY_LINE);
+  const grey = (v: number, width: number) => Buffer.alloc(width * 20 * 3, v);
+  const half = async (v: number) =>
+    sharp(grey(v, 30), { raw: { width: 30, height: 20, channels: 3 } })
+      .png()
+      .toBuffer();
+  const png = await sharp({ create: { width: 60, height: 20, channels: 3, background: '#202020' } })
+    .composite([{ input: await half(240), left: 30, top: 0 }])
+    .png()
+    .toBuffer();
+  const { content, width, height } = (
+    await app.inject({
+      method: 'POST',
+      url: `/api/projects/${id}/pictures`,
+      headers: { 'content-type': 'application/octet-stream' },
+      payload: png,
+    })
+  ).json();
+  const picture = {
+    id: 'quay',
+    name: 'Quay',
+    content,
+    width,
+    height,
+    markers: [],
+    moved: [],
+    textOver: null,
+  };
+  const pair = {
+    ...SKERRY_LINE.pairs[0],
+    id: 'quay-text',
+    foreground: 'hero-text',
+    backdrop: { kind: 'picture', picture: 'quay', text: { x: 15, y: 0, width: 20, height: 20 } },
+  };
+  const commands = [
+    { type: 'addPicture', picture },
+    { type: 'addPair', pair },
+  ].map((command) => ({ id: randomUUID(), command }));
+  await app.inject({
+    method: 'POST',
+    url: `/api/projects/${id}/commands`,
+    headers: FORM,
+    payload: { revision: 0, commands },
+  });
+  const report = (await app.inject({ url: `/api/projects/${id}/report` })).json();
+  expect(report.themes[0].pairs.find((one: { pair: string }) => one.pair === 'quay-text')).toMatchObject({
+    ground: 'Quay',
+    groundColor: '#f0f0f0',
+    ratio: '1.13',
+    verdict: 'fails',
+    failingShare: 0.25,
+  });
 });

@@ -1,5 +1,9 @@
+import type { Area } from '@mint-lamp/core/gradient/area';
 import { MOST_PICTURE_BYTES } from '@mint-lamp/core/picture/kind';
+import { regionOf } from '@mint-lamp/core/system/pairs/regions';
+import { LONGEST_SIDE } from '@mint-lamp/core/system/pictures/picture';
 import type { KeptAnswer } from '@mint-lamp/core/wire/pictures';
+import { writeRegion } from '@mint-lamp/core/wire/regions';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import Joi from 'joi';
 import { ApiError } from '../errors.ts';
@@ -7,6 +11,7 @@ import { params as projectParams } from '../projects/schemas.ts';
 import { faultIn } from '../validation.ts';
 import { type FetchOptions, fetchPicture } from './fetch-picture.ts';
 import { takeIn } from './intake.ts';
+import { regionColors } from './region-colors.ts';
 import { Slots } from './slots.ts';
 
 /** How pictures are fetched by address; what is left out is as usual. */
@@ -14,6 +19,9 @@ export type Fetching = Omit<FetchOptions, 'standIns'>;
 
 interface OfOne {
   Params: { id: string };
+}
+interface OfRegion extends OfContent {
+  Querystring: Area;
 }
 interface OfContent {
   Params: { id: string; content: string };
@@ -24,6 +32,9 @@ const contentParams = projectParams.append({
     .pattern(/^[\da-f]{64}$/, 'SHA-256 in hex')
     .required(),
 });
+const side = Joi.number().integer().min(1).max(LONGEST_SIDE).required();
+const place = Joi.number().integer().min(0).max(LONGEST_SIDE).required();
+const areaQuery = Joi.object({ x: place, y: place, width: side, height: side }).required();
 const fetchBody = Joi.object({ address: Joi.string().trim().min(1).max(2000).required() }).required();
 
 /** Pictures that are taken in at a time; each may need some hundred megabytes while it is read. */
@@ -39,7 +50,7 @@ const FOREVER = 'private, max-age=31536000, immutable';
 /** Opened by itself, a picture is a picture and nothing that runs. */
 const ALONE = "default-src 'none'; sandbox";
 
-/** `/api/projects/:id/pictures`: keep a file, fetch one by its address, show what is kept. */
+/** `/api/projects/:id/pictures`: keep a file, fetch one by its address, show what is kept, count the colours of a region. */
 export async function pictureRoutes(
   app: FastifyInstance,
   { fetching }: { fetching: Fetching },
@@ -113,6 +124,25 @@ export async function pictureRoutes(
       .header('content-security-policy', ALONE)
       .send(request.method === 'HEAD' ? '' : pictures.read(content));
   });
+
+  app.get<OfRegion>(
+    '/:content/region',
+    { schema: { params: contentParams, querystring: areaQuery }, onRequest: inTurn },
+    async (request, reply) => {
+      const { id, content } = request.params;
+      const picture = found(await pictures.find(request.ownerId, id, content));
+      const { mediaType, width, height } = picture;
+      const region = regionOf({ content, width, height }, request.query);
+      const colors = await regionColors(region, async () => ({
+        mediaType,
+        read: () => pictures.read(content),
+      }));
+      return reply
+        .header('content-type', 'application/octet-stream')
+        .header('cache-control', FOREVER)
+        .send(Buffer.from(writeRegion(found(colors))));
+    },
+  );
 
   app.get<OfContent>('/:content/small', { schema: { params: contentParams } }, async (request, reply) => {
     const { id, content } = request.params;

@@ -1,6 +1,6 @@
 import { describeTarget, effectiveTarget, requiredRatio } from '../contrast/targets.ts';
+import { pairName } from '../system/pairs/pair-name.ts';
 import type { System } from '../system/resolve/resolve.ts';
-import { roleNameIn } from '../system/roles/role-name.ts';
 import { cssNames } from './css.ts';
 
 /**
@@ -103,7 +103,8 @@ for (const theme of THEMES) {
     let told;
     try {
       const page = GROUND ? over(colorOf('var(' + GROUND + ')', properties), white) : white;
-      const ground = over(colorOf('var(' + pair.ground + ')', properties), page);
+      const bare = over(colorOf('var(' + pair.ground + ')', properties), page);
+      const ground = pair.veil ? over(colorOf('var(' + pair.veil + ')', properties), bare) : bare;
       const text = over(colorOf('var(' + pair.text + ')', properties), ground);
       const ratio = ratioOf(light(text), light(ground));
       if (ratio + 1e-11 < pair.needs)
@@ -130,20 +131,26 @@ console.log('All ' + all + ' measurements pass.');
  */
 export function writeCheckScript({ document }: System): string {
   const names = cssNames(document);
-  const pairs = document.pairs.map(({ foreground, background, target, size, weight }) => {
-    const real = effectiveTarget(target, size, weight);
-    return {
-      name: `${roleNameIn(document.roles, foreground)} on ${roleNameIn(document.roles, background)}`,
-      text: names.role(foreground),
-      ground: names.role(background),
-      needs: requiredRatio(real),
-      target: describeTarget(real),
-    };
-  });
+  const asked = document.pairs.filter(({ exempt }) => !exempt);
+  const pairs = asked
+    .filter(({ backdrop }) => !backdrop)
+    .map((pair) => {
+      const { foreground, background, veil, target, size, weight } = pair;
+      const real = effectiveTarget(target, size, weight);
+      return {
+        name: pairName(document, pair),
+        text: names.role(foreground),
+        ground: names.role(background),
+        ...(veil === undefined ? {} : { veil: names.role(veil) }),
+        needs: requiredRatio(real),
+        target: describeTarget(real),
+      };
+    });
+  const elsewhere = asked.length - pairs.length;
   const themes = document.themes.map(({ id, name }) => ({ name, value: names.theme(id) }));
   return `// Contrast of ${document.name.replace(/\s+/g, ' ')}, as a check for a build, written by Mint Lamp.
 // Run it on the delivered CSS: node check-contrast.mjs colours.css
-
+${elsewhere ? `// ${elsewhere} ${elsewhere === 1 ? 'pair lies' : 'pairs lie'} on gradients or pictures, which are measured in the report and not here.\n` : ''}
 /** What lies beneath the page; white where it is null. */
 const GROUND = ${JSON.stringify(document.ground ? names.role(document.ground) : null)};
 const THEMES = ${JSON.stringify(themes, null, 2)};

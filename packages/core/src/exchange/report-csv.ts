@@ -19,10 +19,12 @@ const HEAD = [
   'verdict',
   'text colour',
   'ground colour',
+  'exempt as',
+  'reason',
 ];
 
-/** A report as comma-separated values (RFC 4180), a line for each pair in each theme. */
-export function writeReportCsv({ themes }: ContrastReport): string {
+/** A report as comma-separated values (RFC 4180), a line for each pair in each theme, and for each that was declined. */
+export function writeReportCsv({ themes, declined }: ContrastReport): string {
   const lines = themes.flatMap(({ name, pairs }) =>
     pairs.map((pair) =>
       [
@@ -37,10 +39,15 @@ export function writeReportCsv({ themes }: ContrastReport): string {
         pair.verdict,
         pair.textColor,
         pair.groundColor,
+        pair.exempt?.as ?? null,
+        pair.exempt?.reason ?? null,
       ]
         .map(field)
         .join(','),
     ),
   );
-  return `${[HEAD.join(','), ...lines].join('\r\n')}\r\n`;
+  const none = declined.map(({ text, ground, reason }) =>
+    HEAD.map((head) => field({ text, ground, reason, verdict: 'declined' }[head] ?? null)).join(','),
+  );
+  return `${[HEAD.join(','), ...lines, ...none].join('\r\n')}\r\n`;
 }

@@ -1,3 +1,4 @@
+import { EXEMPT_NAMES } from '../system/pairs/pair.ts';
 import type { ContrastReport, ReportedPair, ReportedTheme } from '../system/readout/report.ts';
 
 const escaped = (text: string) =>
@@ -16,7 +17,22 @@ const STYLE = `
   @media print { body { margin: 0; max-width: none; } h2 { break-after: avoid; } tr { break-inside: avoid; } }
 `;
 
-const SAID = { passes: 'passes', fails: 'FAILS', broken: 'has a broken link' } as const;
+const SAID = {
+  passes: 'passes',
+  fails: 'FAILS',
+  broken: 'has a broken link',
+  exempt: 'exempt',
+  unmeasured: 'not measured: its picture could not be read',
+} as const;
+
+/** The share of an area that fails, never rounded down to none. */
+const shareWords = (share: number | null) =>
+  share ? `, on ${share < 0.01 ? 'under 1' : Math.round(share * 100)} % of what it covers` : '';
+
+const verdictWords = ({ verdict, exempt, failingShare }: ReportedPair) =>
+  exempt && verdict === 'exempt'
+    ? `exempt: ${EXEMPT_NAMES[exempt.as]}. ${exempt.reason}`
+    : `${SAID[verdict]}${verdict === 'fails' ? shareWords(failingShare) : ''}`;
 
 /** Both colours side by side; for sighted eyes, the words and figures beside it say the same. */
 const swatch = ({ textColor, groundColor }: ReportedPair) =>
@@ -31,14 +47,14 @@ const row = (pair: ReportedPair) => `
         <td>${escaped(pair.target)}, ${pair.size} px, ${pair.weight}</td>
         <td class="figure">${pair.ratio ?? 'none'}</td>
         <td class="figure">${pair.required}</td>
-        <td class="verdict">${SAID[pair.verdict]}</td>
+        <td class="verdict">${escaped(verdictWords(pair))}</td>
       </tr>`;
 
-const section = ({ name, passing, pairs }: ReportedTheme) => `
+const section = ({ name, passing, of, pairs }: ReportedTheme) => `
   <section>
     <h2>${escaped(name)}</h2>
     <table>
-      <caption>${passing} of ${pairs.length} pairs pass</caption>
+      <caption>${passing} of ${of} pairs pass</caption>
       <thead>
         <tr><th scope="col">Colours</th><th scope="col">Pair</th><th scope="col">Asked for</th><th scope="col" class="figure">Ratio</th><th scope="col" class="figure">Needs</th><th scope="col">Verdict</th></tr>
       </thead>
@@ -47,9 +63,29 @@ const section = ({ name, passing, pairs }: ReportedTheme) => `
     </table>
   </section>`;
 
+/** What was looked at and is no pair, so that nobody looks for it. */
+const declinedSection = (declined: ContrastReport['declined']) =>
+  declined.length
+    ? `
+  <section>
+    <h2>Not pairs</h2>
+    <table>
+      <caption>These were suggested and declined</caption>
+      <thead><tr><th scope="col">Pair</th><th scope="col">Reason</th></tr></thead>
+      <tbody>${declined
+        .map(
+          ({ text, ground, reason }) => `
+      <tr><th scope="row">${escaped(text)} on ${escaped(ground)}</th><td>${escaped(reason)}</td></tr>`,
+        )
+        .join('')}
+      </tbody>
+    </table>
+  </section>`
+    : '';
+
 /** A report as a page of its own: no script, nothing fetched, made to be printed and read aloud. */
 export function writeReportHtml(report: ContrastReport): string {
-  const { project, revision, at, rules, passing, of, themes } = report;
+  const { project, revision, at, rules, passing, of, exempt, declined, themes } = report;
   const made = `${at.slice(0, 10)}${revision === null ? '' : `, revision ${revision}`}`;
   return `<!doctype html>
 <html lang="en">
@@ -62,7 +98,7 @@ export function writeReportHtml(report: ContrastReport): string {
 <body>
 <main>
   <h1>${escaped(project)}: contrast report</h1>
-  <p><b>${passing} of ${of}</b> measurements pass, by ${rules}. Made on ${made}. Ratios are cut after two digits and never rounded up; translucent colours are measured as they are painted.</p>${themes.map(section).join('')}
+  <p><b>${passing} of ${of}</b> measurements pass, by ${rules}${exempt ? `; ${exempt} ${exempt === 1 ? 'pair is' : 'pairs are'} exempt, with the reason` : ''}. Made on ${made}. Ratios are cut after two digits and never rounded up; translucent colours are measured as they are painted.</p>${themes.map(section).join('')}${declinedSection(declined)}
 </main>
 </body>
 </html>

@@ -1,4 +1,5 @@
 import { PDFDocument, type PDFFont, type PDFPage, rgb, StandardFonts } from 'pdf-lib';
+import { EXEMPT_NAMES } from '../system/pairs/pair.ts';
 import type { ContrastReport, ReportedPair } from '../system/readout/report.ts';
 
 // A4, points.
@@ -17,6 +18,14 @@ const COLUMNS = {
   target: { x: MARGIN + 262, head: 'Asked for' },
   ratio: { x: MARGIN + 418, head: 'Ratio' },
   required: { x: MARGIN + 454, head: 'Needs' },
+} as const;
+
+const SAID = {
+  passes: '',
+  exempt: '  exempt',
+  fails: '  FAILS',
+  broken: '  BROKEN',
+  unmeasured: '  NOT MEASURED',
 } as const;
 
 interface Pen {
@@ -48,7 +57,7 @@ const colorOf = (hex: string) => {
  * written in letters of Western Europe, which the fonts that every reader has hold; others become a question mark.
  */
 export async function writeReportPdf(report: ContrastReport): Promise<Uint8Array> {
-  const { project, revision, at, rules, passing, of, themes } = report;
+  const { project, revision, at, rules, passing, of, declined, themes } = report;
   const pdf = await PDFDocument.create();
   const plain = await pdf.embedFont(StandardFonts.Helvetica);
   const bold = await pdf.embedFont(StandardFonts.HelveticaBold);
@@ -79,8 +88,9 @@ export async function writeReportPdf(report: ContrastReport): Promise<Uint8Array
     again();
   };
   const row = (pair: ReportedPair) => {
-    const font = pair.verdict === 'passes' ? plain : bold;
-    const color = pair.verdict === 'passes' ? INK : FAILS;
+    const isFine = pair.verdict === 'passes' || pair.verdict === 'exempt';
+    const font = isFine ? plain : bold;
+    const color = isFine ? INK : FAILS;
     if (pair.textColor && pair.groundColor) {
       pen.page.drawRectangle({
         x: MARGIN,
@@ -102,14 +112,11 @@ export async function writeReportPdf(report: ContrastReport): Promise<Uint8Array
     say(`${pair.text} on ${pair.ground}`, COLUMNS.pair.x, 9, font, 200);
     say(`${pair.target}, ${pair.size} px, ${pair.weight}`, COLUMNS.target.x, 9, plain, 150);
     say(pair.ratio ?? 'broken', COLUMNS.ratio.x, 9, font, 36, color);
-    say(
-      `${pair.required}${pair.verdict === 'passes' ? '' : '  FAILS'}`,
-      COLUMNS.required.x,
-      9,
-      font,
-      70,
-      color,
-    );
+    say(`${pair.required}${SAID[pair.verdict]}`, COLUMNS.required.x, 9, font, 100, color);
+    if (pair.exempt) {
+      pen.y -= 11;
+      say(`Exempt as ${EXEMPT_NAMES[pair.exempt.as]}: ${pair.exempt.reason}`, COLUMNS.pair.x, 8, plain);
+    }
     pen.y -= ROW;
   };
   pen.y -= 12;
@@ -128,11 +135,11 @@ export async function writeReportPdf(report: ContrastReport): Promise<Uint8Array
     9,
     plain,
   );
-  for (const { name, passing: fine, pairs } of themes) {
+  for (const { name, passing: fine, of: all, pairs } of themes) {
     const title = (more = '') => {
       say(`${name}${more}`, MARGIN, 13, bold);
       pen.y -= 14;
-      if (!more) say(`${fine} of ${pairs.length} pairs pass`, MARGIN, 9, plain);
+      if (!more) say(`${fine} of ${all} pairs pass`, MARGIN, 9, plain);
       pen.y -= 16;
       heads();
     };
@@ -140,8 +147,20 @@ export async function writeReportPdf(report: ContrastReport): Promise<Uint8Array
     room(90, () => {});
     title();
     for (const pair of pairs) {
-      room(ROW, () => title(', continued'));
+      room(pair.exempt ? ROW + 11 : ROW, () => title(', continued'));
       row(pair);
+    }
+  }
+  if (declined.length) {
+    pen.y -= 30;
+    room(60, () => {});
+    say('Not pairs: suggested and declined', MARGIN, 13, bold);
+    pen.y -= 18;
+    for (const { text, ground, reason } of declined) {
+      room(ROW, () => {});
+      say(`${text} on ${ground}`, MARGIN, 9, plain, 210);
+      say(reason, COLUMNS.target.x, 9, plain);
+      pen.y -= ROW;
     }
   }
   return pdf.save();

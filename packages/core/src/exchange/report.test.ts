@@ -39,6 +39,8 @@ describe('the report', () => {
       ratio: '4.27',
       required: 4.5,
       verdict: 'fails',
+      exempt: null,
+      failingShare: null,
       textColor: expect.stringMatching(/^#[\da-f]{6}$/),
       groundColor: expect.stringMatching(/^#[\da-f]{6}$/),
     });
@@ -67,6 +69,38 @@ describe('the report', () => {
   });
 });
 
+describe('what is exempt and what was declined', () => {
+  const board = SKERRY_LINE.pairs.find(({ foreground }) => foreground === 'board-quiet')!.id;
+  const doc = after(
+    SKERRY_LINE,
+    {
+      type: 'setPair',
+      pair: board,
+      change: { exempt: { as: 'inactive', reason: 'Sailings of <yesterday>.' } },
+    },
+    {
+      type: 'declinePair',
+      declined: {
+        id: 'd1',
+        foreground: 'hero-text',
+        background: 'page-raised',
+        reason: 'Never met, "so far".',
+      },
+    },
+  );
+
+  it('stand with their reasons in page and table', () => {
+    const html = writeReportHtml(report(doc));
+    expect(html).toContain('exempt: an inactive control. Sailings of &lt;yesterday&gt;.');
+    expect(html).toContain('1 pair is exempt, with the reason');
+    expect(html).toMatch(/hero\.text on page\.raised<\/th><td>Never met, &quot;so far&quot;\./);
+    const csv = writeReportCsv(report(doc));
+    expect(csv).toContain(',exempt,');
+    expect(csv).toContain(',inactive,Sailings of <yesterday>.');
+    expect(csv).toMatch(/,hero\.text,page\.raised,.*declined,.*"Never met, ""so far""\."/);
+  });
+});
+
 describe('the check for a build', () => {
   const folder = mkdtempSync(join(tmpdir(), 'mint-lamp-check-'));
   afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -90,6 +124,38 @@ describe('the check for a build', () => {
     expect(run(SKERRY_LINE).told).toContain(
       'FAILS  notice.delay.text on notice.delay.ground in Day sailing: 4.27, needs 4.5 (AA body text)',
     );
+  });
+
+  it('measures under veils, asks nothing of what is exempt, and says what it leaves to the report', () => {
+    const pair = { ...SKERRY_LINE.pairs[0]!, foreground: 'hero-text' };
+    const doc = after(
+      SKERRY_LINE,
+      { type: 'addPair', pair: { ...pair, id: 'veiled', veil: 'hero-veil' } },
+      { type: 'addPair', pair: { ...pair, id: 'free', exempt: { as: 'logotype', reason: 'The name.' } } },
+      {
+        type: 'addPair',
+        pair: {
+          ...pair,
+          id: 'light',
+          backdrop: {
+            kind: 'gradient',
+            gradient: 'wake',
+            width: 90,
+            height: 30,
+            text: { x: 0, y: 0, width: 90, height: 30 },
+          },
+        },
+      },
+    );
+    const { measured } = readoutOf(resolveSystem(doc));
+    const { told } = run(doc);
+    for (const { id, name } of doc.themes) {
+      const veiled = measured.get(id)!.measurements.find(({ pair: { id: own } }) => own === 'veiled')!;
+      expect(told.includes(`hero.text on page.ground under hero.veil in ${name}`)).toBe(!veiled.passes);
+    }
+    expect(told).not.toMatch(/hero\.text on (page\.ground in|Wake)/);
+    expect(told).toContain('of 38 measurements fail');
+    expect(writeCheckScript(resolveSystem(doc))).toContain('1 pair lies on gradients or pictures');
   });
 
   it('passes a repaired system, and fails when somebody changes the CSS', () => {

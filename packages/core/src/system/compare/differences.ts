@@ -5,6 +5,7 @@ import { paintedGradient } from '../gradients/resolved-gradient.ts';
 import type { Link } from '../links/link.ts';
 import { linkName } from '../links/link-name.ts';
 import type { Pair } from '../pairs/pair.ts';
+import { pairName } from '../pairs/pair-name.ts';
 import { type Readout, readoutOf } from '../readout/readout.ts';
 import { worstOfRole } from '../readout/worst-of-role.ts';
 import { resolveSystem, type System } from '../resolve/resolve.ts';
@@ -141,9 +142,6 @@ function pairWords(was: Pair | undefined, is: Pair | undefined): string[] {
     ...(sameJson(was.backdrop, is.backdrop) && was.veil === is.veil ? [] : ['what lies under the text']),
   ];
 }
-
-const pairName = (doc: ProjectDocument, { foreground, background }: Pair) =>
-  `${roleNameIn(doc.roles, foreground)} on ${roleNameIn(doc.roles, background)}`;
 
 function gradientCss({ doc, system }: State, id: string): string | null {
   const gradient = system.themes.get(doc.themes[0]!.id)!.gradients.get(id);

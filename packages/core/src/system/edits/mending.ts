@@ -11,7 +11,7 @@ import type { ProjectDocument } from '../document.ts';
 import type { FamilyMap } from '../families/resolved-families.ts';
 import { opacityOf, placeOf } from '../links/family-place.ts';
 import type { Link } from '../links/link.ts';
-import type { Pair } from '../pairs/pair.ts';
+import { isLayered, type Pair } from '../pairs/pair.ts';
 import { differenceOf, fade, type Painted, paint } from '../resolve/painted.ts';
 import type { System } from '../resolve/resolve.ts';
 import type { Derivation } from './derivation.ts';
@@ -86,7 +86,8 @@ export class Mending {
       else map.set(id, [pair]);
     };
     for (const pair of document.pairs) {
-      if (!this.known(pair)) continue;
+      // What lies on a gradient or a picture is left to Check.
+      if (!this.known(pair) || pair.exempt || isLayered(pair)) continue;
       put(this.onForeground, pair.foreground, pair);
       put(this.onBackground, pair.background, pair);
     }

@@ -1,4 +1,5 @@
 import type { ProjectDocument } from '../document.ts';
+import { pairName } from '../pairs/pair-name.ts';
 import { roleNameIn } from '../roles/role-name.ts';
 import type { Noted } from './note.ts';
 
@@ -24,10 +25,7 @@ export function notedName(doc: ProjectDocument, on: Noted): string | null {
       return doc.roles.some(({ id }) => id === on.role) ? roleNameIn(doc.roles, on.role) : null;
     case 'pair': {
       const pair = doc.pairs.find(({ id }) => id === on.pair);
-      return (
-        (pair && `${roleNameIn(doc.roles, pair.foreground)} on ${roleNameIn(doc.roles, pair.background)}`) ??
-        null
-      );
+      return pair ? pairName(doc, pair) : null;
     }
   }
 }

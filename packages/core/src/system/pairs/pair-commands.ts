@@ -1,8 +1,8 @@
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
-import { roleNameIn } from '../roles/role-name.ts';
 import { MOST_PAIRS, type Pair } from './pair.ts';
+import { pairName } from './pair-name.ts';
 
 type Optional = 'words' | 'exempt' | 'backdrop' | 'veil';
 
@@ -55,8 +55,7 @@ export const pairSteps: StepsOf<PairCommand> = {
 };
 
 export const pairWords: WordsOf<PairCommand> = {
-  addPair: (doc, { pair }) =>
-    `add the pair ${roleNameIn(doc.roles, pair.foreground)} on ${roleNameIn(doc.roles, pair.background)}`,
+  addPair: (doc, { pair }) => `add the pair ${pairName(doc, pair)}`,
   removePair: () => 'remove a pair',
   setPair: () => 'change a pair',
 };

@@ -1,9 +1,10 @@
 import Joi from 'joi';
 import type { Target } from '../../contrast/targets.ts';
+import type { Area } from '../../gradient/area.ts';
 import { MOST_PIXELS } from '../pictures/picture.ts';
 import { type CommandSchemas, objectOf, optional, unionOf } from '../schema/keys.ts';
 import { id, index, text } from '../schema/parts.ts';
-import { type Area, type Backdrop, LONGEST_BOX } from './backdrop.ts';
+import { type Backdrop, LONGEST_BOX } from './backdrop.ts';
 import { EXEMPT_USES, type Exemption, MOST_REASON, MOST_WORDS, type Pair } from './pair.ts';
 import type { PairChange, PairCommand } from './pair-commands.ts';
 

@@ -6,7 +6,12 @@ import type { Backdrop } from './backdrop.ts';
  * 1.4.11).
  */
 export type ExemptUse = 'inactive' | 'decoration' | 'logotype';
-export const EXEMPT_USES: readonly ExemptUse[] = ['inactive', 'decoration', 'logotype'];
+export const EXEMPT_NAMES: Readonly<Record<ExemptUse, string>> = {
+  inactive: 'an inactive control',
+  decoration: 'pure decoration',
+  logotype: 'a logotype',
+};
+export const EXEMPT_USES = Object.keys(EXEMPT_NAMES) as ExemptUse[];
 
 /** That a pair has not to reach its target, and why. */
 export interface Exemption {

@@ -1,6 +1,7 @@
 import type { Gradient } from '../gradients/gradient.ts';
 import { type LostStops, lostEverywhere, lostIn } from '../gradients/lost-stops.ts';
 import type { Pair } from '../pairs/pair.ts';
+import type { Picture } from '../pictures/picture.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 
 export interface BrokenLink {
@@ -22,6 +23,7 @@ export interface BrokenInTheme {
 export interface BrokenEverywhere {
   readonly gradients: readonly Gradient[];
   readonly pairs: readonly Pair[];
+  readonly pictures: readonly Picture[];
   readonly shape: object;
   readonly index: ReadonlyMap<string, number>;
   readonly lost: LostStops;
@@ -30,7 +32,7 @@ export interface BrokenEverywhere {
 
 /** What is broken in every theme, taken over where what it depends on is the same. */
 export function brokenEverywhere(system: System, before?: BrokenEverywhere): BrokenEverywhere {
-  const { gradients, pairs } = system.document;
+  const { gradients, pairs, pictures } = system.document;
   const { shape, families } = system;
   const index: ReadonlyMap<string, number> = system.themes.values().next().value?.roles.index ?? new Map();
   const sameRoles = before?.index === index;
@@ -39,15 +41,24 @@ export function brokenEverywhere(system: System, before?: BrokenEverywhere): Bro
     sameRoles &&
     before.gradients === gradients &&
     before.pairs === pairs &&
+    before.pictures === pictures &&
     before.shape === shape
   )
     return before;
   const lost = lostEverywhere(gradients, { families, shape, roles: index });
+  const sameThings = before?.gradients === gradients && before.pictures === pictures;
   const lonely =
-    sameRoles && before.pairs === pairs
+    sameRoles && sameThings && before.pairs === pairs
       ? before.lonely
-      : pairs.filter(({ foreground, background }) => !index.has(foreground) || !index.has(background));
-  return { gradients, pairs, shape, index, lost, lonely };
+      : pairs.filter(
+          ({ foreground, background, veil, backdrop }) =>
+            !index.has(foreground) ||
+            !index.has(background) ||
+            (veil !== undefined && !index.has(veil)) ||
+            (backdrop?.kind === 'gradient' && !gradients.some(({ id }) => id === backdrop.gradient)) ||
+            (backdrop?.kind === 'picture' && !pictures.some(({ id }) => id === backdrop.picture)),
+        );
+  return { gradients, pairs, pictures, shape, index, lost, lonely };
 }
 
 /** Families that should follow something that is gone, told once and not for each theme. */
@@ -58,7 +69,7 @@ export function brokenFamilies({ families, document }: System): BrokenLink[] {
   );
 }
 
-const LONELY = 'One of its roles does not exist any more.';
+const LONELY = 'One of its roles, or what lies under its text, does not exist any more.';
 
 /** The broken links of a theme, taken over where nothing of it has changed. */
 export function brokenIn(

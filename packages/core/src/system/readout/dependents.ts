@@ -120,7 +120,8 @@ export function dependentsOf(system: System, thing: Depended): Dependents {
     ),
     families: dependentFamilies(system, thing, roles),
     pairs: document.pairs.filter(
-      ({ foreground, background }) => roles.has(foreground) || roles.has(background),
+      ({ foreground, background, veil }) =>
+        roles.has(foreground) || roles.has(background) || (veil !== undefined && roles.has(veil)),
     ),
   };
 }

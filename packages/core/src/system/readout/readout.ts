@@ -2,6 +2,7 @@ import type { ResolvedFamily } from '../families/resolved-family.ts';
 import type { Note } from '../notes/note.ts';
 import { notedName } from '../notes/note-name.ts';
 import { type MeasuredTheme, type Measurement, measureTheme } from '../pairs/measure.ts';
+import type { Pair } from '../pairs/pair.ts';
 import type { System } from '../resolve/resolve.ts';
 import { type AlikeRoles, alikeRoles } from './alike.ts';
 import {
@@ -23,7 +24,9 @@ export interface Readout {
   readonly system: System;
   /** Every pair in each theme, by theme id. */
   readonly measured: ReadonlyMap<string, MeasuredTheme>;
+  /** Pairs that have something to reach: all but those that are exempt. */
   readonly pairs: number;
+  readonly exempt: number;
   readonly themes: number;
   readonly passingOverall: number;
   readonly outside: readonly ShadeAddress[];
@@ -50,10 +53,12 @@ export function readoutOf(system: System, previous?: Readout): Readout {
     brokenByTheme.set(id, brokenIn(theme, everywhere, previous?.brokenByTheme.get(id)));
   }
   const families = [...system.families.values()].map(lookOf);
+  const exempt = countExempt(system.document.pairs);
   return {
     system,
     measured,
-    pairs: system.document.pairs.length,
+    pairs: system.document.pairs.length - exempt,
+    exempt,
     themes: system.themes.size,
     passingOverall,
     outside: families.flatMap(({ outside }) => outside),
@@ -91,6 +96,17 @@ function openNotes(system: System, previous?: Readout): readonly Note[] {
     );
   if (same) return previous.notes;
   return doc.notes.filter(({ settled, on }) => !settled && notedName(doc, on) !== null);
+}
+
+const exemptOf = new WeakMap<readonly Pair[], number>();
+
+function countExempt(pairs: readonly Pair[]): number {
+  let count = exemptOf.get(pairs);
+  if (count === undefined) {
+    count = pairs.reduce((n, { exempt }) => n + (exempt ? 1 : 0), 0);
+    exemptOf.set(pairs, count);
+  }
+  return count;
 }
 
 interface FamilyLook {

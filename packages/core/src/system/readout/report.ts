@@ -1,11 +1,14 @@
 import { hexOfRgb8 } from '../../color/write.ts';
 import { formatRatio } from '../../contrast/ratio.ts';
-import { describeTarget, effectiveTarget } from '../../contrast/targets.ts';
+import { describeTarget, effectiveTarget, requiredRatio } from '../../contrast/targets.ts';
 import type { Measurement } from '../pairs/measure.ts';
+import type { Exemption } from '../pairs/pair.ts';
+import { groundName } from '../pairs/pair-name.ts';
 import { roleNameIn } from '../roles/role-name.ts';
 import type { Readout } from './readout.ts';
 
-export type Verdict = 'passes' | 'fails' | 'broken';
+/** `unmeasured`: the pixels of the picture under it could not be had. */
+export type Verdict = 'passes' | 'fails' | 'broken' | 'exempt' | 'unmeasured';
 
 /** A pair in a theme, as it is reported: in words, and with the figures that are shown. */
 export interface ReportedPair {
@@ -22,6 +25,10 @@ export interface ReportedPair {
   readonly ratio: string | null;
   readonly required: number;
   readonly verdict: Verdict;
+  /** Why it has not to reach its target; null where it has to. */
+  readonly exempt: Exemption | null;
+  /** The share of what it stands on, 0–1, on which it falls short; null where that is one colour. */
+  readonly failingShare: number | null;
   /** `#rrggbb` as painted, composited; null where a link is broken. */
   readonly textColor: string | null;
   readonly groundColor: string | null;
@@ -30,8 +37,17 @@ export interface ReportedPair {
 export interface ReportedTheme {
   readonly name: string;
   readonly passing: number;
-  /** What fails first, then in the document's order. */
+  /** Pairs that have something to reach. */
+  readonly of: number;
+  /** What fails first, then what passes, what is exempt last; each in the document's order. */
   readonly pairs: readonly ReportedPair[];
+}
+
+/** A pair that was suggested and is not wanted. */
+export interface ReportedDecline {
+  readonly text: string;
+  readonly ground: string;
+  readonly reason: string;
 }
 
 /** Every pair in every theme, as plain data: the same for a page, a table, a file and a build. */
@@ -43,8 +59,11 @@ export interface ContrastReport {
   readonly at: string;
   readonly rules: 'WCAG 2.2';
   readonly passing: number;
-  /** Measurements: pairs times themes. */
+  /** Measurements: pairs that have something to reach, times themes. */
   readonly of: number;
+  /** Pairs that are exempt. */
+  readonly exempt: number;
+  readonly declined: readonly ReportedDecline[];
   readonly themes: readonly ReportedTheme[];
 }
 
@@ -54,16 +73,27 @@ const hex = (color: Measurement['text']) =>
 /** What a readout comes to as a report; `at` is ISO 8601. */
 export function reportOf(readout: Readout, revision: number | null, at: string): ContrastReport {
   const { document } = readout.system;
-  const reported = ({ pair, text, ground, ratio, required, passes }: Measurement): ReportedPair => ({
+  const reported = ({
+    pair,
+    text,
+    ground,
+    ratio,
+    required,
+    passes,
+    over,
+    awaited,
+  }: Measurement): ReportedPair => ({
     pair: pair.id,
     text: roleNameIn(document.roles, pair.foreground),
-    ground: roleNameIn(document.roles, pair.background),
+    ground: groundName(document, pair),
     target: describeTarget(effectiveTarget(pair.target, pair.size, pair.weight)),
     size: pair.size,
     weight: pair.weight,
     ratio: text ? formatRatio(ratio) : null,
-    required,
-    verdict: passes ? 'passes' : text ? 'fails' : 'broken',
+    required: pair.exempt ? requiredRatio(effectiveTarget(pair.target, pair.size, pair.weight)) : required,
+    verdict: awaited ? 'unmeasured' : !text ? 'broken' : pair.exempt ? 'exempt' : passes ? 'passes' : 'fails',
+    exempt: pair.exempt ?? null,
+    failingShare: over?.bare ? over.failing : null,
     textColor: hex(text),
     groundColor: hex(ground),
   });
@@ -74,11 +104,27 @@ export function reportOf(readout: Readout, revision: number | null, at: string):
     rules: 'WCAG 2.2',
     passing: readout.passingOverall,
     of: readout.pairs * readout.themes,
+    exempt: readout.exempt,
+    declined: document.declined
+      .filter(
+        ({ foreground, background }) =>
+          !document.pairs.some((pair) => pair.foreground === foreground && pair.background === background),
+      )
+      .map(({ foreground, background, reason }) => ({
+        text: roleNameIn(document.roles, foreground),
+        ground: roleNameIn(document.roles, background),
+        reason,
+      })),
     themes: document.themes.map(({ id, name }) => {
       const { measurements, passing } = readout.measured.get(id)!;
       const pairs = measurements.map(reported);
-      const isFine = ({ verdict }: ReportedPair) => verdict === 'passes';
-      return { name, passing, pairs: [...pairs.filter((one) => !isFine(one)), ...pairs.filter(isFine)] };
+      const rank = ({ verdict }: ReportedPair) => (verdict === 'passes' ? 1 : verdict === 'exempt' ? 2 : 0);
+      return {
+        name,
+        passing,
+        of: readout.pairs,
+        pairs: [0, 1, 2].flatMap((own) => pairs.filter((one) => rank(one) === own)),
+      };
     }),
   };
 }

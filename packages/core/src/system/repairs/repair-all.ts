@@ -16,9 +16,9 @@ export const repairCommands = (repairs: readonly LinkRepair[]): SimpleCommand[] 
 
 /** Repairs every theme of a system; see {@link repairTheme}. Yields how far it is, 0–1. */
 export function* repairAll(system: System): Generator<number, RepairOfAll> {
-  const { measured } = readoutOf(system);
+  const { measured, pairs } = readoutOf(system);
   let failing = 0;
-  for (const { measurements, passing } of measured.values()) failing += measurements.length - passing;
+  for (const { passing } of measured.values()) failing += pairs - passing;
   const repairs: LinkRepair[] = [];
   let done = 0;
   for (const theme of system.themes.values()) {

@@ -1,40 +1,21 @@
 import { canonical } from '../../color/write.ts';
 import { nearestPassingColor } from '../../contrast/nearest-color.ts';
-import { formatRatio, paintedOver, type Rgba } from '../../contrast/ratio.ts';
-import { nearestPassingShade, type ShadeRepair } from '../../contrast/repair.ts';
-import type { SimpleCommand } from '../commands/command.ts';
+import { contrastRatio, formatRatio, paintedOver, type Rgba } from '../../contrast/ratio.ts';
+import { nearestPassingShade } from '../../contrast/repair.ts';
 import type { ResolvedShade } from '../families/resolved-family.ts';
 import type { Link } from '../links/link.ts';
 import type { Measurement } from '../pairs/measure.ts';
 import { colorOf, paint } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 import type { ResolvedRole } from '../roles/resolved-role.ts';
-
-export type Side = 'foreground' | 'background';
-
-/** The offered way to make a pair pass in one theme. */
-export type Repair =
-  | {
-      readonly kind: 'repair';
-      readonly role: ResolvedRole;
-      readonly side: Side;
-      /** The name of what is to be taken: a shade such as "Lantern 700", or a colour in CSS. */
-      readonly name: string;
-      /** What is given up by it, in words; null for a shade of the same family. */
-      readonly cost: string | null;
-      /** The pair's colours afterwards, composited. */
-      readonly text: Rgba;
-      readonly ground: Rgba;
-      readonly ratio: number;
-      readonly command: SimpleCommand;
-    }
-  | { readonly kind: 'none'; readonly reason: string };
+import type { Repair } from './repair.ts';
+import { repairLayered } from './repair-layered.ts';
 
 /** One side of a failing pair, with what it is seen against. */
 export interface Work {
   readonly theme: string;
   readonly measured: Measurement;
-  readonly side: Side;
+  readonly side: 'foreground' | 'background';
   readonly role: ResolvedRole;
   readonly against: Rgba;
   /** Family of the role's shade, if it comes of one. */
@@ -45,8 +26,14 @@ export interface Work {
   } | null;
 }
 
-export function workOn(system: System, theme: ResolvedTheme, measured: Measurement, side: Side): Work | null {
-  const { pair, ground } = measured;
+export function workOn(
+  system: System,
+  theme: ResolvedTheme,
+  measured: Measurement,
+  side: 'foreground' | 'background',
+): Work | null {
+  const { pair, ground, over } = measured;
+  if (over && side === 'background') return null;
   const role = theme.roles.get(side === 'foreground' ? pair.foreground : pair.background);
   const other = theme.roles.get(side === 'foreground' ? pair.background : pair.foreground);
   if (!role?.color || !other?.color || !ground) return null;
@@ -75,7 +62,6 @@ function repaired(
   const seen = paintedOver(painted, against);
   return {
     kind: 'repair',
-    role,
     side,
     name,
     cost,
@@ -86,17 +72,16 @@ function repaired(
   };
 }
 
-/** The nearest shade of the side's own family; or the best there is, when none passes. */
-export function byShade(work: Work): Repair | { readonly best: string } | null {
+/** The nearest shade of the side's own family; null when none passes. */
+export function byShade(work: Work): Repair | null {
   const { family, role, against, measured } = work;
   if (!family) return null;
   const from = family.shades.findIndex((shade) => shade.label === role.source!.shade);
-  const { repair, best } = nearestPassingShade(family.shades, from, against, measured.required, role.opacity);
-  const named = ({ shade }: ShadeRepair<ResolvedShade>) => `${family.name} ${shade.label}`;
-  if (!repair) return best ? { best: `${named(best)} gives ${formatRatio(best.ratio)}` } : null;
+  const { repair } = nearestPassingShade(family.shades, from, against, measured.required, role.opacity);
+  if (!repair) return null;
   const { shade, ratio } = repair;
   const painted = { r: shade.r, g: shade.g, b: shade.b, alpha: shade.alpha * role.opacity };
-  return repaired(work, painted, ratio, named(repair), null, {
+  return repaired(work, painted, ratio, `${family.name} ${shade.label}`, null, {
     to: 'shade',
     family: family.id,
     shade: shade.label,
@@ -115,30 +100,60 @@ export function byColor(work: Work): { readonly repair: Repair; readonly differe
   return { repair, difference: found.difference };
 }
 
+/** The best that one side can come to by any shade or by black or white, in words; null where there is nothing to try. */
+function bestOf(
+  { families }: System,
+  { side, against, role }: Work,
+): { words: string; ratio: number } | null {
+  const opacity = role.opacity;
+  const candidates = [
+    ...[...families.values()].flatMap(({ family, shades }) =>
+      shades.map((shade) => ({ name: `${family.name} ${shade.label}`, color: shade })),
+    ),
+    { name: 'black', color: paint('#000000') },
+    { name: 'white', color: paint('#ffffff') },
+  ];
+  let best: { words: string; ratio: number } | null = null;
+  for (const { name, color } of candidates) {
+    const { r, g, b, alpha } = color;
+    const seen = paintedOver({ r, g, b, alpha: alpha * opacity }, against);
+    const ratio = contrastRatio(seen, against);
+    if (best && ratio <= best.ratio) continue;
+    best = {
+      words: `${name} for the ${side === 'foreground' ? 'text' : 'ground'} gives ${formatRatio(ratio)}`,
+      ratio,
+    };
+  }
+  return best;
+}
+
 /**
  * The nearest repair of a failing pair. The foreground moves to the nearest shade of its own family that passes;
  * when none does, the background to the nearest of its family; else whichever side has a plain colour of its hue
- * that passes nearer by, a plain colour before one that would leave its family. Else the reason why nothing can.
+ * that passes nearer by, a plain colour before one that would leave its family. Else the reason why nothing can, with
+ * the best that either side can come to. What stands on more than one colour: {@link repairLayered}.
  */
 export function repairPair(system: System, theme: ResolvedTheme, measured: Measurement): Repair {
+  if (measured.awaited) return { kind: 'none', reason: 'The picture under it is still being looked at.' };
   if (!measured.text) return { kind: 'none', reason: 'A link is broken; mend it first.' };
+  if (measured.over) return repairLayered(system, theme, measured);
   const sides = (['foreground', 'background'] as const).flatMap(
     (side) => workOn(system, theme, measured, side) ?? [],
   );
-  const best: string[] = [];
   for (const work of sides) {
     const repair = byShade(work);
-    if (repair && 'kind' in repair) return repair;
-    if (repair) best.push(repair.best);
+    if (repair) return repair;
   }
   for (const choice of [sides.filter(({ family }) => !family), sides.filter(({ family }) => family)]) {
     const found = choice.flatMap((work) => byColor(work) ?? []).sort((a, b) => a.difference - b.difference);
     if (found[0]) return found[0].repair;
   }
+  const best = sides
+    .flatMap((work) => bestOf(system, work) ?? [])
+    .sort((a, b) => b.ratio - a.ratio)
+    .map(({ words }) => words);
   return {
     kind: 'none',
-    reason: best.length
-      ? `Neither side can reach ${measured.required} here alone; ${best.join(', ')}. Both have to change.`
-      : `Neither side can reach ${measured.required} here alone, not even as black or white. Both have to change.`,
+    reason: `Neither side can reach ${measured.required} here alone: at best ${best.join(', ')}. Both have to change.`,
   };
 }

@@ -1,3 +1,4 @@
+import { type Grounds, worstOnGrounds } from '../../contrast/over-colors.ts';
 import {
   contrastRatio,
   luminance,
@@ -6,10 +7,10 @@ import {
   ratioOfLuminances,
   reaches,
 } from '../../contrast/ratio.ts';
-import { effectiveTarget, requiredRatio } from '../../contrast/targets.ts';
 import { groundOfGrowth } from '../families/growth-ground.ts';
-import { groundOf } from '../pairs/measure.ts';
-import type { Pair } from '../pairs/pair.ts';
+import { stopsOf } from '../gradients/gradient.ts';
+import { groundOf, measurePair } from '../pairs/measure.ts';
+import { isLayered, type Pair, requiredOf } from '../pairs/pair.ts';
 import { fade, type Painted } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 
@@ -32,6 +33,17 @@ export function ratioOver(front: Rgba, back: Rgba, beneath: Rgba): number {
   return contrastRatio(paintedOver(front, ground), ground);
 }
 
+/** What is asked on the darkest and on the lightest of some grounds. */
+function endsOf({ colors, luminances }: Grounds, required: number) {
+  const at = (luminance: number) => colors[luminances.indexOf(luminance)]!;
+  return [luminances.reduce((a, b) => Math.min(a, b)), luminances.reduce((a, b) => Math.max(a, b))].map(
+    (y) => ({
+      ground: at(y),
+      required,
+    }),
+  );
+}
+
 /** New colours of some roles, by id. */
 export type Recoloured = ReadonlyMap<string, Painted>;
 
@@ -51,15 +63,15 @@ export class ThemePairs {
   private readonly followers = new Map<string, { readonly id: string; readonly opacity: number }[]>();
   private readonly colors = new Map<string, Painted>();
   private readonly passing: boolean[];
+  /** What texts stand on that is not one colour; null where it is not known. */
+  private readonly layered = new Map<number, Grounds | null>();
   /** Roles that more depends on than pairs: what lies beneath the page, what a family grows on. */
   private readonly fixed = new Set<string>();
 
   constructor(system: System, theme: ResolvedTheme) {
     const { document } = system;
     this.pairs = document.pairs;
-    this.required = this.pairs.map(({ target, size, weight }) =>
-      requiredRatio(effectiveTarget(target, size, weight)),
-    );
+    this.required = this.pairs.map(requiredOf);
     this.beneath = groundOf(system, theme);
     this.pairs.forEach(({ foreground, background }, i) => {
       for (const role of [foreground, background]) {
@@ -76,12 +88,30 @@ export class ThemePairs {
       if (list) list.push(follower);
       else this.followers.set(link.role, [follower]);
     }
+    this.pairs.forEach((pair, i) => {
+      if (isLayered(pair)) this.addLayered(system, theme, pair, i);
+    });
     if (document.ground) this.fixed.add(document.ground);
     for (const { growth } of document.families) {
       const ground = groundOfGrowth(growth);
       if (ground?.to === 'role' && ground.theme === theme.theme.id) this.fixed.add(ground.role);
     }
     this.passing = this.pairs.map((_, i) => this.ratio(i) !== null && this.meets(i));
+  }
+
+  /** A pair with something between ground and text: only its text is looked for another colour of. */
+  private addLayered(system: System, theme: ResolvedTheme, pair: Pair, place: number): void {
+    const { document, regions } = system;
+    const { over } = measurePair(theme, pair, this.beneath, { pictures: document.pictures, regions });
+    this.layered.set(place, over?.grounds ?? null);
+    const { background, veil, backdrop } = pair;
+    const gradient = document.gradients.find(
+      ({ id }) => backdrop?.kind === 'gradient' && id === backdrop.gradient,
+    );
+    const stops = gradient
+      ? stopsOf(gradient).flatMap(({ color }) => (color.to === 'role' ? color.role : []))
+      : [];
+    for (const role of [background, veil, ...stops]) if (role !== undefined) this.fixed.add(role);
   }
 
   colorOf(role: string): Painted | null {
@@ -91,6 +121,11 @@ export class ThemePairs {
   /** The ratio of the pair at a place, with some roles in other colours; null where a link is broken. */
   ratio(place: number, changed?: Recoloured): number | null {
     const { foreground, background } = this.pairs[place]!;
+    const grounds = this.layered.get(place);
+    if (grounds !== undefined) {
+      const text = changed?.get(foreground) ?? this.colors.get(foreground);
+      return grounds && text ? worstOnGrounds(text, grounds, this.required[place]!).ratio : null;
+    }
     const front = changed?.get(foreground) ?? this.colors.get(foreground);
     const back = changed?.get(background) ?? this.colors.get(background);
     return front && back ? ratioOver(front, back, this.beneath) : null;
@@ -183,6 +218,8 @@ export class ThemePairs {
   demandsOn(role: string, place: number): { readonly ground: Rgba; readonly required: number }[] {
     return (this.places.get(role) ?? []).flatMap((at) => {
       if (this.pairs[at]!.foreground !== role || (at !== place && !this.passing[at])) return [];
+      const grounds = this.layered.get(at);
+      if (grounds !== undefined) return grounds ? endsOf(grounds, this.required[at]!) : [];
       const back = this.colors.get(this.pairs[at]!.background);
       return back ? [{ ground: paintedOver(back, this.beneath), required: this.required[at]! }] : [];
     });

@@ -2,14 +2,16 @@ import { oklchToRgb8, rgb8ToOklch } from '../../color/gamut.ts';
 import { hexOfRgb8 } from '../../color/write.ts';
 import { contrastRatio, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import { applyCommand } from '../commands/apply.ts';
-import type { SimpleCommand } from '../commands/command.ts';
+import type { Command } from '../commands/command.ts';
 import { type Families, resolveFamily } from '../families/resolved-family.ts';
 import { groundOf, type Measurement } from '../pairs/measure.ts';
 import { type Readout, readoutOf } from '../readout/readout.ts';
 import { follow, NO_ROLE, type Target } from '../resolve/follow.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
-import { byColor, byShade, type Repair, type Side, workOn } from './repair-pair.ts';
+import type { Repair, Side } from './repair.ts';
+import { layeredColor, layeredShade, layeredVeil } from './repair-layered.ts';
+import { byColor, byShade, workOn } from './repair-pair.ts';
 
 /** A way to make a failing pair pass in a theme, with what else it does. */
 export interface Way {
@@ -22,7 +24,7 @@ export interface Way {
   readonly text: Rgba;
   readonly ground: Rgba;
   readonly ratio: number;
-  readonly command: SimpleCommand;
+  readonly command: Command;
   /** Measurements over all themes that pass afterwards and do not now, this one among them, and the other way round. */
   readonly mended: number;
   readonly broken: number;
@@ -30,11 +32,21 @@ export interface Way {
 
 type Found = Omit<Way, 'mended' | 'broken'>;
 
-const SAID: Readonly<Record<Side, string>> = { foreground: 'the text', background: 'the ground' };
+const SAID: Readonly<Record<Side, string>> = {
+  foreground: 'the text',
+  background: 'the ground',
+  veil: 'the veil',
+};
 
-const asWay = (repair: Repair | { readonly best: string } | null, key: string): Found[] =>
-  repair && 'kind' in repair && repair.kind === 'repair'
-    ? [{ ...repair, key, name: `${repair.name} for ${SAID[repair.side]}` }]
+const asWay = (repair: Repair | null, key: string): Found[] =>
+  repair?.kind === 'repair'
+    ? [
+        {
+          ...repair,
+          key,
+          name: repair.side === 'veil' ? repair.name : `${repair.name} for ${SAID[repair.side]}`,
+        },
+      ]
     : [];
 
 /** OKLCH lightness by which a base is moved from one try to the next, and the farthest that is looked at. */
@@ -48,7 +60,12 @@ function roleWith(theme: ResolvedTheme, families: Families, id: string): Target 
 }
 
 /** The least move of a family's base in lightness after which a pair passes; what else follows the family moves along. */
-function byBase(system: System, theme: ResolvedTheme, measured: Measurement, side: Side): Found[] {
+function byBase(
+  system: System,
+  theme: ResolvedTheme,
+  measured: Measurement,
+  side: 'foreground' | 'background',
+): Found[] {
   const { pair, required } = measured;
   const role = theme.roles.get(side === 'foreground' ? pair.foreground : pair.background);
   const resolved = role?.source && system.families.get(role.source.family);
@@ -88,7 +105,7 @@ function byBase(system: System, theme: ResolvedTheme, measured: Measurement, sid
 }
 
 /** What a command does to the measurements of all themes. */
-function effectOf(system: System, readout: Readout, command: SimpleCommand) {
+function effectOf(system: System, readout: Readout, command: Command) {
   const result = applyCommand(system.document, command);
   if (!result.ok) return null;
   const after = readoutOf(resolveSystem(result.document, system), readout);
@@ -104,6 +121,24 @@ function effectOf(system: System, readout: Readout, command: SimpleCommand) {
   return { mended, broken };
 }
 
+/** Each way once, with what it does to all others. */
+function withEffects(readout: Readout, found: readonly Found[]): Way[] {
+  const keys = new Set<string>();
+  return found.flatMap((way): Way[] => {
+    if (keys.has(way.key)) return [];
+    keys.add(way.key);
+    const effect = effectOf(readout.system, readout, way.command);
+    return effect ? [{ ...way, ...effect }] : [];
+  });
+}
+
+/** The ways for a text over a gradient, a picture or a veil. */
+const layeredWays = (system: System, theme: ResolvedTheme, measured: Measurement): Found[] => [
+  ...asWay(layeredShade(system, theme, measured), 'shade foreground'),
+  ...asWay(layeredVeil(system, theme, measured), 'veil'),
+  ...asWay(layeredColor(system, theme, measured), 'plain foreground'),
+];
+
 /**
  * The ways to make a failing pair pass in a theme, each with what it does to all others: another shade for the text or
  * for the ground, a plain colour, the base of a family moved as little as does it. None for a pair that passes or whose
@@ -114,6 +149,7 @@ export function waysOf(readout: Readout, measured: Measurement): Way[] {
   const theme = system.themes.get(measured.theme);
   if (!theme || measured.passes || !measured.text) return [];
   const sides = ['foreground', 'background'] as const;
+  if (measured.over) return withEffects(readout, layeredWays(system, theme, measured));
   const works = sides.flatMap((side) => workOn(system, theme, measured, side) ?? []);
   const found: Found[] = [
     ...works.flatMap((work) => asWay(byShade(work), `shade ${work.side}`)),
@@ -125,11 +161,5 @@ export function waysOf(readout: Readout, measured: Measurement): Way[] {
       })),
     ),
   ];
-  const keys = new Set<string>();
-  return found.flatMap((way): Way[] => {
-    if (keys.has(way.key)) return [];
-    keys.add(way.key);
-    const effect = effectOf(system, readout, way.command);
-    return effect ? [{ ...way, ...effect }] : [];
-  });
+  return withEffects(readout, found);
 }

@@ -2,6 +2,7 @@ import type { ProjectDocument } from '../document.ts';
 import { type FamilyMap, resolveFamilies } from '../families/resolved-families.ts';
 import type { ResolvedGradient } from '../gradients/resolved-gradient.ts';
 import { ThemeGradients } from '../gradients/theme-gradients.ts';
+import { NO_REGIONS, type Regions } from '../pairs/regions.ts';
 import { type ResolvedRole, recoloredRoles, resolveRoles } from '../roles/resolved-role.ts';
 import type { Theme } from '../themes/theme.ts';
 import { type ById, indexById } from './by-id.ts';
@@ -29,6 +30,8 @@ export interface System {
   readonly themes: ReadonlyMap<string, ResolvedTheme>;
   /** Stands for the families and labels that there are: the same object as long as no link to a shade can break or mend. */
   readonly shape: object;
+  /** The colours of the regions of pictures that texts lie over, as far as they are known. */
+  readonly regions: Regions;
 }
 
 /**
@@ -36,14 +39,19 @@ export interface System {
  * whatever the change: just what depends on things that are not the same objects any more is worked out again,
  * and everything else is the same object as before. Broken links never throw; they are reported where they are.
  */
-export function resolveSystem(document: ProjectDocument, previous?: System): System {
-  if (previous?.document === document) return previous;
+export function resolveSystem(
+  document: ProjectDocument,
+  previous?: System,
+  regions: Regions = previous?.regions ?? NO_REGIONS,
+): System {
+  if (previous?.document === document)
+    return previous.regions === regions ? previous : { ...previous, regions };
   const families = resolveFamilies(document, previous);
   if (!previous) {
     const index = indexById(document.roles);
     const themes = new Map<string, ResolvedTheme>();
     for (const theme of document.themes) themes.set(theme.id, newTheme(document, theme, families, index));
-    return { document, families, themes, shape: {} };
+    return { document, families, themes, shape: {}, regions };
   }
   const anyTheme: ResolvedTheme | undefined = previous.themes.values().next().value;
   // One table of places for all themes, and the same one for as long as no role comes, goes or moves.
@@ -60,7 +68,7 @@ export function resolveSystem(document: ProjectDocument, previous?: System): Sys
     );
   }
   const shape = sameShades(previous.families, families) ? previous.shape : {};
-  return { document, families, themes, shape };
+  return { document, families, themes, shape, regions };
 }
 
 type Index = ReadonlyMap<string, number>;

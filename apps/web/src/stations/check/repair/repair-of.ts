@@ -1,5 +1,6 @@
 import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
-import { type Repair, repairPair } from '@mint-lamp/core/system/repairs/repair-pair';
+import type { Repair } from '@mint-lamp/core/system/repairs/repair';
+import { repairPair } from '@mint-lamp/core/system/repairs/repair-pair';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
 
 const known = new WeakMap<Measurement, { readonly theme: ResolvedTheme; readonly repair: Repair }>();

@@ -1,14 +1,15 @@
-import { convert, numbers } from '@mint-lamp/core/color/convert';
-import { mixIn } from '@mint-lamp/core/color/mix';
-import { color } from '@mint-lamp/core/color/spaces';
-import type { Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { PlacedGradient } from '@mint-lamp/core/gradient/model';
+import { convert, numbers } from '../color/convert.ts';
+import { mixIn } from '../color/mix.ts';
+import { color } from '../color/spaces.ts';
+import type { Rgba } from '../contrast/ratio.ts';
+import type { PlacedGradient } from './model.ts';
 
 const colorOf = (c: Rgba) => color('srgb', [c.r / 255, c.g / 255, c.b / 255], c.alpha);
 
 /**
- * A placed gradient with each hint's curve replaced by the nine straight pieces' stops that Chromium draws
- * instead of it: seven in the wider half, two in the narrower. Their colours are those of the curve itself, not yet clipped to sRGB.
+ * A placed gradient with each hint's curve replaced by the ten straight pieces that Chromium draws instead of it: most of
+ * them in the wider half. The colours between are those of the curve itself, not yet clipped to sRGB. What is measured
+ * as it is painted is measured so; everywhere else the curve is the one that CSS Images 4 §3.4.3 asks for.
  */
 export function hintsAsStops(placed: PlacedGradient): PlacedGradient {
   return {

@@ -1,0 +1,127 @@
+import { leastVeil, oneColor } from '../../contrast/over-colors.ts';
+import { luminance, paintedOver, type Rgba } from '../../contrast/ratio.ts';
+import type { Command } from '../commands/command.ts';
+import type { Link } from '../links/link.ts';
+import { groundOf, type Measurement, measurePair } from '../pairs/measure.ts';
+import { follow, NO_ROLE } from '../resolve/follow.ts';
+import { paint } from '../resolve/painted.ts';
+import type { ResolvedTheme, System } from '../resolve/resolve.ts';
+import { roleSlug, writeRoleName } from '../roles/role-name.ts';
+
+/** A veil that makes a text pass wherever it stands. */
+export interface VeilRepair {
+  /** What is laid over, in words: "a veil of Deepwater 950 at 42 %". */
+  readonly name: string;
+  /** Of the veil in this theme, 0–1. */
+  readonly opacity: number;
+  readonly command: Command;
+}
+
+const percent = (opacity: number) => `${Math.round(opacity * 100)} %`;
+
+/** The least opacity of a veil of a colour under a measured text; null where none does it. */
+function leastUnder(system: System, theme: ResolvedTheme, measured: Measurement, veil: Rgba): number | null {
+  const { pair, over, required } = measured;
+  const text = theme.roles.get(pair.foreground)?.color;
+  const ground = theme.roles.get(pair.background)?.color;
+  if (!text || !ground || !over) return null;
+  const beneath = paintedOver(ground, groundOf(system, theme));
+  return leastVeil(text, over.bare?.seen ?? oneColor(beneath), beneath, veil, required);
+}
+
+/** More of the veil that the pair has. */
+function ownVeil(
+  system: System,
+  theme: ResolvedTheme,
+  measured: Measurement,
+  veil: string,
+): VeilRepair | null {
+  const role = theme.roles.get(veil);
+  if (!role?.color || !role.link) return null;
+  // How much of it there is without the opacity that its own link lays over it.
+  const { opacity: _, ...rest } = role.link;
+  const targetOf = (id: string) => theme.roles.get(id) ?? NO_ROLE;
+  const whole = follow(rest as Link, system.families, targetOf).color?.alpha ?? 0;
+  const opacity = leastUnder(system, theme, measured, role.color);
+  if (opacity === null || whole === 0 || opacity > whole) return null;
+  const share = Math.round((opacity / whole) * 1e4) / 1e4;
+  const link = (share === 1 ? rest : { ...rest, opacity: share }) as Link;
+  return {
+    name: `${writeRoleName(role.role)} at ${percent(opacity)}`,
+    opacity,
+    command: { type: 'setLink', role: veil, theme: theme.theme.id, link },
+  };
+}
+
+/** Colours that a veil could be of: the darkest and the lightest shade of the families, or black and white. */
+function veilColors({
+  families,
+}: System): { readonly name: string; readonly color: Rgba; readonly link: Link }[] {
+  const shades = [...families.values()].flatMap(({ family, shades: list }) =>
+    list
+      .filter(({ alpha }) => alpha === 1)
+      .map((shade) => ({
+        name: `${family.name} ${shade.label}`,
+        color: shade as Rgba,
+        link: { to: 'shade', family: family.id, shade: shade.label } as Link,
+        y: luminance(shade),
+      })),
+  );
+  const byLight = shades.sort((a, b) => a.y - b.y);
+  const plain = (name: string, color: string) => ({
+    name,
+    color: paint(color),
+    link: { to: 'color', color } as Link,
+  });
+  if (!byLight.length) return [plain('black', '#000000'), plain('white', '#ffffff')];
+  return [byLight[0]!, byLight[byLight.length - 1]!];
+}
+
+/** A role of its own for a veil: beside the text's role, and as much of it in each theme as is needed there. */
+function newVeil(system: System, theme: ResolvedTheme, measured: Measurement): VeilRepair | null {
+  const { document, regions } = system;
+  const { pair } = measured;
+  const front = document.roles.find(({ id }) => id === pair.foreground)!;
+  let best: { readonly opacity: number; readonly of: ReturnType<typeof veilColors>[number] } | null = null;
+  for (const of of veilColors(system)) {
+    const opacity = leastUnder(system, theme, measured, of.color);
+    if (opacity !== null && (!best || opacity < best.opacity)) best = { opacity, of };
+  }
+  if (!best) return null;
+  const { opacity, of } = best;
+  const around = { pictures: document.pictures, regions };
+  const links = Object.fromEntries(
+    [...system.themes].map(([id, other]): [string, Link] => {
+      const there = other === theme ? measured : measurePair(other, pair, groundOf(system, other), around);
+      return [id, { ...of.link, opacity: leastUnder(system, other, there, of.color) ?? 0 }];
+    }),
+  );
+  const taken = new Set(document.roles.map(roleSlug));
+  const ids = new Set(document.roles.map(({ id }) => id));
+  for (let n = 1; ; n++) {
+    const names = { group: [...front.group], name: n === 1 ? 'veil' : `veil-${n}` };
+    const id = `${roleSlug(names)}`.slice(0, 40);
+    if (taken.has(roleSlug(names)) || ids.has(id)) continue;
+    return {
+      name: `a veil of ${of.name} at ${percent(opacity)}`,
+      opacity,
+      command: {
+        type: 'batch',
+        label: `lay a veil of ${of.name} under the text`,
+        commands: [
+          { type: 'addRole', role: { id, ...names, links } },
+          { type: 'setPair', pair: pair.id, change: { veil: id } },
+        ],
+      },
+    };
+  }
+}
+
+/**
+ * The least veil with which a failing text over a gradient, a picture or a veil passes in a theme: more of the one that it
+ * has, or one as a role of its own, in each theme as much as is needed there. Null where not even all of it does it.
+ */
+export function veilRepair(system: System, theme: ResolvedTheme, measured: Measurement): VeilRepair | null {
+  const { veil } = measured.pair;
+  return veil === undefined ? newVeil(system, theme, measured) : ownVeil(system, theme, measured, veil);
+}
