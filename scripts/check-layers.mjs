@@ -70,7 +70,7 @@ const WEB_LAYERS = [
   ['ui'],
   ['store'],
   ['jobs', 'pixels', 'dragging'],
-  ['links', 'scene', 'notes'],
+  ['links', 'scene', 'notes', 'seeing'],
   ['kinds'],
   ['lamp', 'tray', 'readout', 'finder', 'projects'],
   ['frame'],

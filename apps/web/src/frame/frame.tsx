@@ -17,6 +17,8 @@ import { useShortcuts } from './use-shortcuts.ts';
 const loadDialogs = () => import('./open-dialog.tsx');
 const loadFinder = () => import('../finder/finder-list.tsx');
 const OpenDialog = part(loadDialogs);
+const SeenLine = part(() => import('../seeing/seen-line.tsx'));
+const PictureRegions = part(() => import('./picture-regions.tsx'));
 
 interface FrameProps {
   /** Called when a project is open, with what else may be fetched ahead; returns the way to call that off. */
@@ -50,6 +52,10 @@ function OpenFrame({ onOpen }: FrameProps) {
   const dialog = useAppSelector((state) => state.interface.dialog);
   const name = useAppSelector((state) => selectDocument(state).name);
   const trayHeight = useTrayHeight();
+  const overPictures = useAppSelector((state) =>
+    selectDocument(state).pairs.some(({ backdrop }) => backdrop?.kind === 'picture'),
+  );
+  const reader = useAppSelector((state) => state.interface.reader);
   const surround = useAppSelector((state) => state.interface.surround);
   useEffect(() => {
     document.title = `${name} · Mint Lamp`;
@@ -67,6 +73,7 @@ function OpenFrame({ onOpen }: FrameProps) {
         <div className="col-span-2 min-w-0">
           <ReadoutLine />
           <ReadOnlyLine />
+          {reader && <SeenLine />}
         </div>
         <main
           id="station"
@@ -84,6 +91,7 @@ function OpenFrame({ onOpen }: FrameProps) {
         <Tray height={trayHeight} />
       </div>
       {dialog && <OpenDialog />}
+      {overPictures && <PictureRegions />}
     </ColorDragging>
   );
 }

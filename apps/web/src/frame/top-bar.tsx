@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { Keyboard, ListRestart, Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
+import { Eye, Keyboard, ListRestart, Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
@@ -122,6 +122,7 @@ function ThemeSwitch() {
   );
 }
 
+const SeeingMenu = part(() => import('../seeing/seeing-menu.tsx'));
 const StepsList = part(() => import('./steps-list.tsx'));
 
 function History() {
@@ -176,6 +177,22 @@ function Tools() {
       >
         <Search aria-hidden className="size-4" />
       </IconButton>
+      <Popover
+        label="Seen by"
+        align="end"
+        trigger={
+          <Button
+            look="quiet"
+            aria-label="Seen by"
+            title="See everything as others see it"
+            className="size-8 px-0!"
+          >
+            <Eye aria-hidden className="size-4" />
+          </Button>
+        }
+      >
+        <SeeingMenu />
+      </Popover>
       <IconButton
         label={`Put on the ${other} dress`}
         onClick={() => {

@@ -8,6 +8,7 @@ import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
 import { NumberField } from '../ui/number-field.tsx';
 import { TextField } from '../ui/text-field.tsx';
+import { TwinsWarning } from './twins-warning.tsx';
 import { TypedTarget } from './typed-target.tsx';
 
 export interface LinkPanelProps {
@@ -30,6 +31,7 @@ export default function LinkPanel(props: LinkPanelProps) {
   const opacity = link?.opacity;
   return (
     <div className="flex w-[520px] flex-col gap-3">
+      <TwinsWarning />
       <TypedTarget exceptRole={exceptRole} exceptFamily={exceptFamily} onPick={pick} onLook={look} />
       <Shades link={link} onPick={pick} onLook={look} except={exceptFamily} />
       <div className="grid grid-cols-[1fr_150px] gap-3 border-t border-hair pt-2">
@@ -81,7 +83,12 @@ function Shades({ link, onPick, onLook, except }: ListProps & { except: string |
   const { families } = useSystem();
   if (!families.size) return <p className="text-quiet">There is no family yet: make one at Grow.</p>;
   return (
-    <ul aria-label="Shades" className="flex flex-col gap-1" onPointerLeave={() => onLook(null)}>
+    <ul
+      aria-label="Shades"
+      className="flex flex-col gap-1"
+      onPointerLeave={() => onLook(null)}
+      onBlur={() => onLook(null)}
+    >
       {[...families.values()].map(({ family, shades, base }) =>
         family.id === except ? null : (
           <li key={family.id} className="flex items-center gap-2">
@@ -106,6 +113,7 @@ function Shades({ link, onPick, onLook, except }: ListProps & { except: string |
                     aria-label={`${family.name} ${shade.label}`}
                     aria-pressed={on}
                     onPointerEnter={() => onLook(next)}
+                    onFocus={() => onLook(next)}
                     onClick={() => onPick(next)}
                     className={clsx('rounded-[5px]', on && 'ring-2 ring-main')}
                   >
@@ -138,6 +146,7 @@ function BaseChoice({ family, name, css, link, onPick, onLook }: BaseChoiceProps
       aria-label={`${name} base`}
       aria-pressed={on}
       onPointerEnter={() => onLook(next)}
+      onFocus={() => onLook(next)}
       onClick={() => onPick(next)}
       className={clsx('flex items-center gap-1 rounded-[5px] pr-1 text-xs', on && 'ring-2 ring-main')}
     >
@@ -155,7 +164,7 @@ function Roles({ link, onPick, onLook, except }: ListProps & { except: string | 
     <div className="min-w-0">
       <h3 className="mb-0.5 text-sm text-quiet">Another role</h3>
       {!roles.length && <p className="text-quiet">None yet</p>}
-      <ul className="max-h-40 overflow-auto" onPointerLeave={() => onLook(null)}>
+      <ul className="max-h-40 overflow-auto" onPointerLeave={() => onLook(null)} onBlur={() => onLook(null)}>
         {roles.map((role) => {
           const next = { to: 'role', role: role.id } as const;
           const on = link?.to === 'role' && link.role === role.id;
@@ -165,6 +174,7 @@ function Roles({ link, onPick, onLook, except }: ListProps & { except: string | 
                 type="button"
                 aria-pressed={on}
                 onPointerEnter={() => onLook(next)}
+                onFocus={() => onLook(next)}
                 onClick={() => onPick(next)}
                 className={clsx(
                   'flex w-full items-center gap-2 rounded-md px-1 py-0.5 text-left hover:bg-pressed',

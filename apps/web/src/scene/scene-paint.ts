@@ -1,9 +1,5 @@
-import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import { gradientCss } from '@mint-lamp/core/exchange/css';
-import { writeGradient } from '@mint-lamp/core/gradient/write-css';
-import { coloredGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { slug } from '@mint-lamp/core/system/names';
-import type { Painted } from '@mint-lamp/core/system/resolve/painted';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
 import { roleSlug } from '@mint-lamp/core/system/roles/role-name';
 
@@ -18,29 +14,15 @@ export interface ScenePaint {
   /** The colour of the first of these roles, written with their groups, that the project has. */
   readonly role: (...names: readonly string[]) => PartPaint;
   /** A gradient by its name. */
-  readonly gradient: (name: string) => string | undefined;
+  readonly gradient: (name: string) => { readonly css: string; readonly id: string } | undefined;
   /** Ids of the roles at work, in the order in which they were asked for. */
   readonly used: ReadonlySet<string>;
   /** Roles that were asked for first and that the project has not. */
   readonly missing: ReadonlySet<string>;
 }
 
-/** How a painted colour is seen by somebody. */
-export type Seeing = (color: Painted) => Rgba;
-
-/** A gradient as it is seen: colour by colour of its stops. */
-function seenGradient(resolved: ResolvedGradient, see: Seeing): string | null {
-  const painted = coloredGradient(resolved, see);
-  return painted && writeGradient(painted);
-}
-
-/** Paints a scene by the roles of a theme, and keeps account of which are at work; with `see`, as somebody sees it. */
-export function scenePaint(theme: ResolvedTheme, see?: Seeing): ScenePaint {
-  const cssOf = (color: Painted) => {
-    if (!see) return color.css;
-    const { r, g, b, alpha } = see(color);
-    return `rgb(${r} ${g} ${b} / ${alpha})`;
-  };
+/** Paints a scene by the roles of a theme, and keeps account of which are at work. */
+export function scenePaint(theme: ResolvedTheme): ScenePaint {
   const byName = new Map([...theme.roles.values()].map((resolved) => [roleSlug(resolved.role), resolved]));
   const used = new Set<string>();
   const missing = new Set<string>();
@@ -51,12 +33,14 @@ export function scenePaint(theme: ResolvedTheme, see?: Seeing): ScenePaint {
       const found = names.map((name) => byName.get(slug(name))).find((resolved) => resolved?.color);
       if (!byName.has(slug(names[0]!))) missing.add(names[0]!);
       if (found) used.add(found.role.id);
-      return { css: found?.color ? cssOf(found.color) : undefined, role: found?.role.id };
+      return { css: found?.color?.css, role: found?.role.id };
     },
     gradient: (name) => {
       for (const resolved of theme.gradients.values())
-        if (slug(resolved.gradient.name) === slug(name))
-          return (see ? seenGradient(resolved, see) : gradientCss(resolved)) ?? undefined;
+        if (slug(resolved.gradient.name) === slug(name)) {
+          const css = gradientCss(resolved);
+          return css ? { css, id: resolved.gradient.id } : undefined;
+        }
       return undefined;
     },
   };

@@ -1,6 +1,6 @@
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
 import { memo } from 'react';
-import { type Seeing, scenePaint } from './scene-paint.ts';
+import { scenePaint } from './scene-paint.ts';
 import { Timetable } from './timetable.tsx';
 
 /** Px for which the page is laid out before it is made small. */
@@ -10,12 +10,10 @@ interface SceneThumbProps {
   theme: ResolvedTheme;
   width: number;
   height: number;
-  /** As somebody sees it; the same function while it is the same. */
-  see?: Seeing;
 }
 
 /** The timetable page in a theme, small: to see a system as a page at a glance. For sighted eyes. */
-export const SceneThumb = memo(function SceneThumb({ theme, width, height, see }: SceneThumbProps) {
+export const SceneThumb = memo(function SceneThumb({ theme, width, height }: SceneThumbProps) {
   const scale = width / PAGE;
   return (
     <div
@@ -28,7 +26,7 @@ export const SceneThumb = memo(function SceneThumb({ theme, width, height, see }
         className="pointer-events-none origin-top-left"
         style={{ width: PAGE, height: height / scale, transform: `scale(${scale})` }}
       >
-        {Timetable({ paint: scenePaint(theme, see) })}
+        {Timetable({ paint: scenePaint(theme) })}
       </div>
     </div>
   );

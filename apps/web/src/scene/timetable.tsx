@@ -10,6 +10,8 @@ const SAILINGS = [
 
 interface PartProps {
   ground?: PartPaint | undefined;
+  /** Id of the gradient that its ground is painted with. */
+  gradient?: string | undefined;
   text?: PartPaint | undefined;
   border?: PartPaint | undefined;
   style?: CSSProperties;
@@ -18,11 +20,13 @@ interface PartProps {
 }
 
 /** A painted part. A click on it is answered with the role of its text if it has one, else of its ground. */
-function Part({ ground, text, border, style, className, children }: PartProps) {
+function Part({ ground, gradient, text, border, style, className, children }: PartProps) {
   return (
     <div
       data-role={text?.role ?? ground?.role ?? border?.role}
       data-ground={ground?.role}
+      data-text={text?.role}
+      data-gradient={gradient}
       className={className}
       style={{
         ...style,
@@ -72,7 +76,8 @@ export function Timetable({ paint }: { paint: ScenePaint }) {
         </Part>
       </Part>
       <Part
-        ground={firstLight ? { css: firstLight, role: veil.role ?? hero.role } : fill}
+        ground={firstLight ? { css: firstLight.css, role: veil.role ?? hero.role } : fill}
+        gradient={firstLight?.id}
         className="relative h-36"
       >
         <Part ground={veil} className="absolute inset-0" />

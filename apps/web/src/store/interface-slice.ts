@@ -1,3 +1,4 @@
+import type { Deficiency } from '@mint-lamp/core/vision/simulate';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What the lamp shines on. */
@@ -8,14 +9,31 @@ export type Selection =
   | { readonly kind: 'swatch'; readonly swatch: string }
   | { readonly kind: 'stop'; readonly gradient: string; readonly stop: string };
 
+/** Somebody who sees colours otherwise, or under other circumstances. */
+export type Reader = Deficiency | 'blurred' | 'glare';
+
 export interface InterfaceState {
   readonly theme: string | null;
   readonly selection: Selection | null;
   readonly dialog: 'finder' | 'shortcuts' | null;
   readonly surround: boolean;
+  /** Who everything is shown to be seen by; null for as it is. */
+  readonly reader: Reader | null;
+  /** Of a colour vision deficiency, 0–1. */
+  readonly severity: number;
+  /** How often colours of pictures under texts have come: what is counted depends on them. */
+  readonly regions: number;
 }
 
-const initialState: InterfaceState = { theme: null, selection: null, dialog: null, surround: false };
+const initialState: InterfaceState = {
+  theme: null,
+  selection: null,
+  dialog: null,
+  surround: false,
+  reader: null,
+  severity: 1,
+  regions: 0,
+};
 
 const slice = createSlice({
   name: 'interface',
@@ -33,10 +51,28 @@ const slice = createSlice({
     surroundSwitched(state, { payload }: PayloadAction<boolean>) {
       state.surround = payload;
     },
+    readerChosen(state, { payload }: PayloadAction<Reader | null>) {
+      state.reader = payload;
+    },
+    severitySet(state, { payload }: PayloadAction<number>) {
+      state.severity = payload;
+    },
+    regionsCame(state) {
+      state.regions += 1;
+    },
     /** Another project: nothing of the old one stays selected. */
-    projectChanged: (state) => ({ ...initialState, surround: state.surround }),
+    projectChanged: ({ surround, reader, severity }) => ({ ...initialState, surround, reader, severity }),
   },
 });
 
-export const { themeChosen, selected, dialogOpened, surroundSwitched, projectChanged } = slice.actions;
+export const {
+  themeChosen,
+  selected,
+  dialogOpened,
+  surroundSwitched,
+  regionsCame,
+  readerChosen,
+  severitySet,
+  projectChanged,
+} = slice.actions;
 export const interfaceReducer = slice.reducer;

@@ -1,6 +1,8 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { wordsOf } from '@mint-lamp/core/system/project/sample-words';
 import type { Readout } from '@mint-lamp/core/system/readout/readout';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
+import { useMemo } from 'react';
 import type { ProjectState } from './project-slice.ts';
 import { type AppState, useAppSelector } from './store.ts';
 import { readoutOfDocument, systemOf } from './systems.ts';
@@ -29,6 +31,12 @@ export const useSystem = () => useAppSelector(selectSystem);
 export const useReadout = () => useAppSelector(selectReadout);
 export const useTheme = () => useAppSelector(selectTheme);
 export const useProjectId = () => useAppSelector((state) => selectProject(state).id);
+/** What samples say; see {@link wordsOf}. */
+export function useSampleWords() {
+  const name = useDocumentPart('name');
+  const words = useDocumentPart('words');
+  return useMemo(() => wordsOf({ name, words }), [name, words]);
+}
 /** One part of the document; a component that needs no more is not drawn again when another part changes. */
 export const useDocumentPart = <K extends keyof ProjectDocument>(part: K): ProjectDocument[K] =>
   useAppSelector((state) => selectDocument(state)[part]);

@@ -1,6 +1,7 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { type Readout, readoutOf } from '@mint-lamp/core/system/readout/readout';
 import { resolveSystem, type System } from '@mint-lamp/core/system/resolve/resolve';
+import { knownRegions } from './regions.ts';
 
 /**
  * What documents come to, remembered with each document for as long as it is in use, so that what is shown, what
@@ -14,8 +15,9 @@ let lastReadout: Readout | undefined;
 
 export function systemOf(document: ProjectDocument): System {
   let system = systems.get(document);
-  if (!system) {
-    system = resolveSystem(document, lastSystem);
+  const regions = knownRegions();
+  if (!system || system.regions !== regions) {
+    system = resolveSystem(document, system ?? lastSystem, regions);
     systems.set(document, system);
   }
   lastSystem = system;

@@ -1,6 +1,7 @@
 import { writeReportCsv } from '@mint-lamp/core/exchange/report-csv';
 import { writeReportHtml } from '@mint-lamp/core/exchange/report-html';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import type { Regions } from '@mint-lamp/core/system/pairs/regions';
 import { readoutOf } from '@mint-lamp/core/system/readout/readout';
 import { type ContrastReport, reportOf } from '@mint-lamp/core/system/readout/report';
 import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
@@ -14,6 +15,7 @@ interface ReportInput {
   /** ISO 8601. */
   readonly at: string;
   readonly form: ReportForm;
+  readonly regions: Regions;
 }
 
 type Written = string | Uint8Array;
@@ -26,6 +28,6 @@ const WRITERS: Readonly<Record<ReportForm, (report: ContrastReport) => Written |
 };
 
 /** The contrast report of a project as a file. */
-const work: Job<ReportInput, Written> = ({ document, revision, at, form }) =>
-  WRITERS[form](reportOf(readoutOf(resolveSystem(document)), revision, at));
+const work: Job<ReportInput, Written> = ({ document, revision, at, form, regions }) =>
+  WRITERS[form](reportOf(readoutOf(resolveSystem(document, undefined, regions)), revision, at));
 export default work;

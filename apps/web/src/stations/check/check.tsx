@@ -1,7 +1,5 @@
-import { suggestedPairs } from '@mint-lamp/core/system/pairs/suggested-pairs';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
-import { newId, useEditing } from '../../store/editing.ts';
 import { selected } from '../../store/interface-slice.ts';
 import { useProjectDocument, useReadout } from '../../store/selectors.ts';
 import { useAppDispatch } from '../../store/store.ts';
@@ -15,6 +13,7 @@ import { failingPairs, useOrder } from './board/use-order.ts';
 import { CheckHeader } from './check-header.tsx';
 import { RepairBar } from './repair/repair-bar.tsx';
 import { useRepairAll } from './repair/use-repair-all.ts';
+import { SuggestedPairs } from './suggested/suggested-pairs.tsx';
 
 /** Each pair as real text on its real ground, in every theme side by side, worst first. */
 export default function Check() {
@@ -22,22 +21,13 @@ export default function Check() {
   const dispatch = useAppDispatch();
   const doc = useProjectDocument();
   const readout = useReadout();
-  const { edit } = useEditing();
   const { roles, pairs } = doc;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: names and pairs decide, and nothing else of the document
-  const suggestions = useMemo(() => suggestedPairs(doc, newId), [roles, pairs]);
   const order = useOrder(readout);
   const opened = doc.pairs.find((pair) => pair.id === open);
   const foreground = opened?.foreground;
   useEffect(() => {
     if (foreground) dispatch(selected({ kind: 'role', role: foreground }));
   }, [dispatch, foreground]);
-  const suggest = () =>
-    edit({
-      type: 'batch',
-      label: `add ${suggestions.length} suggested pairs`,
-      commands: suggestions.map((pair) => ({ type: 'addPair', pair }) as const),
-    });
   const failing = useMemo(() => failingPairs(readout), [readout]);
   const { proposed, ask } = useRepairAll();
   const [filter, setFilter] = useState<BoardFilter>(EVERYTHING);
@@ -68,11 +58,7 @@ export default function Check() {
             Repair all …
           </Button>
         )}
-        {suggestions.length > 0 && (
-          <Button onClick={suggest} title="Pairs that the names of your roles suggest">
-            Add {suggestions.length} suggested
-          </Button>
-        )}
+        <SuggestedPairs />
         <NewPair />
       </CheckHeader>
       {doc.pairs.length ? (

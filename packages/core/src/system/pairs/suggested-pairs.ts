@@ -1,6 +1,8 @@
+import { isLargeText } from '../../contrast/targets.ts';
 import type { ProjectDocument } from '../document.ts';
 import type { Role } from '../roles/role.ts';
 import { writeGroup } from '../roles/role-name.ts';
+import type { Backdrop } from './backdrop.ts';
 import type { Pair } from './pair.ts';
 
 const TEXTS = new Set(['text', 'label', 'icon']);
@@ -35,5 +37,75 @@ export function suggestedPairs(doc: ProjectDocument, newId: () => string): Pair[
           weight: 400,
         }),
       );
+  });
+}
+
+/** Where a scene really puts a text: role ids, what lies between, and how large the text is there. */
+export interface SceneUse {
+  readonly text: string;
+  readonly ground: string;
+  readonly backdrop: Backdrop | null;
+  readonly veil: string | null;
+  /** CSS px, and weight 100–900. */
+  readonly size: number;
+  readonly weight: number;
+}
+
+/** A pair that could be made, and what it was found by. */
+export interface Suggestion {
+  readonly pair: Pair;
+  readonly from: 'names' | 'scene';
+}
+
+/** Two pairs are about the same where a text stands on the same. */
+function standing({
+  foreground,
+  background,
+  backdrop,
+  veil,
+}: Omit<Pair, 'id' | 'target' | 'size' | 'weight'>): string {
+  const on =
+    backdrop?.kind === 'gradient'
+      ? `gradient ${backdrop.gradient}`
+      : backdrop
+        ? `picture ${backdrop.picture}`
+        : background;
+  return `${foreground} on ${on} under ${veil ?? 'nothing'}`;
+}
+
+/**
+ * The pairs that names suggest, then those that scenes do, without what is there and what was declined. Those of scenes
+ * have the size that the text has there, and reach AA for it. `newId` makes ids.
+ */
+export function suggestions(
+  doc: ProjectDocument,
+  uses: readonly SceneUse[],
+  newId: () => string,
+): Suggestion[] {
+  const declined = new Set(doc.declined.map(({ foreground, background }) => `${foreground} ${background}`));
+  const known = new Set(doc.pairs.map(standing));
+  const named = suggestedPairs(doc, newId).map((pair): Suggestion => ({ pair, from: 'names' }));
+  const met = uses.map(
+    ({ text, ground, backdrop, veil, size, weight }): Suggestion => ({
+      from: 'scene',
+      pair: {
+        id: newId(),
+        foreground: text,
+        background: ground,
+        target: { level: 'AA', content: isLargeText(size, weight) ? 'large' : 'body' },
+        size,
+        weight,
+        ...(backdrop ? { backdrop } : {}),
+        ...(veil === null ? {} : { veil }),
+      },
+    }),
+  );
+  return [...named, ...met].filter(({ pair }) => {
+    const { foreground, background } = pair;
+    const key = standing(pair);
+    if (foreground === background || declined.has(`${foreground} ${background}`) || known.has(key))
+      return false;
+    known.add(key);
+    return true;
   });
 }

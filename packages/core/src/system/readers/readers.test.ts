@@ -1,10 +1,14 @@
 import { describe, expect, it } from 'vitest';
+import { contrastRatio } from '../../contrast/ratio.ts';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
+import { simulate } from '../../vision/simulate.ts';
 import { after } from '../commands/after.fixture.ts';
 import { readoutOf } from '../readout/readout.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
 import { meaningSets } from './meaning.ts';
+import { newTwins } from './new-twins.ts';
 import { partingOf, readerTwins } from './reader-twins.ts';
+import { seenShort } from './seen-pair.ts';
 
 describe('colours that carry meaning', () => {
   it('are roles of one name in sister groups', () => {
@@ -68,5 +72,32 @@ describe('colours that carry meaning', () => {
         }
       }
     expect(parted).toBeGreaterThan(5);
+  });
+});
+
+describe('what is told before it is used', () => {
+  it('is every two of a meaning that a change makes twins for someone, once, and nothing that was so before', () => {
+    const link = (role: string, color: string) =>
+      ({ type: 'setLink', role, theme: 'day', link: { to: 'color', color } }) as const;
+    const before = resolveSystem(after(SKERRY_LINE, link('notice-ontime-text', '#6b6b1f')));
+    expect(newTwins(before, before, 'day', 1)).toEqual([]);
+    const now = resolveSystem(after(before.document, link('notice-cancelled-text', '#a83a32')), before);
+    const told = newTwins(before, now, 'day', 1);
+    expect(told.map(({ a, b }) => [a, b])).toContainEqual(['notice-ontime-text', 'notice-cancelled-text']);
+    expect(new Set(told.map(({ a, b }) => `${a} ${b}`)).size).toBe(told.length);
+    expect(newTwins(before, now, 'night', 1)).toEqual([]);
+    expect(newTwins(before, now, 'gone', 1)).toEqual([]);
+  });
+
+  it('is for whom a passing pair falls short', () => {
+    const rgb = (r: number, g: number, b: number) => ({ r, g, b, alpha: 1 });
+    const [red, black, white] = [rgb(235, 0, 0), rgb(0, 0, 0), rgb(255, 255, 255)];
+    expect(contrastRatio(red, black)).toBeGreaterThan(4.5);
+    const short = seenShort(red, black, 4.5);
+    expect(short.map(({ deficiency }) => deficiency)).toContain('protan');
+    for (const { deficiency, ratio } of short)
+      expect(ratio).toBe(contrastRatio(simulate(red, deficiency), simulate(black, deficiency)));
+    expect(seenShort(black, white, 7)).toEqual([]);
+    expect(seenShort(rgb(120, 120, 120), white, 4.5)).toEqual([]);
   });
 });

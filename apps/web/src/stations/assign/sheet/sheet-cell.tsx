@@ -28,6 +28,7 @@ interface SheetCellProps {
   /** What it stands on and what stands on it, in CSS; null where there is nothing but the page. */
   on: string | null;
   text: string | null;
+  words: string;
   /** The link in words. */
   linked: string;
   /** The pair in which it does worst here. */
@@ -48,7 +49,8 @@ interface SheetCellProps {
  * cleared.
  */
 export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
-  const { role, theme, resolved, use, on, text, linked, worst, picked, actions, proposed, still } = props;
+  const { role, theme, resolved, use, on, text, words, linked, worst, picked, actions, proposed, still } =
+    props;
   const id = useProjectId();
   const store = useStore() as AppStore;
   const navigate = useNavigate();
@@ -70,7 +72,7 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
         className={clsx('flex h-9 w-full items-center', proposed.isLeft && 'opacity-60')}
         title={proposed.isLeft ? 'Left out' : 'Taken with the others'}
       >
-        <Specimen use={use} css={resolved?.color?.css ?? null} on={on} text={text} />
+        <Specimen use={use} css={resolved?.color?.css ?? null} on={on} text={text} words={words} />
         <span className="flex h-full min-w-0 flex-1 items-center gap-2 border-b border-hair px-2 hover:bg-pressed">
           <input
             type="checkbox"
@@ -105,7 +107,7 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
         drop.isOver && 'outline-2 outline-ring',
       )}
     >
-      <Specimen use={use} css={resolved?.color?.css ?? null} on={on} text={text} />
+      <Specimen use={use} css={resolved?.color?.css ?? null} on={on} text={text} words={words} />
       <span
         className={clsx(
           'flex h-full min-w-0 flex-1 items-center gap-2 border-b border-hair px-2',

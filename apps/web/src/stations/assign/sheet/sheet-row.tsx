@@ -4,6 +4,7 @@ import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import { paintedOver } from '@mint-lamp/core/contrast/ratio';
 import { linkName } from '@mint-lamp/core/system/links/link-name';
 import { groundOf } from '@mint-lamp/core/system/pairs/measure';
+import { firstWords, wordsOf } from '@mint-lamp/core/system/project/sample-words';
 import { worstOfRole } from '@mint-lamp/core/system/readout/worst-of-role';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
 import type { Role } from '@mint-lamp/core/system/roles/role';
@@ -149,6 +150,8 @@ function RowCells(props: SheetRowProps) {
   const readout = useReadout();
   const { pairs } = system.document;
   const use = usageOf(role, pairs);
+  const { text, action } = wordsOf(system.document);
+  const words = firstWords(use === 'fill' ? action : text, 15);
   const meets = meetingOf(pairs, role.id);
   return (
     <>
@@ -169,6 +172,7 @@ function RowCells(props: SheetRowProps) {
               use={use}
               on={use === 'ground' ? null : seenOn(resolved, meets.ground, system)}
               text={use === 'ground' || use === 'fill' ? seenOn(resolved, meets.text, system) : null}
+              words={words}
               linked={linkName(system.document, role.links[theme.id] ?? null)}
               worst={worstOfRole(readout, theme.id, meets)}
               picked={i >= pickedFrom && i <= pickedTo}

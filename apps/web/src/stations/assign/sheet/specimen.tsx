@@ -17,10 +17,12 @@ interface SpecimenProps {
   on: string | null;
   /** What stands on it. */
   text: string | null;
+  /** What it says where it is a text or pressed. */
+  words: string;
 }
 
 /** A role as what it is for, on the page of its theme. For sighted eyes: its link and its ratio stand beside it. */
-export const Specimen = memo(function Specimen({ use, css, on, text }: SpecimenProps) {
+export const Specimen = memo(function Specimen({ use, css, on, text, words }: SpecimenProps) {
   return (
     <span
       aria-hidden
@@ -31,12 +33,12 @@ export const Specimen = memo(function Specimen({ use, css, on, text }: SpecimenP
       {css === null ? <span className="h-px w-full border-t-2 border-dashed border-fail" /> : null}
       {css !== null && use === 'ground' && text && (
         <span className="truncate text-[15px]" style={{ color: text }}>
-          Grey Holm
+          {words}
         </span>
       )}
       {css !== null && use === 'text' && (
         <span className="truncate text-[15px]" style={{ color: css }}>
-          Oster Skerry
+          {words}
         </span>
       )}
       {css !== null && use === 'line' && <span className="h-0.5 w-full" style={{ background: css }} />}
@@ -45,7 +47,7 @@ export const Specimen = memo(function Specimen({ use, css, on, text }: SpecimenP
           className={clsx('rounded-md px-3 py-0.5 text-[14px] font-semibold', !text && 'w-16')}
           style={{ background: css, color: text ?? 'transparent' }}
         >
-          Reserve
+          {words}
         </span>
       )}
       {css !== null && use === 'ring' && (

@@ -4,6 +4,7 @@ import { useDocumentPart } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { type BoardFilter, EVERYTHING, outerGroups } from './board-filter.ts';
+import { WordsSettings } from './words-settings.tsx';
 
 interface FilterBarProps {
   filter: BoardFilter;
@@ -92,6 +93,9 @@ export const FilterBar = memo(function FilterBar({ filter, shown, all, onChange 
         onChange={(order) => set({ byGround: order === 'ground' })}
         className="w-32"
       />
+      <span className="ml-auto">
+        <WordsSettings />
+      </span>
       {!isWhole && (
         <>
           <span role="status" className="text-sm text-quiet">

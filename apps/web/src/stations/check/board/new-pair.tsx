@@ -1,15 +1,23 @@
+import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import type { Content, Level } from '@mint-lamp/core/contrast/targets';
+import { groundOf, measurePair } from '@mint-lamp/core/system/pairs/measure';
+import type { Pair } from '@mint-lamp/core/system/pairs/pair';
+import { sampleOf } from '@mint-lamp/core/system/pairs/sample';
+import { seenShort } from '@mint-lamp/core/system/readers/seen-pair';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import clsx from 'clsx';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
+import { percentOfPeople, WITH } from '../../../links/twins-warning.tsx';
 import { useEditing } from '../../../store/editing.ts';
-import { selectProject, useDocumentPart } from '../../../store/selectors.ts';
+import { selectProject, useDocumentPart, useSystem, useTheme } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { Popover } from '../../../ui/popover.tsx';
 import { CONTENT_OPTIONS, LEVEL_OPTIONS } from './pair-settings.tsx';
+import { Sample } from './sample.tsx';
 import { usualPair } from './usual-pair.ts';
 
 /** Makes a pair of two roles. */
@@ -55,10 +63,38 @@ export function NewPair() {
         <Choice label="on ground" value={ground} options={choice} onChange={setGround} />
         <Choice label="Content" value={content} options={CONTENT_OPTIONS} onChange={setContent} />
         <Choice label="Level" value={level} options={LEVEL_OPTIONS} onChange={setLevel} />
+        {ready && <Beforehand pair={usualPair(text, ground, content, level)} />}
         <Button type="submit" look="primary" disabled={!ready} className="col-span-2">
           Add the pair
         </Button>
       </form>
     </Popover>
+  );
+}
+
+/** What a pair comes to in the present theme before it is made, and for whom it would fall short. */
+function Beforehand({ pair }: { pair: Pair }) {
+  const system = useSystem();
+  const theme = useTheme();
+  const severity = useAppSelector((state) => state.interface.severity);
+  const { text, ground, ratio, required, passes } = measurePair(theme, pair, groundOf(system, theme));
+  if (!text || !ground)
+    return <p className="col-span-2 text-sm text-look">One of them has no colour in {theme.theme.name}.</p>;
+  const short = seenShort(text, ground, required, severity);
+  return (
+    <div role="status" className="col-span-2">
+      <div className="overflow-hidden rounded-md border border-hair">
+        <Sample pair={pair} words={sampleOf(system.document, pair)} use="other" text={text} ground={ground} />
+      </div>
+      <p className={clsx('mt-1 text-sm', passes ? 'text-quiet' : 'text-fail')}>
+        <b className="font-mono">{formatRatio(ratio)}</b> {passes ? 'passes' : 'needs'} {required} in{' '}
+        {theme.theme.name}
+      </p>
+      {short.map(({ deficiency, ratio: seen, people }) => (
+        <p key={deficiency} className="text-sm text-look">
+          Seen with {WITH[deficiency]} ({percentOfPeople(people)} of people) it is {formatRatio(seen)} only.
+        </p>
+      ))}
+    </div>
   );
 }

@@ -21,18 +21,22 @@ const STEP = 1;
  * moved by the arrow keys, along its family; a plain colour freely.
  */
 export default function PairAxis({ measurement }: { measurement: Measurement }) {
-  const { text, ground, required, pair, theme } = measurement;
+  const { text, ground, required, pair, theme, over } = measurement;
   const system = useSystem();
   const name = system.themes.get(theme)?.theme.name ?? '';
-  if (!text || !ground) return null;
-  const { darker, lighter } = contrastMark(luminance(ground), required);
+  if (!text || !ground || pair.exempt) return null;
+  // On more than one colour, a text has to be darker than the darkest or lighter than the lightest by as much.
+  const [darkest, lightest] = over ? endsOf(over.grounds.luminances) : [luminance(ground), luminance(ground)];
+  const { darker } = contrastMark(darkest, required);
+  const { lighter } = contrastMark(lightest, required);
   const roles = system.themes.get(theme)!.roles;
   const family = roles.get(pair.foreground)?.source?.family;
   const shades = (family && system.families.get(family)?.shades) || [];
   return (
     <figure aria-label={`On the light axis, in ${name}`} className="m-0 mb-3">
       <figcaption className="mb-1 text-sm text-quiet">
-        In {name}, on the light axis: the text passes {required} where the line is strong. Drag either end.
+        In {name}, on the light axis: the text passes {required} where the line is strong.{' '}
+        {over ? 'The band is what it stands on. Drag the text.' : 'Drag either end.'}
       </figcaption>
       <div className="relative mx-3 h-14" data-axis>
         <span aria-hidden className="absolute inset-x-0 top-[22px] h-px bg-control" />
@@ -46,12 +50,28 @@ export default function PairAxis({ measurement }: { measurement: Measurement }) 
             style={{ left: `${placeOf(shade)}%` }}
           />
         ))}
-        <End role={pair.background} theme={theme} color={ground} says="ground" />
+        {over ? (
+          <span
+            aria-hidden
+            className="absolute top-[14px] h-[17px] min-w-1 rounded-[3px] border border-control bg-sunken"
+            style={{
+              left: `${lightnessOfLuminance(darkest)}%`,
+              width: `${lightnessOfLuminance(lightest) - lightnessOfLuminance(darkest)}%`,
+            }}
+          />
+        ) : (
+          <End role={pair.background} theme={theme} color={ground} says="ground" />
+        )}
         <End role={pair.foreground} theme={theme} color={text} says="text" />
       </div>
     </figure>
   );
 }
+
+const endsOf = (luminances: Float64Array): [number, number] => [
+  luminances.reduce((a, b) => Math.min(a, b)),
+  luminances.reduce((a, b) => Math.max(a, b)),
+];
 
 const Lit = ({ from, to }: { from: number; to: number }) => (
   <span

@@ -1,3 +1,5 @@
+import { groundName } from '@mint-lamp/core/system/pairs/pair-name';
+import { sampleOf } from '@mint-lamp/core/system/pairs/sample';
 import type { Readout } from '@mint-lamp/core/system/readout/readout';
 import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
 import type { Ref } from 'react';
@@ -20,7 +22,8 @@ interface PairBoardProps {
 
 /** Pairs; of very many, those near the window, and of very many themes too. */
 export function PairBoard({ readout, before: was, rows, theme, open, label }: PairBoardProps) {
-  const { roles } = readout.system.document;
+  const { document } = readout.system;
+  const { roles, pairs } = document;
   const {
     list,
     rows: shown,
@@ -64,7 +67,9 @@ export function PairBoard({ readout, before: was, rows, theme, open, label }: Pa
               measurements={rowAt(readout, row.place, count === 1 ? theme : null)}
               was={was && rowAt(was, row.place, count === 1 ? theme : null)}
               system={readout.system}
-              roles={roles}
+              text={roleNameIn(roles, pairs[row.place]!.foreground)}
+              ground={groundName(document, pairs[row.place]!)}
+              words={sampleOf(document, pairs[row.place]!)}
               first={first}
               last={last}
               open={row.key === open}

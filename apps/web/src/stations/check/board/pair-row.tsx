@@ -2,8 +2,6 @@ import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { describeTarget } from '@mint-lamp/core/contrast/targets';
 import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
 import type { System } from '@mint-lamp/core/system/resolve/resolve';
-import type { Role } from '@mint-lamp/core/system/roles/role';
-import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
 import { usageOf } from '@mint-lamp/core/system/roles/role-use';
 import type { RoleUse } from '@mint-lamp/core/system/roles/use-names';
 import clsx from 'clsx';
@@ -19,9 +17,11 @@ import { Button } from '../../../ui/button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { part } from '../../../ui/part.tsx';
 import { repairOf } from '../repair/repair-of.ts';
+import { AreaSample } from '../under-text/area-sample.tsx';
 import { PairSettings } from './pair-settings.tsx';
 import { Sample } from './sample.tsx';
 
+const UnderTextEditor = part(() => import('../under-text/under-text-editor.tsx'));
 const PairAxis = part(() => import('./pair-axis.tsx'), <div className="h-22" />);
 const WaysList = part(() => import('../repair/ways-list.tsx'));
 
@@ -30,11 +30,15 @@ export const CELL_WIDTH = 240;
 export const NAME_WIDTH = 208;
 
 interface PairRowProps {
+  /** In words: the text, and what it stands on. */
+  text: string;
+  ground: string;
+  /** What its samples say. */
+  words: string;
   measurements: readonly Measurement[];
   /** How they were before what is proposed; null where nothing is. */
   was: readonly Measurement[] | null;
   system: System;
-  roles: readonly Role[];
   /** The themes that are in the window. */
   first: number;
   last: number;
@@ -60,16 +64,14 @@ function sameRow(a: PairRowProps, b: PairRowProps): boolean {
 }
 
 export const PairRow = memo(function PairRow(props: PairRowProps) {
-  const { measurements, was, system, roles, first, last, open, index, count, ref } = props;
+  const { text, ground, words, measurements, was, system, first, last, open, index, count, ref } = props;
   const whole = last - first + 1 === measurements.length;
   const { pair } = measurements[0]!;
   const { edit } = useEditing();
   const id = useProjectId();
   const navigate = useNavigate();
-  const foreground = roleNameIn(roles, pair.foreground);
-  const background = roleNameIn(roles, pair.background);
-  const name = `${foreground} on ${background}`;
-  const front = roles.find((role) => role.id === pair.foreground);
+  const name = `${text} on ${ground}`;
+  const front = system.document.roles.find((role) => role.id === pair.foreground);
   const use = front ? usageOf(front, system.document.pairs) : 'other';
   return (
     <li
@@ -91,10 +93,12 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
           onClick={() => navigate(open ? addressOf(id, 'check') : addressOf(id, 'check', pair.id))}
           className="block w-full rounded-md text-left"
         >
-          <span className="block truncate font-semibold">{foreground}</span>
-          <span className="block truncate text-quiet">on {background}</span>
+          <span className="block truncate font-semibold">{text}</span>
+          <span className="block truncate text-quiet" title={ground}>
+            on {ground}
+          </span>
           <span className="block text-sm text-quiet">
-            {describeTarget(pair.target)}, {pair.size} px
+            {pair.exempt ? 'exempt' : describeTarget(pair.target)}, {pair.size} px
           </span>
         </button>
         {open && (
@@ -108,7 +112,7 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
         )}
       </div>
       <div className="min-w-0">
-        {open && <ThemeAxis measurements={measurements} />}
+        {open && <ThemeDetail measurements={measurements} system={system} words={words} />}
         <div
           className="grid gap-3"
           // Many columns have a fixed width: as wide as their content, each row would be laid out to learn its width.
@@ -118,7 +122,14 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
         >
           {measurements.slice(first, last + 1).map((m, i) => (
             <div key={m.theme} className="min-w-0" style={{ gridColumn: first + i + 1 }}>
-              <Cell measurement={m} was={was?.[first + i] ?? null} system={system} use={use} open={open} />
+              <Cell
+                measurement={m}
+                was={was?.[first + i] ?? null}
+                system={system}
+                use={use}
+                words={words}
+                open={open}
+              />
             </div>
           ))}
         </div>
@@ -127,11 +138,30 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
   );
 }, sameRow);
 
-/** The axis of the theme that is switched on, where it is among those shown. */
-function ThemeAxis({ measurements }: { measurements: readonly Measurement[] }) {
+/** The axis of the theme that is switched on, where it is among those shown, and where the text stands. */
+function ThemeDetail({
+  measurements,
+  system,
+  words,
+}: {
+  measurements: readonly Measurement[];
+  system: System;
+  words: string;
+}) {
   const { theme } = useTheme();
   const measurement = measurements.find((one) => one.theme === theme.id) ?? measurements[0]!;
-  return <PairAxis measurement={measurement} />;
+  return (
+    <>
+      {measurement.pair.backdrop && (
+        <UnderTextEditor
+          measurement={measurement}
+          theme={system.themes.get(measurement.theme)!}
+          words={words}
+        />
+      )}
+      <PairAxis measurement={measurement} />
+    </>
+  );
 }
 
 function PairNotes({ pair }: { pair: string }) {
@@ -146,35 +176,48 @@ interface CellProps {
   system: System;
   /** What the role in front is for. */
   use: RoleUse;
+  words: string;
   open: boolean;
 }
 
 /** A pair in one theme: the text itself, its ratio and what it needs; when it fails, the repair beside it. */
-function Cell({ measurement, was, system, use, open }: CellProps) {
-  const { pair, text, ground, ratio, required, passes } = measurement;
+function Cell({ measurement, was, system, use, words, open }: CellProps) {
+  const { pair, text, ground, ratio, required, passes, over, awaited } = measurement;
   const switchTheme = useThemeSwitch();
   const { edit } = useEditing();
   const theme = system.themes.get(measurement.theme)!;
   // While something is proposed, it stands where else the nearest repair does.
-  const repair = passes || was ? null : repairOf(system, theme, measurement);
+  const repair = passes || awaited || was ? null : repairOf(system, theme, measurement);
   const isOther = was !== null && was !== measurement && was.ratio !== ratio;
   return (
     <>
       <div className="overflow-hidden rounded-md border border-hair">
-        {isOther && <Sample pair={pair} use={use} text={was.text} ground={was.ground} />}
-        <Sample pair={pair} use={use} text={text} ground={ground} after={isOther} />
+        {pair.backdrop ? (
+          <AreaSample measurement={measurement} theme={theme} words={words} />
+        ) : (
+          <>
+            {isOther && <Sample {...{ pair, use, words }} text={was.text} ground={was.ground} />}
+            <Sample {...{ pair, use, words, text, ground }} after={isOther} />
+          </>
+        )}
         {repair?.kind === 'repair' && (
-          <Sample pair={pair} use={use} text={repair.text} ground={repair.ground} after />
+          <Sample {...{ pair, use, words }} text={repair.text} ground={repair.ground} after />
         )}
       </div>
       <p className="mt-1 flex flex-wrap items-baseline gap-x-2">
         <span className={clsx('font-mono', passes ? 'text-pass' : 'font-bold text-fail')}>
           {isOther && was.ratio > 0 && `${formatRatio(was.ratio)} → `}
-          {ratio ? formatRatio(ratio) : 'no ratio'}
+          {ratio ? formatRatio(ratio) : awaited ? '…' : 'no ratio'}
         </span>{' '}
         <span className={clsx('text-sm', passes ? 'text-quiet' : 'text-fail')}>
-          {passes ? `passes ${required}` : `needs ${required}`} in {theme.theme.name}
-          {ratio > 0 && `, ${marginWords(ratio, required)}`}
+          {pair.exempt
+            ? `exempt in ${theme.theme.name}`
+            : `${passes ? 'passes' : 'needs'} ${required} in ${theme.theme.name}`}
+          {ratio > 0 && !pair.exempt && `, ${marginWords(ratio, required)}`}
+          {over?.bare &&
+            over.failing > 0 &&
+            !pair.exempt &&
+            `; fails on ${shareWords(over.failing)} of what it covers`}
         </span>
       </p>
       {repair?.kind === 'repair' && !open && (
@@ -186,8 +229,10 @@ function Cell({ measurement, was, system, use, open }: CellProps) {
             edit(repair.command);
           }}
         >
-          Take {repair.name} for {repair.side === 'foreground' ? 'the text' : 'the ground'}:{' '}
-          {formatRatio(repair.ratio)}
+          {repair.side === 'veil'
+            ? `Lay ${repair.name}`
+            : `Take ${repair.name} for ${repair.side === 'foreground' ? 'the text' : 'the ground'}`}
+          : {formatRatio(repair.ratio)}
         </Button>
       )}
       {repair?.kind === 'repair' && !open && repair.cost && (
@@ -198,6 +243,9 @@ function Cell({ measurement, was, system, use, open }: CellProps) {
     </>
   );
 }
+
+/** A share of an area, never rounded down to none. */
+const shareWords = (share: number) => (share < 0.01 ? 'under 1 %' : `${Math.round(share * 100)} %`);
 
 /** How far a ratio is from what it needs, in the digits that are shown. */
 function marginWords(ratio: number, required: number): string {

@@ -6,10 +6,16 @@ import {
   type Level,
   requiredRatio,
 } from '@mint-lamp/core/contrast/targets';
-import type { Pair } from '@mint-lamp/core/system/pairs/pair';
+import { MOST_WORDS, type Pair } from '@mint-lamp/core/system/pairs/pair';
+import type { PairChange } from '@mint-lamp/core/system/pairs/pair-commands';
+import { sampleOf } from '@mint-lamp/core/system/pairs/sample';
 import { useEditing } from '../../../store/editing.ts';
+import { useProjectDocument } from '../../../store/selectors.ts';
 import { Choice } from '../../../ui/choice.tsx';
 import { NumberField } from '../../../ui/number-field.tsx';
+import { TextField } from '../../../ui/text-field.tsx';
+import { UnderTextSettings } from '../under-text/under-text-settings.tsx';
+import { ExemptSettings } from './exempt-settings.tsx';
 import { USUAL_SIZE } from './usual-pair.ts';
 
 export const CONTENT_OPTIONS = (Object.keys(CONTENT_NAMES) as Content[]).map((value) => ({
@@ -24,7 +30,9 @@ export const LEVEL_OPTIONS: readonly { value: Level; label: string }[] = [
 /** What a pair must reach, and the size for which that holds. The size of a text says whether it is large. */
 export function PairSettings({ pair }: { pair: Pair }) {
   const { edit } = useEditing();
-  const set = (change: Partial<Omit<Pair, 'id'>>) => edit({ type: 'setPair', pair: pair.id, change });
+  const document = useProjectDocument();
+  const sample = sampleOf(document, pair);
+  const set = (change: PairChange) => edit({ type: 'setPair', pair: pair.id, change });
   const { level, content } = pair.target;
   /** The target goes with the size, by WCAG's own rule. */
   const resize = (change: { readonly size?: number; readonly weight?: number }) => {
@@ -66,6 +74,18 @@ export function PairSettings({ pair }: { pair: Pair }) {
           onCommit={(weight) => resize({ weight })}
         />
       </div>
+      <TextField
+        label="Words"
+        value={sample}
+        onCommit={(words) => {
+          if (words.length > MOST_WORDS) return `At most ${MOST_WORDS} characters`;
+          const usual = sampleOf(document, { background: pair.background });
+          set({ words: words && words !== usual ? words : null });
+          return null;
+        }}
+      />
+      <UnderTextSettings pair={pair} />
+      <ExemptSettings pair={pair} />
       <p role="status" className="text-sm text-quiet">
         {content === 'graphics'
           ? `Graphics and controls need ${requiredRatio(real)}.`

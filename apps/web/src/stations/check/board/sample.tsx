@@ -7,6 +7,7 @@ const css = ({ r, g, b }: Rgba) => `rgb(${r} ${g} ${b})`;
 
 interface SampleProps {
   pair: Pair;
+  words: string;
   /** What the role in front is for. */
   use: RoleUse;
   text: Rgba | null;
@@ -15,7 +16,7 @@ interface SampleProps {
 }
 
 /** The colours at work: text at its real size, else as what the role is for. For sighted eyes; the figures say the same. */
-export function Sample({ pair, use, text, ground, after = false }: SampleProps) {
+export function Sample({ pair, words, use, text, ground, after = false }: SampleProps) {
   if (!text || !ground) return <div className="h-13 bg-sunken" />;
   return (
     <div
@@ -23,7 +24,8 @@ export function Sample({ pair, use, text, ground, after = false }: SampleProps) 
       data-specimen
       className={clsx(
         'relative flex min-h-13 items-center overflow-hidden px-3 py-1',
-        after && 'border-t-2 border-main',
+        // Seen on any ground: one line of it is light and one is dark in either dress.
+        after && 'border-t-2 border-main shadow-[0_-2px_0_var(--surface-raised)]',
       )}
       style={{ background: css(ground), color: css(text) }}
     >
@@ -34,7 +36,7 @@ export function Sample({ pair, use, text, ground, after = false }: SampleProps) 
           className="whitespace-nowrap"
           style={{ fontSize: pair.size, fontWeight: pair.weight, lineHeight: 1.2 }}
         >
-          08:15 to Oster Skerry
+          {words}
         </span>
       )}
       {after && (

@@ -1,22 +1,16 @@
 import { linkName } from '@mint-lamp/core/system/links/link-name';
 import { partingOf, type ReaderTwins, readerTwins } from '@mint-lamp/core/system/readers/reader-twins';
 import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
-import type { Deficiency } from '@mint-lamp/core/vision/simulate';
 import { simulate } from '@mint-lamp/core/vision/simulate';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
+import { percentOfPeople, WITH } from '../../../links/twins-warning.tsx';
 import { useEditing } from '../../../store/editing.ts';
 import { useProjectId, useSystem, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 
-const WHO: Readonly<Record<Deficiency, string>> = {
-  deutan: 'deutan vision',
-  protan: 'protan vision',
-  tritan: 'tritan vision',
-  achromat: 'no colour vision',
-};
 /** Lines that are drawn at first, those of the commonest deficiency. */
 const MOST = 12;
 
@@ -80,7 +74,7 @@ function Twins({ twins, severity }: { twins: ReaderTwins; severity: number }) {
           </span>
         ))}
         <span className="block text-sm text-quiet">
-          with {WHO[deficiency]}, {(people * 100).toFixed(people < 0.001 ? 3 : 1)} % of people
+          with {WITH[deficiency]}, {percentOfPeople(people)} of people
         </span>
       </span>
       {parting ? (

@@ -5,6 +5,7 @@ import type { LinkRepair } from '@mint-lamp/core/system/repairs/repair-theme';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useJob } from '../../../jobs/use-job.ts';
 import { useEditing } from '../../../store/editing.ts';
+import { knownRegions } from '../../../store/regions.ts';
 import { selectProject } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { readoutOfDocument } from '../../../store/systems.ts';
@@ -39,7 +40,8 @@ export function useRepairAll() {
   const { tryEdit, preview } = useEditing();
   const [asked, setAsked] = useState(false);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const input = useMemo(() => (asked ? { document } : null), [asked, document]);
+  const regions = knownRegions();
+  const input = useMemo(() => (asked ? { document, regions } : null), [asked, document, regions]);
   const { result, busy, progress, fault, again } = useJob('repairAll', input);
   const repairs = asked && !busy && result ? result.repairs : NONE;
   const command = useMemo((): Command | null => {

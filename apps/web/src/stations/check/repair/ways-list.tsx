@@ -33,7 +33,7 @@ export default function WaysList({ measurement }: { measurement: Measurement }) 
               className="h-auto! min-h-6 py-0.5 text-left whitespace-normal!"
               onClick={() => edit(command)}
             >
-              Take {name}: {formatRatio(ratio)}
+              {key === 'veil' ? `Lay ${name}` : `Take ${name}`}: {formatRatio(ratio)}
             </Button>
           </span>
           <span className="text-sm text-quiet">

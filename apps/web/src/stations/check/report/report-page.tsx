@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { runJob } from '../../../jobs/run-job.ts';
 import type { ReportForm } from '../../../jobs/work/write-report.ts';
+import { knownRegions } from '../../../store/regions.ts';
 import { selectProject, useProjectId, useReadout } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
 import { whenSaved } from '../../../store/when-saved.ts';
@@ -50,6 +51,7 @@ export default function ReportPage() {
         revision,
         at: new Date().toISOString(),
         form,
+        regions: knownRegions(),
       });
       save(`${slug(document.name) || 'colours'}-contrast.${form}`, text, type);
     } catch (error) {

@@ -6,7 +6,7 @@ import { Check, CircleAlert } from 'lucide-react';
 import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
-import { useProjectId, useSystem, useTheme } from '../../../store/selectors.ts';
+import { useProjectId, useSampleWords, useSystem, useTheme } from '../../../store/selectors.ts';
 import { useSettled } from '../../../store/use-settled.ts';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { Popover } from '../../../ui/popover.tsx';
@@ -109,6 +109,7 @@ function CarrierNeed({ what, ground, carrier }: CarrierNeedProps) {
 }
 
 function CarrierDetail({ carrier: { ground, shade, ratio, enough } }: { carrier: Carrier }) {
+  const words = useSampleWords();
   const { document, families } = useSystem();
   const id = useProjectId();
   const { r, g, b } = ground.color;
@@ -124,7 +125,7 @@ function CarrierDetail({ carrier: { ground, shade, ratio, enough } }: { carrier:
           className="rounded-md border border-hair px-3 py-2 text-[16px]"
           style={{ background: css, color: best.css }}
         >
-          Oster Skerry, 09:40
+          {words.text}
         </p>
       )}
       <p className="flex items-center gap-2">

@@ -1,12 +1,11 @@
 import type { Picture, TextOver } from '@mint-lamp/core/system/pictures/picture';
 import { type PointerEvent, useRef } from 'react';
 import { useEditing } from '../../../../store/editing.ts';
+import { useSampleWords } from '../../../../store/selectors.ts';
 import { arrowStep } from './place-handle.tsx';
 import type { DeskViewing } from './use-desk-view.ts';
 import type { Measured } from './use-worst.ts';
 import { type DeskView, type Size, toBox } from './view.ts';
-
-const SAMPLE = 'Next ferry to Oster Skerry 14:20, from the north pier';
 
 const between = (low: number, high: number, v: number) => Math.min(high, Math.max(low, v));
 
@@ -47,6 +46,7 @@ interface TextLayerProps {
 /** The region of a text on the picture, with text in it as large as it will be, and the place where it is worst. */
 export function TextLayer({ picture, text, viewing, drawn, measured }: TextLayerProps) {
   const { edit, preview } = useEditing();
+  const words = useSampleWords();
   const drag = useRef<{ x: number; y: number; from: TextOver; sizing: boolean; to: TextOver | null } | null>(
     null,
   );
@@ -126,7 +126,7 @@ export function TextLayer({ picture, text, viewing, drawn, measured }: TextLayer
             event.stopPropagation();
           }}
         >
-          {SAMPLE}
+          {words.text}
         </button>
         <span
           aria-hidden

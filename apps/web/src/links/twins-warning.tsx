@@ -1,0 +1,39 @@
+import { newTwins } from '@mint-lamp/core/system/readers/new-twins';
+import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
+import type { Deficiency } from '@mint-lamp/core/vision/simulate';
+import { useMemo } from 'react';
+import { selectProject, useSystem, useTheme } from '../store/selectors.ts';
+import { useAppSelector } from '../store/store.ts';
+import { systemOf } from '../store/systems.ts';
+
+export const WITH: Readonly<Record<Deficiency, string>> = {
+  deutan: 'deutan vision',
+  protan: 'protan vision',
+  tritan: 'tritan vision',
+  achromat: 'no colour vision',
+};
+
+/** A share of people in percent. */
+export const percentOfPeople = (share: number) => `${(share * 100).toFixed(share < 0.001 ? 3 : 1)} %`;
+
+/** What a link that is being looked at would make indistinguishable for somebody, told before it is taken. */
+export function TwinsWarning() {
+  const document = useAppSelector((state) => selectProject(state).document);
+  const system = useSystem();
+  const theme = useTheme().theme.id;
+  const severity = useAppSelector((state) => state.interface.severity);
+  const twins = useMemo(
+    () => (system.document === document ? [] : newTwins(systemOf(document), system, theme, severity)),
+    [document, system, theme, severity],
+  );
+  return (
+    <p role="status" className="min-h-5 text-sm text-look empty:invisible">
+      {twins.slice(0, 2).map(({ a, b, deficiency, people }) => (
+        <span key={`${a} ${b}`} className="block">
+          {roleNameIn(system.document.roles, a)} and {roleNameIn(system.document.roles, b)} would look the
+          same with {WITH[deficiency]} ({percentOfPeople(people)} of people).
+        </span>
+      ))}
+    </p>
+  );
+}

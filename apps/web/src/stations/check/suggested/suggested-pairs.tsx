@@ -1,0 +1,54 @@
+import { sameJson } from '@mint-lamp/core/system/compare/same';
+import { type SceneUse, suggestions } from '@mint-lamp/core/system/pairs/suggested-pairs';
+import { useCallback, useMemo, useState } from 'react';
+import { newId, useEditing } from '../../../store/editing.ts';
+import { useProjectDocument, useTheme } from '../../../store/selectors.ts';
+import { Button } from '../../../ui/button.tsx';
+import { part } from '../../../ui/part.tsx';
+import { Popover } from '../../../ui/popover.tsx';
+import { useResting } from '../../../ui/use-resting.ts';
+
+const SceneUses = part(() => import('../../../scene/scene-uses.tsx'));
+const SuggestedPanel = part(() => import('./suggested-panel.tsx'));
+
+/** Pairs that names suggest and scenes show: all made at once, or seen one by one. */
+export function SuggestedPairs() {
+  const doc = useProjectDocument();
+  // Laid out once colours rest: what stands on what does not change with them.
+  const theme = useResting(useTheme());
+  const { edit } = useEditing();
+  const { roles, pairs, declined } = doc;
+  const [uses, setUses] = useState<readonly SceneUse[]>([]);
+  // The same uses stay the same object, so that suggestions keep their ids while colours move.
+  const found = useCallback(
+    (next: readonly SceneUse[]) => setUses((old) => (sameJson(old, next) ? old : next)),
+    [],
+  );
+  // biome-ignore lint/correctness/useExhaustiveDependencies: names, pairs and scenes decide, and nothing else of the document
+  const list = useMemo(() => suggestions(doc, uses, newId), [roles, pairs, declined, uses]);
+  const add = () =>
+    edit({
+      type: 'batch',
+      label: `add ${list.length} suggested pairs`,
+      commands: list.map(({ pair }) => ({ type: 'addPair', pair }) as const),
+    });
+  return (
+    <>
+      <SceneUses theme={theme} onFound={found} />
+      {list.length > 0 && (
+        <Button onClick={add} title="Pairs that names suggest, and that the timetable page shows">
+          Add {list.length} suggested
+        </Button>
+      )}
+      {(list.length > 0 || declined.length > 0) && (
+        <Popover
+          label="Suggested pairs, one by one"
+          align="end"
+          trigger={<Button>{list.length ? 'See them …' : `Declined ${declined.length} …`}</Button>}
+        >
+          <SuggestedPanel suggestions={list} />
+        </Popover>
+      )}
+    </>
+  );
+}

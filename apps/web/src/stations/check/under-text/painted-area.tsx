@@ -1,0 +1,97 @@
+import { gradientCss } from '@mint-lamp/core/exchange/css';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Pair } from '@mint-lamp/core/system/pairs/pair';
+import type { Picture } from '@mint-lamp/core/system/pictures/picture';
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
+import { useMemo } from 'react';
+import { useDocumentPart, useProjectId } from '../../../store/selectors.ts';
+
+/** What a text lies on, in px of its own: a gradient's box, or what of a picture is shown. */
+export interface Shown {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+interface PaintedAreaProps {
+  pair: Pair;
+  theme: ResolvedTheme;
+  words: string;
+  measurement: Measurement;
+  /** What is shown of it, and px of the screen to one of its own. */
+  shown: Shown;
+  scale: number;
+}
+
+/** The address of a picture's file. */
+export function usePictureAddress(picture: Picture | undefined): string | null {
+  const project = useProjectId();
+  return picture ? `/api/projects/${project}/pictures/${picture.content}` : null;
+}
+
+/** What a text lies on as it is painted in a theme, with its veil, the text itself and the worst place. For sighted eyes. */
+export function PaintedArea({ pair, theme, words, measurement, shown, scale }: PaintedAreaProps) {
+  const pictures = useDocumentPart('pictures');
+  const { backdrop } = pair;
+  const picture =
+    backdrop?.kind === 'picture' ? pictures.find(({ id }) => id === backdrop.picture) : undefined;
+  const address = usePictureAddress(picture);
+  const resolved = backdrop?.kind === 'gradient' ? theme.gradients.get(backdrop.gradient) : undefined;
+  const gradient = useMemo(() => (resolved ? gradientCss(resolved) : null), [resolved]);
+  if (!backdrop) return null;
+  const css = (role: string | undefined) => (role && theme.roles.get(role)?.color?.css) || undefined;
+  const { text } = backdrop;
+  const worst = measurement.over?.worst;
+  const whole =
+    backdrop.kind === 'gradient'
+      ? { width: backdrop.width, height: backdrop.height }
+      : { width: picture?.width ?? 1, height: picture?.height ?? 1 };
+  return (
+    <div
+      aria-hidden
+      data-specimen
+      className="relative overflow-hidden"
+      style={{ width: shown.width * scale, height: shown.height * scale, background: css(pair.background) }}
+    >
+      <div
+        className="absolute top-0 left-0 origin-top-left"
+        style={{
+          ...whole,
+          transform: `scale(${scale}) translate(${-shown.x}px, ${-shown.y}px)`,
+          background: gradient ?? undefined,
+        }}
+      >
+        {address && <img src={address} alt="" className="block size-full max-w-none" draggable={false} />}
+        {pair.veil && <span className="absolute inset-0" style={{ background: css(pair.veil) }} />}
+        <span
+          className="absolute overflow-hidden"
+          style={{
+            left: text.x,
+            top: text.y,
+            width: text.width,
+            height: text.height,
+            color: css(pair.foreground),
+            fontSize: pair.size,
+            fontWeight: pair.weight,
+            lineHeight: 1.2,
+          }}
+        >
+          {words}
+        </span>
+      </div>
+      {worst && (
+        <svg
+          aria-hidden
+          className="pointer-events-none absolute top-0 left-0 size-5 overflow-visible"
+          style={{
+            transform: `translate(${(worst.x - shown.x) * scale}px, ${(worst.y - shown.y) * scale}px)`,
+          }}
+        >
+          <path d="M-8 0h5M3 0h5M0 -8v5M0 3v5" stroke="#000" strokeWidth="4" />
+          <path d="M-8 0h5M3 0h5M0 -8v5M0 3v5" stroke="#fff" strokeWidth="2" />
+        </svg>
+      )}
+    </div>
+  );
+}

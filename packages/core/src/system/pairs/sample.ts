@@ -1,0 +1,12 @@
+import type { ProjectDocument } from '../document.ts';
+import { wordsOf } from '../project/sample-words.ts';
+import { usageOf } from '../roles/role-use.ts';
+import type { Pair } from './pair.ts';
+
+/** The words that a pair is shown with: its own, else the project's; on what is pressed, those for actions. */
+export function sampleOf(document: ProjectDocument, pair: Pick<Pair, 'background' | 'words'>): string {
+  if (pair.words !== undefined) return pair.words;
+  const { text, action } = wordsOf(document);
+  const ground = document.roles.find(({ id }) => id === pair.background);
+  return ground && usageOf(ground, document.pairs) === 'fill' ? action : text;
+}
