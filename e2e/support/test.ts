@@ -95,6 +95,7 @@ async function copyOfDemo(stack: Stack): Promise<string> {
     ...document.families.map((family: object) => ({ type: 'addFamily', family })),
     ...document.roles.map((role: object) => ({ type: 'addRole', role })),
     { type: 'setGround', role: document.ground },
+    { type: 'setWords', words: document.words },
     ...document.pairs.map((pair: object) => ({ type: 'addPair', pair })),
     ...document.gradients.map((gradient: object) => ({ type: 'addGradient', gradient })),
     ...document.tray.map((swatch: object) => ({ type: 'addSwatch', swatch })),

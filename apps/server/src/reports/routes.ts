@@ -1,6 +1,8 @@
 import type { SeenColors } from '@mint-lamp/core/contrast/over-colors';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
+import { measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
 import { wantedRegions } from '@mint-lamp/core/system/pairs/regions';
+import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
 import { readoutOf } from '@mint-lamp/core/system/readout/readout';
 import { type ContrastReport, reportOf } from '@mint-lamp/core/system/readout/report';
 import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
@@ -9,6 +11,8 @@ import { FormAhead } from '../database/form-ahead.ts';
 import { ApiError } from '../errors.ts';
 import { regionColors } from '../pictures/region-colors.ts';
 import { params } from '../projects/schemas.ts';
+
+measureLayersWith(underTexts);
 
 /**
  * `/api/projects/:id/report`: every pair in every theme as JSON, for a build or whatever else reads it. Its form is its

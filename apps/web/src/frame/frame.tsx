@@ -18,7 +18,7 @@ const loadDialogs = () => import('./open-dialog.tsx');
 const loadFinder = () => import('../finder/finder-list.tsx');
 const OpenDialog = part(loadDialogs);
 const SeenLine = part(() => import('../seeing/seen-line.tsx'));
-const PictureRegions = part(() => import('./picture-regions.tsx'));
+const UnderTexts = part(() => import('./under-texts.tsx'));
 
 interface FrameProps {
   /** Called when a project is open, with what else may be fetched ahead; returns the way to call that off. */
@@ -52,8 +52,8 @@ function OpenFrame({ onOpen }: FrameProps) {
   const dialog = useAppSelector((state) => state.interface.dialog);
   const name = useAppSelector((state) => selectDocument(state).name);
   const trayHeight = useTrayHeight();
-  const overPictures = useAppSelector((state) =>
-    selectDocument(state).pairs.some(({ backdrop }) => backdrop?.kind === 'picture'),
+  const anyUnder = useAppSelector((state) =>
+    selectDocument(state).pairs.some(({ backdrop, veil }) => backdrop ?? veil),
   );
   const reader = useAppSelector((state) => state.interface.reader);
   const surround = useAppSelector((state) => state.interface.surround);
@@ -91,7 +91,7 @@ function OpenFrame({ onOpen }: FrameProps) {
         <Tray height={trayHeight} />
       </div>
       {dialog && <OpenDialog />}
-      {overPictures && <PictureRegions />}
+      {anyUnder && <UnderTexts />}
     </ColorDragging>
   );
 }

@@ -31,9 +31,9 @@ export default function LinkPanel(props: LinkPanelProps) {
   const opacity = link?.opacity;
   return (
     <div className="flex w-[520px] flex-col gap-3">
-      <TwinsWarning />
       <TypedTarget exceptRole={exceptRole} exceptFamily={exceptFamily} onPick={pick} onLook={look} />
       <Shades link={link} onPick={pick} onLook={look} except={exceptFamily} />
+      <TwinsWarning />
       <div className="grid grid-cols-[1fr_150px] gap-3 border-t border-hair pt-2">
         <Roles link={link} onPick={pick} onLook={look} except={exceptRole} />
         <div className="flex flex-col gap-2">

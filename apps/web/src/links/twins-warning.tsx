@@ -16,7 +16,10 @@ export const WITH: Readonly<Record<Deficiency, string>> = {
 /** A share of people in percent. */
 export const percentOfPeople = (share: number) => `${(share * 100).toFixed(share < 0.001 ? 3 : 1)} %`;
 
-/** What a link that is being looked at would make indistinguishable for somebody, told before it is taken. */
+/**
+ * What a link that is being looked at would make indistinguishable for somebody, told before it is taken. It is of one
+ * height, so that nothing moves under the pointer.
+ */
 export function TwinsWarning() {
   const document = useAppSelector((state) => selectProject(state).document);
   const system = useSystem();
@@ -27,9 +30,9 @@ export function TwinsWarning() {
     [document, system, theme, severity],
   );
   return (
-    <p role="status" className="min-h-5 text-sm text-look empty:invisible">
+    <p role="status" className="h-10 overflow-hidden text-sm leading-5 text-look">
       {twins.slice(0, 2).map(({ a, b, deficiency, people }) => (
-        <span key={`${a} ${b}`} className="block">
+        <span key={`${a} ${b}`} className="block truncate">
           {roleNameIn(system.document.roles, a)} and {roleNameIn(system.document.roles, b)} would look the
           same with {WITH[deficiency]} ({percentOfPeople(people)} of people).
         </span>

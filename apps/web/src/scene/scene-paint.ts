@@ -8,6 +8,8 @@ export interface PartPaint {
   readonly css: string | undefined;
   /** Id of the role at work; undefined when the project has none for this part. */
   readonly role: string | undefined;
+  /** Whether another role stands in for the one that the scene is made for. */
+  readonly standsIn?: boolean;
 }
 
 export interface ScenePaint {
@@ -33,7 +35,8 @@ export function scenePaint(theme: ResolvedTheme): ScenePaint {
       const found = names.map((name) => byName.get(slug(name))).find((resolved) => resolved?.color);
       if (!byName.has(slug(names[0]!))) missing.add(names[0]!);
       if (found) used.add(found.role.id);
-      return { css: found?.color?.css, role: found?.role.id };
+      const standsIn = found !== undefined && found !== byName.get(slug(names[0]!));
+      return { css: found?.color?.css, role: found?.role.id, standsIn };
     },
     gradient: (name) => {
       for (const resolved of theme.gradients.values())

@@ -13,7 +13,7 @@ const holds = (outer: DOMRect, x: number, y: number) =>
 
 /** What is painted under a place of a scene, from below: parts later in it lie over those before. */
 function underPlace(scene: HTMLElement, theme: ResolvedTheme, x: number, y: number) {
-  let ground: string | null = null;
+  let ground: HTMLElement | null = null;
   let gradient: HTMLElement | null = null;
   let veil: string | null = null;
   for (const part of scene.querySelectorAll<HTMLElement>('[data-ground], [data-gradient]')) {
@@ -21,9 +21,11 @@ function underPlace(scene: HTMLElement, theme: ResolvedTheme, x: number, y: numb
     const role = part.dataset.ground!;
     if (part.dataset.gradient) [gradient, veil] = [part, null];
     else if ((theme.roles.get(role)?.color?.alpha ?? 1) < 1 && ground !== null) veil = role;
-    else [ground, gradient, veil] = [role, null, null];
+    else [ground, gradient, veil] = [part, null, null];
   }
-  return { ground, gradient, veil };
+  // Where another role stands in, nothing says that the two are meant for each other.
+  const stands = ground && !ground.dataset.standIn ? (ground.dataset.ground ?? null) : null;
+  return { ground: stands, gradient, veil };
 }
 
 const around = (a: Area, b: Area): Area => {

@@ -25,7 +25,8 @@ function Part({ ground, gradient, text, border, style, className, children }: Pa
     <div
       data-role={text?.role ?? ground?.role ?? border?.role}
       data-ground={ground?.role}
-      data-text={text?.role}
+      data-text={text?.standsIn ? undefined : text?.role}
+      data-stand-in={ground?.standsIn || undefined}
       data-gradient={gradient}
       className={className}
       style={{

@@ -1,7 +1,7 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { type Readout, readoutOf } from '@mint-lamp/core/system/readout/readout';
 import { resolveSystem, type System } from '@mint-lamp/core/system/resolve/resolve';
-import { knownRegions } from './regions.ts';
+import { knownRegions } from './known-regions.ts';
 
 /**
  * What documents come to, remembered with each document for as long as it is in use, so that what is shown, what

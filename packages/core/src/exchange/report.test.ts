@@ -8,6 +8,8 @@ import { MINT_LAMP_INTERFACE } from '../demo/interface.ts';
 import { SKERRY_LINE } from '../demo/skerry-line.ts';
 import { after } from '../system/commands/after.fixture.ts';
 import type { ProjectDocument } from '../system/document.ts';
+import { measureLayersWith } from '../system/pairs/layered.ts';
+import { underTexts } from '../system/pairs/under-text.ts';
 import { allMeasurements, readoutOf } from '../system/readout/readout.ts';
 import { reportOf } from '../system/readout/report.ts';
 import { repairAll, repairCommands } from '../system/repairs/repair-all.ts';
@@ -17,6 +19,8 @@ import { writeCss } from './css.ts';
 import { writeReportCsv } from './report-csv.ts';
 import { writeReportHtml } from './report-html.ts';
 import { writeReportPdf } from './report-pdf.ts';
+
+measureLayersWith(underTexts);
 
 const AT = '2026-11-26T09:00:00.000Z';
 const report = (doc: ProjectDocument) => reportOf(readoutOf(resolveSystem(doc)), 7, AT);

@@ -1,42 +1,12 @@
-import { type Grounds, groundsUnder, oneGround, worstOnGrounds } from '../../contrast/over-colors.ts';
 import { contrastRatio, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 import { recoloredRoles } from '../roles/resolved-role.ts';
+import { type Around, layeredMeasuring } from './layered.ts';
+import type { Measurement } from './measurement.ts';
 import { isLayered, type Pair, requiredOf } from './pair.ts';
 import { NO_REGIONS } from './regions.ts';
-import { type Around, type UnderText, underText } from './under-text.ts';
 
 const WHITE: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
-
-/** What a pair comes to in one theme. */
-export interface Measurement {
-  readonly pair: Pair;
-  readonly theme: string;
-  /** The colours as painted, composited; null when either link is broken. */
-  readonly text: Rgba | null;
-  readonly ground: Rgba | null;
-  /** Ratio 1–21, at the worst place where the ground is not one colour; 0 when a link is broken. */
-  readonly ratio: number;
-  /** 3, 4.5 or 7; 1 for a pair that is exempt. */
-  readonly required: number;
-  readonly passes: boolean;
-  /** What the text stands on where that is not one role's colour; null else. */
-  readonly over: OverArea | null;
-  /** Whether the pixels of the picture under it are not there yet, so that nothing is known. */
-  readonly awaited: boolean;
-}
-
-/** A text over what is not one colour. */
-export interface OverArea {
-  /** As it is painted under the text, with its veil. */
-  readonly grounds: Grounds;
-  /** The same without the veil; null where there is no gradient or picture. */
-  readonly bare: UnderText | null;
-  /** The share of the area on which the text falls short, 0–1. */
-  readonly failing: number;
-  /** Middle of the worst pixel: px of the gradient's box, or of the picture. */
-  readonly worst: { readonly x: number; readonly y: number };
-}
 
 /** What lies beneath everything in a theme: the project's ground role, opaque over white. */
 export function groundOf(system: System, theme: ResolvedTheme): Rgba {
@@ -46,20 +16,6 @@ export function groundOf(system: System, theme: ResolvedTheme): Rgba {
 }
 
 const NOTHING: Around = { pictures: [], regions: NO_REGIONS };
-
-/** What the text of a layered pair stands on. */
-function overArea(
-  pair: Pair,
-  theme: ResolvedTheme,
-  ground: Rgba,
-  around: Around,
-): { readonly grounds: Grounds; readonly bare: UnderText | null } | 'gone' | 'awaited' {
-  const veil = pair.veil === undefined ? null : theme.roles.get(pair.veil)?.color;
-  if (veil === undefined || (pair.veil !== undefined && !veil)) return 'gone';
-  if (!pair.backdrop) return { grounds: oneGround(veil ? paintedOver(veil, ground) : ground), bare: null };
-  const bare = underText(theme, pair.backdrop, around);
-  return typeof bare === 'string' ? bare : { grounds: groundsUnder(bare.seen, ground, veil), bare };
-}
 
 /**
  * Measures a pair in a theme: the background over the theme's ground, what lies on it and its veil over that, then the
@@ -93,25 +49,9 @@ export function measurePair(
     const passes = reaches(ratio, required);
     return { pair, theme: id, text, ground, ratio, required, passes, over: null, awaited: false };
   }
-  const area = overArea(pair, theme, ground, around);
-  if (typeof area === 'string') return { ...nothing, awaited: area === 'awaited' };
-  const worst = worstOnGrounds(foreground, area.grounds, required);
-  const { x, y, width } = area.bare?.area ?? { x: 0, y: 0, width: 1 };
-  return {
-    pair,
-    theme: id,
-    text: paintedOver(foreground, worst.ground),
-    ground: worst.ground,
-    ratio: worst.ratio,
-    required,
-    passes: reaches(worst.ratio, required),
-    over: {
-      ...area,
-      failing: worst.failing,
-      worst: { x: x + (worst.at % width) + 0.5, y: y + Math.floor(worst.at / width) + 0.5 },
-    },
-    awaited: false,
-  };
+  const layers = layeredMeasuring()?.measure(pair, { text: foreground, ground }, theme, around) ?? 'awaited';
+  if (typeof layers === 'string') return { ...nothing, awaited: layers === 'awaited' };
+  return { ...nothing, ...layers, awaited: false };
 }
 
 /** Every pair of a document in one theme, in document order, and what it was measured from. */
@@ -157,13 +97,6 @@ function layeredPlaces(pairs: readonly Pair[]): readonly number[] {
   return places;
 }
 
-/** Whether what a text lies on, roles aside, is not what it was measured over. */
-function isStale(theme: ResolvedTheme, { pair, over }: Measurement, around: Around): boolean {
-  if (!pair.backdrop) return false;
-  const now = underText(theme, pair.backdrop, around);
-  return typeof now === 'string' || now.source !== over?.bare?.source;
-}
-
 const NOWHERE: ReadonlyMap<string, readonly number[]> = new Map();
 const isCounted = (m: Measurement | undefined) => m?.passes === true && !m.pair.exempt;
 const countPassing = (list: readonly Measurement[]) => list.reduce((n, m) => n + (isCounted(m) ? 1 : 0), 0);
@@ -182,8 +115,9 @@ export function measureTheme(system: System, theme: ResolvedTheme, before?: Meas
   const recolored = recoloredRoles(before.theme.roles, theme.roles);
   const byRole = recolored.length ? pairsByRole(pairs) : NOWHERE;
   const touched = new Set(recolored.flatMap((role) => byRole.get(role) ?? []));
+  const layers = layeredMeasuring();
   for (const place of layeredPlaces(pairs))
-    if (known[place] && isStale(theme, known[place], around)) touched.add(place);
+    if (known[place] && (layers?.isStale(theme, known[place], around) ?? false)) touched.add(place);
   if (samePairs && !touched.size) return before.theme === theme ? before : { ...before, theme };
   const measurements = samePairs ? [...known] : (known as Measurement[]);
   let { passing } = before;

@@ -11,8 +11,12 @@ import { repairPair } from '../repairs/repair-pair.ts';
 import { waysOf } from '../repairs/ways.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
 import type { Backdrop } from './backdrop.ts';
+import { measureLayersWith } from './layered.ts';
 import type { Pair } from './pair.ts';
 import { type Regions, wantedRegions } from './regions.ts';
+import { underTexts } from './under-text.ts';
+
+measureLayersWith(underTexts);
 
 const HERO: Backdrop = {
   kind: 'gradient',

@@ -1,7 +1,8 @@
 import type { ResolvedFamily } from '../families/resolved-family.ts';
 import type { Note } from '../notes/note.ts';
 import { notedName } from '../notes/note-name.ts';
-import { type MeasuredTheme, type Measurement, measureTheme } from '../pairs/measure.ts';
+import { type MeasuredTheme, measureTheme } from '../pairs/measure.ts';
+import type { Measurement } from '../pairs/measurement.ts';
 import type { Pair } from '../pairs/pair.ts';
 import type { System } from '../resolve/resolve.ts';
 import { type AlikeRoles, alikeRoles } from './alike.ts';

@@ -1,7 +1,7 @@
 import { hexOfRgb8 } from '../../color/write.ts';
 import { formatRatio } from '../../contrast/ratio.ts';
 import { describeTarget, effectiveTarget, requiredRatio } from '../../contrast/targets.ts';
-import type { Measurement } from '../pairs/measure.ts';
+import type { Measurement } from '../pairs/measurement.ts';
 import type { Exemption } from '../pairs/pair.ts';
 import { groundName } from '../pairs/pair-name.ts';
 import { roleNameIn } from '../roles/role-name.ts';

@@ -1,4 +1,4 @@
-import type { Measurement } from '../pairs/measure.ts';
+import type { Measurement } from '../pairs/measurement.ts';
 import type { RoleMeets } from '../roles/role-use.ts';
 import type { Readout } from './readout.ts';
 

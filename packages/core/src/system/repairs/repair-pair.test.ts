@@ -4,7 +4,7 @@ import { USUAL_GROWTH } from '../../family/growth.ts';
 import { after } from '../commands/after.fixture.ts';
 import type { ProjectDocument } from '../document.ts';
 import type { Link } from '../links/link.ts';
-import type { Measurement } from '../pairs/measure.ts';
+import type { Measurement } from '../pairs/measurement.ts';
 import { allMeasurements, readoutOf } from '../readout/readout.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
 import { repairPair } from './repair-pair.ts';

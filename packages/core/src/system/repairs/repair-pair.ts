@@ -4,7 +4,7 @@ import { contrastRatio, formatRatio, paintedOver, type Rgba } from '../../contra
 import { nearestPassingShade } from '../../contrast/repair.ts';
 import type { ResolvedShade } from '../families/resolved-family.ts';
 import type { Link } from '../links/link.ts';
-import type { Measurement } from '../pairs/measure.ts';
+import type { Measurement } from '../pairs/measurement.ts';
 import { colorOf, paint } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 import type { ResolvedRole } from '../roles/resolved-role.ts';

@@ -4,7 +4,8 @@ import { contrastRatio, paintedOver, type Rgba, reaches } from '../../contrast/r
 import { applyCommand } from '../commands/apply.ts';
 import type { Command } from '../commands/command.ts';
 import { type Families, resolveFamily } from '../families/resolved-family.ts';
-import { groundOf, type Measurement } from '../pairs/measure.ts';
+import { groundOf } from '../pairs/measure.ts';
+import type { Measurement } from '../pairs/measurement.ts';
 import { type Readout, readoutOf } from '../readout/readout.ts';
 import { follow, NO_ROLE, type Target } from '../resolve/follow.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';

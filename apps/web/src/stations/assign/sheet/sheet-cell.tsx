@@ -1,6 +1,6 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import type { Link } from '@mint-lamp/core/system/links/link';
-import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import type { ResolvedRole } from '@mint-lamp/core/system/roles/resolved-role';
 import type { Role } from '@mint-lamp/core/system/roles/role';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';

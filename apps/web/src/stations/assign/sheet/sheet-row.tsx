@@ -151,7 +151,7 @@ function RowCells(props: SheetRowProps) {
   const { pairs } = system.document;
   const use = usageOf(role, pairs);
   const { text, action } = wordsOf(system.document);
-  const words = firstWords(use === 'fill' ? action : text, 15);
+  const words = use === 'fill' ? firstWords(action, 11) : firstWords(text, 14);
   const meets = meetingOf(pairs, role.id);
   return (
     <>

@@ -3,7 +3,7 @@ import { luminance, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import { besideInFamily } from '@mint-lamp/core/system/links/family-place';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { movedOnAxis } from '@mint-lamp/core/system/links/moved-on-axis';
-import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useStore } from 'react-redux';

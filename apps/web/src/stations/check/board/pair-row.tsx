@@ -1,6 +1,6 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { describeTarget } from '@mint-lamp/core/contrast/targets';
-import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import type { System } from '@mint-lamp/core/system/resolve/resolve';
 import { usageOf } from '@mint-lamp/core/system/roles/role-use';
 import type { RoleUse } from '@mint-lamp/core/system/roles/use-names';

@@ -1,4 +1,4 @@
-import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import type { Readout } from '@mint-lamp/core/system/readout/readout';
 import { useEffect, useMemo, useState } from 'react';
 

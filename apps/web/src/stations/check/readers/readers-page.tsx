@@ -36,7 +36,10 @@ export default function ReadersPage() {
         <SeverityTrack />
       </CheckHeader>
       <SeeingFilters severity={severity} />
-      <ul aria-label="Readers" className="grid grid-cols-[repeat(auto-fill,224px)] gap-x-3 gap-y-2 px-5 pb-4">
+      <ul
+        aria-label="Readers"
+        className="grid grid-cols-[repeat(auto-fill,224px)] gap-x-[12px] gap-y-2 px-5 pb-4"
+      >
         <li data-reader="everyone">
           <SceneThumb theme={theme} width={WIDTH} height={HEIGHT} />
           <p className="pt-0.5 text-sm">As it is</p>

@@ -1,4 +1,4 @@
-import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import type { Repair } from '@mint-lamp/core/system/repairs/repair';
 import { repairPair } from '@mint-lamp/core/system/repairs/repair-pair';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';

@@ -5,7 +5,7 @@ import type { LinkRepair } from '@mint-lamp/core/system/repairs/repair-theme';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useJob } from '../../../jobs/use-job.ts';
 import { useEditing } from '../../../store/editing.ts';
-import { knownRegions } from '../../../store/regions.ts';
+import { knownRegions } from '../../../store/known-regions.ts';
 import { selectProject } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { readoutOfDocument } from '../../../store/systems.ts';

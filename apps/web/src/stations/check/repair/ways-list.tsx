@@ -1,5 +1,5 @@
 import { formatRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import { waysOf } from '@mint-lamp/core/system/repairs/ways';
 import { useMemo } from 'react';
 import { useEditing } from '../../../store/editing.ts';

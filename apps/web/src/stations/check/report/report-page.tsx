@@ -1,5 +1,6 @@
 import { slug } from '@mint-lamp/core/system/names';
-import { reportOf } from '@mint-lamp/core/system/readout/report';
+import { EXEMPT_NAMES } from '@mint-lamp/core/system/pairs/pair';
+import { type ContrastReport, reportOf } from '@mint-lamp/core/system/readout/report';
 import clsx from 'clsx';
 import { useMemo, useState } from 'react';
 import { useStore } from 'react-redux';
@@ -7,7 +8,7 @@ import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { runJob } from '../../../jobs/run-job.ts';
 import type { ReportForm } from '../../../jobs/work/write-report.ts';
-import { knownRegions } from '../../../store/regions.ts';
+import { knownRegions } from '../../../store/known-regions.ts';
 import { selectProject, useProjectId, useReadout } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
 import { whenSaved } from '../../../store/when-saved.ts';
@@ -60,7 +61,7 @@ export default function ReportPage() {
       setBusy(null);
     }
   };
-  if (!readout.pairs)
+  if (!readout.pairs && !readout.exempt)
     return (
       <>
         <CheckHeader view="report" lead="Every pair in every theme, to hand over." />
@@ -75,21 +76,19 @@ export default function ReportPage() {
       />
       <div className="grid grid-cols-[minmax(0,1fr)_300px] gap-6 px-5 pb-5">
         <div className="flex min-w-0 flex-col gap-5">
-          {report.themes.map(({ name, passing, pairs }) => (
+          {report.themes.map(({ name, passing, of, pairs }) => (
             <section key={name} aria-label={name}>
               <h2 className="mb-1 font-title font-semibold">
                 {name}{' '}
-                <span
-                  className={clsx('text-sm font-normal', passing < pairs.length ? 'text-fail' : 'text-quiet')}
-                >
-                  {passing} of {pairs.length} pass
+                <span className={clsx('text-sm font-normal', passing < of ? 'text-fail' : 'text-quiet')}>
+                  {passing} of {of} pass
                 </span>
               </h2>
               <table className="w-full border-separate border-spacing-0">
                 <caption className="sr-only">Pairs that fail in {name}</caption>
                 <tbody>
                   {pairs
-                    .filter(({ verdict }) => verdict !== 'passes')
+                    .filter(({ verdict }) => verdict !== 'passes' && verdict !== 'exempt')
                     .slice(0, 30)
                     .map((pair) => (
                       <tr key={pair.pair}>
@@ -105,7 +104,7 @@ export default function ReportPage() {
                           </Link>
                         </th>
                         <td className="border-b border-hair py-1 text-right font-mono font-bold text-fail">
-                          {pair.ratio ?? 'broken'}
+                          {pair.ratio ?? (pair.verdict === 'broken' ? 'broken' : '…')}
                         </td>
                         <td className="w-56 border-b border-hair py-1 pl-3 text-sm text-quiet">
                           needs {pair.required}, {pair.target}
@@ -116,6 +115,8 @@ export default function ReportPage() {
               </table>
             </section>
           ))}
+          <Exempt report={report} />
+          <Declined report={report} />
           <p className="text-sm text-quiet">
             Here stands what fails; the files have every pair. Ratios are cut after two digits and never
             rounded up.
@@ -162,5 +163,47 @@ export default function ReportPage() {
         </div>
       </div>
     </>
+  );
+}
+
+/** What has not to reach its target, with the reason; it is so in every theme. */
+function Exempt({ report }: { report: ContrastReport }) {
+  const id = useProjectId();
+  const exempt = report.themes[0]?.pairs.filter(({ exempt: one }) => one) ?? [];
+  if (!exempt.length) return null;
+  return (
+    <section aria-label="Exempt">
+      <h2 className="mb-1 font-title font-semibold">Exempt</h2>
+      <ul>
+        {exempt.map((pair) => (
+          <li key={pair.pair} className="border-b border-hair py-1">
+            <Link to={addressOf(id, 'check', pair.pair)} className="hover:underline">
+              {pair.text} on {pair.ground}
+            </Link>
+            <span className="block text-sm text-quiet">
+              {EXEMPT_NAMES[pair.exempt!.as]}. {pair.exempt!.reason}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Pairs that were suggested and are not wanted, with the reason. */
+function Declined({ report: { declined } }: { report: ContrastReport }) {
+  if (!declined.length) return null;
+  return (
+    <section aria-label="Declined">
+      <h2 className="mb-1 font-title font-semibold">Declined</h2>
+      <ul>
+        {declined.map(({ text, ground, reason }) => (
+          <li key={`${text} ${ground}`} className="border-b border-hair py-1">
+            {text} on {ground}
+            <span className="block text-sm text-quiet">{reason}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

@@ -1,4 +1,4 @@
-import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { PaintedArea } from './painted-area.tsx';

@@ -1,5 +1,5 @@
 import { gradientCss } from '@mint-lamp/core/exchange/css';
-import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import type { Pair } from '@mint-lamp/core/system/pairs/pair';
 import type { Picture } from '@mint-lamp/core/system/pictures/picture';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';

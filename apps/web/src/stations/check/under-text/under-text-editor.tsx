@@ -1,7 +1,7 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { type Area, areaWithin } from '@mint-lamp/core/gradient/area';
 import { type Backdrop, LONGEST_BOX } from '@mint-lamp/core/system/pairs/backdrop';
-import type { Measurement } from '@mint-lamp/core/system/pairs/measure';
+import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useEditing } from '../../../store/editing.ts';

@@ -1,0 +1,42 @@
+import type { Rgba } from '../../contrast/ratio.ts';
+import type { Picture } from '../pictures/picture.ts';
+import type { ResolvedTheme } from '../resolve/resolve.ts';
+import type { Measurement } from './measurement.ts';
+import type { Pair } from './pair.ts';
+import type { Regions } from './regions.ts';
+
+/** What of a project the backdrop of a pair is looked up in. */
+export interface Around {
+  readonly pictures: readonly Picture[];
+  readonly regions: Regions;
+}
+
+/** What a layered pair comes to; or that what lies under its text is gone, or not there yet. */
+export type MeasuredLayers =
+  | Pick<Measurement, 'text' | 'ground' | 'ratio' | 'passes' | 'over'>
+  | 'gone'
+  | 'awaited';
+
+/** How pairs are measured that have something between ground and text. */
+export interface LayeredMeasuring {
+  readonly measure: (
+    pair: Pair,
+    colors: { readonly text: Rgba; readonly ground: Rgba },
+    theme: ResolvedTheme,
+    around: Around,
+  ) => MeasuredLayers;
+  /** Whether what a text lies on, roles aside, is not what it was measured over. */
+  readonly isStale: (theme: ResolvedTheme, measured: Measurement, around: Around) => boolean;
+}
+
+let measuring: LayeredMeasuring | null = null;
+
+/**
+ * Says how layered pairs are measured here: with {@link underTexts}. That comes apart, since it needs all that paints
+ * gradients, and most projects have no such pair: until it is there, they are awaited.
+ */
+export function measureLayersWith(given: LayeredMeasuring): void {
+  measuring = given;
+}
+
+export const layeredMeasuring = (): LayeredMeasuring | null => measuring;
