@@ -2,10 +2,16 @@ import { LARGEST } from '../../packages/core/bench/largest-document.ts';
 import type { Stack } from '../support/stack.ts';
 import { post, send } from '../support/test.ts';
 
-/** Makes a project of the largest sizes through the API, as an interface would; returns its id. */
-export async function makeLargestProject(stack: Stack): Promise<string> {
+/**
+ * Makes a project of the largest sizes through the API, as an interface would; returns its id. With fewer roles it has no
+ * pairs and no gradients.
+ */
+export async function makeLargestProject(stack: Stack, count = LARGEST.roles.length): Promise<string> {
   const { id } = await post(stack, '/projects', { name: 'Largest' });
-  const { themes, families, roles, pairs, gradients } = LARGEST;
+  const { themes, families } = LARGEST;
+  const isWhole = count === LARGEST.roles.length;
+  const roles = LARGEST.roles.slice(0, count);
+  const [pairs, gradients] = isWhole ? [LARGEST.pairs, LARGEST.gradients] : [[], []];
   const inBatches = async (commands: object[], size: number) => {
     for (let at = 0; at < commands.length; at += size)
       await send(stack, id, [{ type: 'batch', label: 'fill', commands: commands.slice(at, at + size) }]);

@@ -152,40 +152,6 @@ async function measure() {
   });
   reportShare('scrolling Check by 1,500 px, longest frame', Math.max(...frames), 33.4, 'ms');
 
-  // 500 × 500 in the worst of 12 themes, which is more than the 300 × 300 that are to hold.
-  await page.goto(`${stack.address}/p/${id}/check/matrix`);
-  await page.locator('[role=gridcell]').first().waitFor();
-  await page.getByLabel('Across').selectOption('all roles');
-  await page.getByLabel('In', { exact: true }).selectOption('the worst of all themes');
-  const drawn = await page.evaluate(async () => {
-    const down = [...document.querySelectorAll('select')].find(
-      (one) => one.labels?.[0]?.textContent === 'Down',
-    )!;
-    const start = performance.now();
-    const set = Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value')!.set!;
-    set.call(down, 'roles');
-    down.dispatchEvent(new Event('change', { bubbles: true }));
-    await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
-    return performance.now() - start;
-  });
-  reportShare('a matrix of 500 × 500 in the worst of 12 themes, until it is drawn', drawn, 200, 'ms');
-  const matrixFrames = await page.evaluate(async () => {
-    const box = document.querySelector('[role=grid]')!.parentElement!;
-    const out: number[] = [];
-    let last = performance.now();
-    for (let i = 0; i < 80; i++) {
-      // Down, and then across.
-      if (i < 40) box.scrollTop = i * 50;
-      else box.scrollLeft = (i - 40) * 50;
-      await new Promise((done) => requestAnimationFrame(done));
-      const now = performance.now();
-      out.push(now - last);
-      last = now;
-    }
-    return out;
-  });
-  reportShare('scrolling the matrix both ways, longest frame', Math.max(...matrixFrames), 33.4, 'ms');
-
   await page.goto(`${stack.address}/p/${id}/stage`);
   await page.locator(CONTENT.stage!).first().waitFor();
   await page.waitForTimeout(6000);

@@ -3,6 +3,7 @@ import type { Checkpoint } from '@mint-lamp/core/wire/checkpoints';
 import { ArrowLeftRight } from 'lucide-react';
 import { useMemo } from 'react';
 import { useJob } from '../jobs/use-job.ts';
+import { knownRegions } from '../store/known-regions.ts';
 import { selectProject } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { Choice } from '../ui/choice.tsx';
@@ -26,9 +27,10 @@ export function Comparison({ list, before, after, onCompare }: ComparisonProps) 
   const nameOf = (one: string) => (one === NOW ? 'now' : (list.find(({ id }) => id === one)?.name ?? ''));
   const present = useAppSelector((state) => selectProject(state).document);
   const [from, to] = [useStateOf(before), useStateOf(after)];
+  const regions = knownRegions();
   const input = useMemo(
-    () => (from.document && to.document ? { before: from.document, after: to.document } : null),
-    [from.document, to.document],
+    () => (from.document && to.document ? { before: from.document, after: to.document, regions } : null),
+    [from.document, to.document, regions],
   );
   const { result, busy, fault, again } = useJob('compare', input);
   const restoring = useRestoring(from.document, nameOf(before));

@@ -1,12 +1,15 @@
 import { type Differences, differencesBetween } from '@mint-lamp/core/system/compare/differences';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import type { Regions } from '@mint-lamp/core/system/pairs/regions';
 import type { Job } from '../job.ts';
 
 interface CompareInput {
   readonly before: ProjectDocument;
   readonly after: ProjectDocument;
+  readonly regions: Regions;
 }
 
 /** What differs between two states of a project. */
-const work: Job<CompareInput, Differences> = ({ before, after }) => differencesBetween(before, after);
+const work: Job<CompareInput, Differences> = ({ before, after, regions }) =>
+  differencesBetween(before, after, regions);
 export default work;

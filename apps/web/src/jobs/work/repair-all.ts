@@ -1,12 +1,8 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
 import type { Regions } from '@mint-lamp/core/system/pairs/regions';
-import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
 import { type RepairOfAll, repairAll } from '@mint-lamp/core/system/repairs/repair-all';
 import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
 import type { Job } from '../job.ts';
-
-measureLayersWith(underTexts);
 
 /** Links that make as many failing pairs pass as can without breaking another, in every theme. */
 const work: Job<{ readonly document: ProjectDocument; readonly regions: Regions }, RepairOfAll> = async (

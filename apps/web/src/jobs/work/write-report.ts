@@ -1,15 +1,11 @@
 import { writeReportCsv } from '@mint-lamp/core/exchange/report-csv';
 import { writeReportHtml } from '@mint-lamp/core/exchange/report-html';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
 import type { Regions } from '@mint-lamp/core/system/pairs/regions';
-import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
 import { readoutOf } from '@mint-lamp/core/system/readout/readout';
 import { type ContrastReport, reportOf } from '@mint-lamp/core/system/readout/report';
 import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
 import type { Job } from '../job.ts';
-
-measureLayersWith(underTexts);
 
 export type ReportForm = 'html' | 'csv' | 'json' | 'pdf';
 

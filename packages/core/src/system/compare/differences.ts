@@ -6,6 +6,7 @@ import type { Link } from '../links/link.ts';
 import { linkName } from '../links/link-name.ts';
 import type { Pair } from '../pairs/pair.ts';
 import { pairName } from '../pairs/pair-name.ts';
+import { NO_REGIONS, type Regions } from '../pairs/regions.ts';
 import { type Readout, readoutOf } from '../readout/readout.ts';
 import { worstOfRole } from '../readout/worst-of-role.ts';
 import { resolveSystem, type System } from '../resolve/resolve.ts';
@@ -93,8 +94,8 @@ interface State {
   readonly readout: Readout;
 }
 
-function stateOf(doc: ProjectDocument): State {
-  const system = resolveSystem(doc);
+function stateOf(doc: ProjectDocument, regions: Regions): State {
+  const system = resolveSystem(doc, undefined, regions);
   return { doc, system, readout: readoutOf(system) };
 }
 
@@ -212,10 +213,14 @@ function isReordered(before: readonly Identified[], after: readonly Identified[]
 
 /**
  * What differs between two states of a project, role by role and theme by theme, with colours, links and ratios. Both
- * documents have to be of today's form.
+ * documents have to be of today's form. `regions` are the colours of pictures under texts, as far as they are known.
  */
-export function differencesBetween(earlier: ProjectDocument, later: ProjectDocument): Differences {
-  const [before, after] = [stateOf(earlier), stateOf(later)];
+export function differencesBetween(
+  earlier: ProjectDocument,
+  later: ProjectDocument,
+  regions: Regions = NO_REGIONS,
+): Differences {
+  const [before, after] = [stateOf(earlier, regions), stateOf(later, regions)];
   const known = new Set(later.themes.map(({ id }) => id));
   const columns = [...later.themes, ...earlier.themes.filter(({ id }) => !known.has(id))];
   const groundName = (doc: ProjectDocument) => (doc.ground ? roleNameIn(doc.roles, doc.ground) : 'none');

@@ -1,3 +1,5 @@
+import { rgb8ToOklch } from '../../color/gamut.ts';
+import { lightnessOfLuminance } from '../../contrast/light-axis.ts';
 import { leastVeil, oneColor } from '../../contrast/over-colors.ts';
 import { luminance, paintedOver, type Rgba } from '../../contrast/ratio.ts';
 import type { Command } from '../commands/command.ts';
@@ -17,6 +19,9 @@ export interface VeilRepair {
   readonly opacity: number;
   readonly command: Command;
 }
+
+/** L* within which two shades are about as dark. */
+const ALIKE = 6;
 
 const percent = (opacity: number) => `${Math.round(opacity * 100)} %`;
 
@@ -75,7 +80,15 @@ function veilColors({
     link: { to: 'color', color } as Link,
   });
   if (!byLight.length) return [plain('black', '#000000'), plain('white', '#ffffff')];
-  return [byLight[0]!, byLight[byLight.length - 1]!];
+  // Of those that are about as dark, or as light, the greyest tints what is under it least.
+  const greyest = (end: number) => {
+    const near = byLight.filter(
+      ({ y }) => Math.abs(lightnessOfLuminance(y) - lightnessOfLuminance(end)) <= ALIKE,
+    );
+    const chroma = ({ color: { r, g, b } }: { readonly color: Rgba }) => rgb8ToOklch(r, g, b)[1];
+    return near.reduce((a, b) => (chroma(b) < chroma(a) ? b : a));
+  };
+  return [greyest(byLight[0]!.y), greyest(byLight[byLight.length - 1]!.y)];
 }
 
 /** A role of its own for a veil: beside the text's role, and as much of it in each theme as is needed there. */

@@ -1,9 +1,8 @@
 import { formatRatio, reaches } from '@mint-lamp/core/contrast/ratio';
 import { tableColorIn } from '@mint-lamp/core/system/readout/ratio-table';
-import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import clsx from 'clsx';
-import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
+import { type CSSProperties, type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useSystem, useTheme } from '../../../store/selectors.ts';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import type { Entry } from './entries.ts';
@@ -58,6 +57,7 @@ export function MatrixGrid(props: MatrixGridProps) {
     scrollMargin: HEAD_HEIGHT,
     scrollPaddingStart: HEAD_HEIGHT,
     initialRect: { width: 900, height: 500 },
+    useFlushSync: false,
   });
   const across = useVirtualizer({
     horizontal: true,
@@ -68,6 +68,7 @@ export function MatrixGrid(props: MatrixGridProps) {
     scrollMargin: HEAD_WIDTH,
     scrollPaddingStart: HEAD_WIDTH,
     initialRect: { width: 900, height: 500 },
+    useFlushSync: false,
   });
   // The cell that the arrow keys go to may have to be drawn first.
   const going = useRef(false);
@@ -78,7 +79,27 @@ export function MatrixGrid(props: MatrixGridProps) {
     going.current = false;
     cell.focus({ preventScroll: true });
   });
+  /** The cell of an event; the cells themselves listen to nothing, since there are so many. */
+  const cellOf = ({ target }: { readonly target: EventTarget }) => {
+    const [row, column] = ((target as HTMLElement).closest<HTMLElement>('[data-cell]')?.dataset.cell ?? '')
+      .split(' ')
+      .map(Number);
+    return column === undefined ? null : { row: row!, column };
+  };
+  const press = (event: { readonly target: EventTarget }) => {
+    const cell = cellOf(event);
+    const [front, back] = cell ? [rows[cell.row], columns[cell.column]] : [];
+    if (!cell || !front || !back) return;
+    const ratio = table[cell.row * columns.length + cell.column]!;
+    if (!isEmptyCell(front, back, ratio, only, least)) onPress(front, back);
+  };
   const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Enter' || event.key === ' ') {
+      if (!cellOf(event)) return;
+      event.preventDefault();
+      press(event);
+      return;
+    }
     const by = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[event.key];
     const row = event.key === 'PageDown' ? at.row + 10 : event.key === 'PageUp' ? at.row - 10 : at.row;
     if (!by && row === at.row) return;
@@ -93,6 +114,17 @@ export function MatrixGrid(props: MatrixGridProps) {
     down.scrollToIndex(next.row);
     across.scrollToIndex(next.column);
   };
+  const cssOf = useMemo(() => {
+    const known = new Map<string, string | null>();
+    return ({ key, color }: Entry) => {
+      let css = known.get(key);
+      if (css === undefined) {
+        css = tableColorIn(system, shown, color)?.css ?? null;
+        known.set(key, css);
+      }
+      return css;
+    };
+  }, [system, shown]);
   const visible = across.getVirtualItems();
   return (
     <div
@@ -107,6 +139,11 @@ export function MatrixGrid(props: MatrixGridProps) {
         aria-rowcount={rows.length + 1}
         aria-colcount={columns.length + 1}
         onKeyDown={onKeyDown}
+        onClick={press}
+        onFocus={(event) => {
+          const cell = cellOf(event);
+          if (cell) setActive(cell);
+        }}
         className="relative"
         style={{
           width: HEAD_WIDTH + across.getTotalSize(),
@@ -133,9 +170,24 @@ export function MatrixGrid(props: MatrixGridProps) {
             <ColumnHead
               key={columns[index]!.key}
               entry={columns[index]!}
-              css={cssOf(system, shown, columns[index]!)}
+              css={cssOf(columns[index]!)}
               index={index}
               left={start}
+            />
+          ))}
+        </div>
+        {/* The heads at the left stick as one: each by itself would be a layer that moves against all others. */}
+        <div
+          aria-hidden
+          className="sticky left-0 z-10 border-r border-hair bg-ground"
+          style={{ width: HEAD_WIDTH, height: down.getTotalSize() }}
+        >
+          {down.getVirtualItems().map(({ index, start }) => (
+            <RowHead
+              key={rows[index]!.key}
+              name={rows[index]!.name}
+              css={cssOf(rows[index]!)}
+              top={start - HEAD_HEIGHT}
             />
           ))}
         </div>
@@ -151,12 +203,9 @@ export function MatrixGrid(props: MatrixGridProps) {
             table={table}
             least={least}
             only={only}
-            system={system}
-            theme={shown}
+            cssOf={cssOf}
             paired={paired}
             active={at.row === index ? at.column : -1}
-            onPress={onPress}
-            onActive={setActive}
           />
         ))}
       </div>
@@ -164,8 +213,9 @@ export function MatrixGrid(props: MatrixGridProps) {
   );
 }
 
-const cssOf = (system: System, theme: ResolvedTheme, { color }: Entry) =>
-  tableColorIn(system, theme, color)?.css ?? null;
+/** Whether a cell has nothing to show: a colour on itself, one that is missing, one that falls short where only others are wanted. */
+const isEmptyCell = (front: Entry, back: Entry, ratio: number, only: boolean, least: number) =>
+  front.key === back.key || ratio === 0 || (only && !reaches(ratio, least));
 
 interface ColumnHeadProps {
   entry: Entry;
@@ -190,6 +240,19 @@ const ColumnHead = memo(function ColumnHead({ entry, css, index, left }: ColumnH
   );
 });
 
+const RowHead = memo(function RowHead({ name, css, top }: { name: string; css: string | null; top: number }) {
+  return (
+    <div
+      title={name}
+      className="absolute inset-x-0 flex items-center gap-2 border-t border-hair px-2"
+      style={{ top, height: CELL_HEIGHT }}
+    >
+      <ColorChip css={css} className="size-4" />
+      <span className="truncate text-sm">{name}</span>
+    </div>
+  );
+});
+
 interface MatrixRowProps {
   entry: Entry;
   index: number;
@@ -200,19 +263,17 @@ interface MatrixRowProps {
   table: Float64Array;
   least: number;
   only: boolean;
-  system: System;
-  theme: ResolvedTheme;
+  /** The colour of an entry in the theme that is shown. */
+  cssOf: (entry: Entry) => string | null;
   paired: ReadonlyMap<string, string>;
   /** The column that has the focus in this row, or −1. */
   active: number;
-  onPress: (row: Entry, column: Entry) => void;
-  onActive: (at: { row: number; column: number }) => void;
 }
 
 const MatrixRow = memo(function MatrixRow(props: MatrixRowProps) {
-  const { entry, index, top, columns, first, last, table, least, only, system, theme } = props;
-  const { paired, active, onPress, onActive } = props;
-  const css = cssOf(system, theme, entry);
+  const { entry, index, top, columns, first, last, table, least, only } = props;
+  const { paired, active, cssOf } = props;
+  const css = cssOf(entry);
   const drawn = useMemo(() => columns.slice(first, last + 1), [columns, first, last]);
   return (
     // biome-ignore lint/a11y/useSemanticElements lint/a11y/useFocusableInteractive: as above
@@ -223,37 +284,27 @@ const MatrixRow = memo(function MatrixRow(props: MatrixRowProps) {
       style={{ top, height: CELL_HEIGHT }}
     >
       {/* biome-ignore lint/a11y/useSemanticElements lint/a11y/useFocusableInteractive: as above */}
-      <div
-        role="rowheader"
-        aria-colindex={1}
-        title={entry.name}
-        className="sticky left-0 z-10 flex h-full items-center gap-2 border-t border-r border-hair bg-ground px-2"
-        style={{ width: HEAD_WIDTH }}
-      >
-        <ColorChip css={css} className="size-4" />
-        <span className="truncate text-sm">{entry.name}</span>
-      </div>
+      <span role="rowheader" aria-colindex={1} className="sr-only">
+        {entry.name}
+      </span>
       {drawn.map((column, i) => {
         const place = first + i;
         const ratio = table[index * columns.length + place]!;
-        const isSame = entry.key === column.key;
         const pair = paired.get(`${entry.key} ${column.key}`);
         return (
           <Cell
             key={column.key}
             row={index}
             column={place}
-            front={entry}
-            back={column}
+            front={entry.name}
+            back={column.name}
             ratio={ratio}
-            isEmpty={isSame || ratio === 0 || (only && !reaches(ratio, least))}
+            isEmpty={isEmptyCell(entry, column, ratio, only, least)}
             isLow={!reaches(ratio, least)}
             isPair={pair !== undefined}
             frontCss={css}
-            backCss={cssOf(system, theme, column)}
+            backCss={cssOf(column)}
             isActive={active === place}
-            onPress={onPress}
-            onActive={onActive}
           />
         );
       })}
@@ -264,8 +315,8 @@ const MatrixRow = memo(function MatrixRow(props: MatrixRowProps) {
 interface CellProps {
   row: number;
   column: number;
-  front: Entry;
-  back: Entry;
+  front: string;
+  back: string;
   ratio: number;
   isEmpty: boolean;
   isLow: boolean;
@@ -273,19 +324,16 @@ interface CellProps {
   frontCss: string | null;
   backCss: string | null;
   isActive: boolean;
-  onPress: (row: Entry, column: Entry) => void;
-  onActive: (at: { row: number; column: number }) => void;
 }
 
 const Cell = memo(function Cell(props: CellProps) {
   const { row, column, front, back, ratio, isEmpty, isLow, isPair, frontCss, backCss } = props;
-  const { isActive, onPress, onActive } = props;
+  const { isActive } = props;
   const { bars, words } = levelOf(ratio);
   const figure = formatRatio(ratio);
-  const isTranslucent = backCss?.startsWith('rgb(') ?? false;
   const says = isEmpty
-    ? `${front.name} on ${back.name}: nothing to show`
-    : `${front.name} on ${back.name}: ${figure} to 1, enough for ${words}${isPair ? ', a pair' : ''}`;
+    ? `${front} on ${back}: nothing to show`
+    : `${front} on ${back}: ${figure} to 1, enough for ${words}${isPair ? ', a pair' : ''}`;
   return (
     // biome-ignore lint/a11y/useSemanticElements: as above
     <div
@@ -294,42 +342,24 @@ const Cell = memo(function Cell(props: CellProps) {
       aria-colindex={column + 2}
       aria-label={says}
       tabIndex={isActive ? 0 : -1}
-      onFocus={() => onActive({ row, column })}
-      onClick={() => !isEmpty && onPress(front, back)}
-      onKeyDown={(event) => {
-        if (event.key !== 'Enter' && event.key !== ' ') return;
-        event.preventDefault();
-        if (!isEmpty) onPress(front, back);
-      }}
+      data-bars={isEmpty ? undefined : bars}
+      data-veiled={backCss?.startsWith('rgb(') || undefined}
       className={clsx(
-        'absolute inset-y-0 flex items-center gap-1 border-t border-l border-hair px-1 -outline-offset-2',
+        'ratio-cell absolute inset-y-0 border-t border-l border-hair px-1 font-mono text-xs -outline-offset-2',
         !isEmpty && 'cursor-pointer hover:bg-pressed',
+        isLow ? 'text-quiet' : 'font-bold',
         isPair && 'bg-pressed',
       )}
-      style={{ left: HEAD_WIDTH + column * CELL_WIDTH, width: CELL_WIDTH }}
+      style={
+        {
+          left: HEAD_WIDTH + column * CELL_WIDTH,
+          width: CELL_WIDTH,
+          '--front': frontCss,
+          '--back': backCss,
+        } as CSSProperties
+      }
     >
-      {!isEmpty && (
-        <>
-          <span
-            aria-hidden
-            data-specimen
-            className={clsx(
-              'size-6 shrink-0 rounded-[4px] text-center text-[15px] leading-6 font-semibold',
-              isTranslucent && 'checker',
-            )}
-            style={{ backgroundColor: isTranslucent ? undefined : backCss!, color: frontCss! }}
-          >
-            {isTranslucent ? <span style={{ display: 'block', background: backCss! }}>a</span> : 'a'}
-          </span>
-          <span
-            aria-hidden
-            data-bars={bars}
-            className={clsx('ratio-bars font-mono text-xs', isLow ? 'text-quiet' : 'font-bold')}
-          >
-            {figure}
-          </span>
-        </>
-      )}
+      {isEmpty ? null : figure}
     </div>
   );
 });
