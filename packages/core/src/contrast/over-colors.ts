@@ -1,12 +1,4 @@
-import {
-  composite,
-  contrastRatio,
-  luminance,
-  paintedOver,
-  type Rgba,
-  ratioOfLuminances,
-  reaches,
-} from './ratio.ts';
+import { contrastRatio, luminance, paintedOver, type Rgba, ratioOfLuminances, reaches } from './ratio.ts';
 
 /** The colours of an area that is not one colour, each once. */
 export interface SeenColors {
@@ -37,16 +29,17 @@ export interface WorstOfGrounds {
   readonly failing: number;
 }
 
-const rounded = ({ r, g, b }: Rgba): Rgba => ({
-  r: Math.round(r),
-  g: Math.round(g),
-  b: Math.round(b),
-  alpha: 1,
-});
+/** A colour of a gradient over what is beneath as it is painted: multiplied by its alpha, and only then put into 8 bits. */
+function gradientOver({ r, g, b, alpha }: Rgba, beneath: Rgba): Rgba {
+  const through = 256 - Math.round(alpha * 255);
+  const paint = (o: number, u: number) =>
+    Math.min(255, Math.round(o * alpha) + ((Math.round(u) * through) >> 8));
+  return { r: paint(r, beneath.r), g: paint(g, beneath.g), b: paint(b, beneath.b), alpha: 1 };
+}
 
-/** A colour over what is beneath as it is painted: gradients are laid over it first and rounded then. */
-function seenOver(color: Rgba, beneath: Rgba, fine: boolean): Rgba {
-  if (fine) return rounded(composite(color, beneath));
+/** A colour of an area over what is beneath, as it is painted. */
+function seenOver(color: Rgba, beneath: Rgba, ofGradient: boolean): Rgba {
+  if (ofGradient) return gradientOver(color, beneath);
   return color.alpha === 1 ? color : paintedOver(color, beneath);
 }
 
