@@ -14,7 +14,7 @@ test('each role stands on its theme’s page as what it is for, with its link an
   await open('assign');
   const fill = cell(page, 'action.fill', 'Day sailing');
   await expect(fill).toHaveAccessibleName('action.fill in Day sailing: Deepwater 700, 7.33 to 1 at worst');
-  const sample = fill.getByText('Book a');
+  const sample = fill.getByText('Reserve');
   await expect(sample).toHaveCSS('background-color', 'rgb(11, 95, 107)');
   await expect(sample).toHaveCSS('color', 'rgb(255, 255, 255)');
   await expect(cell(page, 'text.quiet', 'Night sailing').getByText('08:15 to')).toHaveCSS(

@@ -112,9 +112,7 @@ test('pairs are shown with the project’s words or their own, let off with a re
   await open('check');
   const row = page.getByRole('listitem', { name: 'board.quiet on board.ground' });
   await expect(row).toContainText('08:15 to Oster Skerry');
-  await expect(page.getByRole('listitem', { name: 'action.text on action.fill' })).toContainText(
-    'Book a crossing',
-  );
+  await expect(page.getByRole('listitem', { name: 'action.text on action.fill' })).toContainText('Reserve');
   await page.getByRole('button', { name: 'Words …' }).click();
   await page.getByLabel('Text', { exact: true }).fill('Tide at 14:20');
   await page.keyboard.press('Enter');

@@ -61,7 +61,7 @@ export const SKERRY_LINE: ProjectDocument = {
   version: DOCUMENT_VERSION,
   name: 'Skerry Line',
   ground: 'page-ground',
-  words: { text: '08:15 to Oster Skerry', action: 'Book a crossing' },
+  words: { text: '08:15 to Oster Skerry', action: 'Reserve' },
   themes: [
     { id: 'day', name: 'Day sailing' },
     { id: 'night', name: 'Night sailing' },
