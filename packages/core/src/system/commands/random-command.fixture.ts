@@ -337,6 +337,8 @@ export const SIMPLE = [
       { center: [center, center] },
     ),
   }),
+  of('shapeGradient', { gradient: gradientId, shape: anyKind }),
+  of('setStops', { gradient: gradientId, stops }),
   of('addStop', { gradient: gradientId, stop, index }),
   of('removeStop', { gradient: gradientId, stop: stopId }),
   of('moveStop', { gradient: gradientId, stop: stopId, places, index }),

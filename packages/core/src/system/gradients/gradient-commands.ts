@@ -7,11 +7,13 @@ import type { Link } from '../links/link.ts';
 import { checkName, nameIn } from '../names.ts';
 import {
   type Gradient,
+  type GradientShape,
   isInOrder,
   MOST_GRADIENTS,
   MOST_STOPS,
   percents,
   type Stop,
+  shapeOf,
   stopsOf,
 } from './gradient.ts';
 
@@ -22,11 +24,17 @@ export type GradientChange = Partial<
     Pick<ConicGradient, 'from'>
 >;
 
+type Items = Gradient['stops'];
+
 export type GradientCommand =
   | { readonly type: 'addGradient'; readonly gradient: Gradient; readonly index?: number }
   | { readonly type: 'removeGradient'; readonly gradient: string }
   | { readonly type: 'renameGradient'; readonly gradient: string; readonly name: string }
   | { readonly type: 'setGradient'; readonly gradient: string; readonly change: GradientChange }
+  /** Makes it another kind, or lays it otherwise; its stops stay. */
+  | { readonly type: 'shapeGradient'; readonly gradient: string; readonly shape: GradientShape }
+  /** All stops and hints at once, in order. */
+  | { readonly type: 'setStops'; readonly gradient: string; readonly stops: Items }
   | { readonly type: 'addStop'; readonly gradient: string; readonly stop: Stop; readonly index?: number }
   | { readonly type: 'removeStop'; readonly gradient: string; readonly stop: string }
   | {
@@ -38,8 +46,6 @@ export type GradientCommand =
       readonly index?: number;
     }
   | { readonly type: 'linkStop'; readonly gradient: string; readonly stop: string; readonly link: Link };
-
-type Items = Gradient['stops'];
 
 function find(doc: ProjectDocument, id: string): { index: number; gradient: Gradient } {
   const index = indexOf(doc.gradients, id, 'gradient');
@@ -126,6 +132,25 @@ export const gradientSteps: StepsOf<GradientCommand> = {
     ];
   },
 
+  shapeGradient(doc, { gradient: id, shape }) {
+    const { index, gradient } = find(doc, id);
+    const { name, repeating, space, hueWay, stops } = gradient;
+    const next = { id, name, repeating, space, hueWay, stops, ...shape } as Gradient;
+    return [
+      { ...doc, gradients: replaced(doc.gradients, index, next) },
+      { type: 'shapeGradient', gradient: id, shape: shapeOf(gradient) },
+    ];
+  },
+
+  setStops(doc, { gradient: id, stops }) {
+    const { gradient } = find(doc, id);
+    const count = stops.filter(({ kind }) => kind === 'stop').length;
+    if (count < 2) throw new Refusal('A gradient needs at least two stops.');
+    if (count > MOST_STOPS) throw new Refusal(`A gradient holds at most ${MOST_STOPS} stops.`);
+    const back = { type: 'setStops', gradient: id, stops: gradient.stops } as const;
+    return withStops(doc, id, checkOrder(stops), back);
+  },
+
   addStop(doc, { gradient: id, stop, index }) {
     const { stops } = find(doc, id).gradient;
     if (stops.some((item) => item.kind === 'stop' && item.id === stop.id))
@@ -182,6 +207,8 @@ export const gradientWords: WordsOf<GradientCommand> = {
   removeGradient: (doc, { gradient }) => `remove the gradient ${nameIn(doc.gradients, gradient)}`,
   renameGradient: (doc, { gradient, name }) => `rename ${nameIn(doc.gradients, gradient)} to ${name}`,
   setGradient: (doc, { gradient }) => `change ${nameIn(doc.gradients, gradient)}`,
+  shapeGradient: (doc, { gradient }) => `change the shape of ${nameIn(doc.gradients, gradient)}`,
+  setStops: (doc, { gradient }) => `arrange the stops of ${nameIn(doc.gradients, gradient)}`,
   addStop: (doc, { gradient }) => `add a stop to ${nameIn(doc.gradients, gradient)}`,
   removeStop: (doc, { gradient }) => `remove a stop of ${nameIn(doc.gradients, gradient)}`,
   moveStop: (doc, { gradient }) => `move a stop of ${nameIn(doc.gradients, gradient)}`,

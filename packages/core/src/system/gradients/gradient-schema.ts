@@ -5,7 +5,7 @@ import type { Direction, Hint, Place } from '../../gradient/model.ts';
 import { linkSchema } from '../links/link-schema.ts';
 import { type CommandSchemas, objectOf, optional, unionOf } from '../schema/keys.ts';
 import { id, index, name } from '../schema/parts.ts';
-import { type Gradient, isInOrder, MOST_STOPS, type Stop } from './gradient.ts';
+import { type Gradient, type GradientShape, isInOrder, MOST_STOPS, type Stop } from './gradient.ts';
 import type { GradientChange, GradientCommand } from './gradient-commands.ts';
 
 const FARTHEST_PX = 100_000;
@@ -66,7 +66,15 @@ const change = objectOf<GradientChange>({
   from: optional(degrees),
 }).min(1);
 
+const gradientShape = unionOf<GradientShape, 'kind'>('kind', {
+  linear: { direction },
+  radial: { shape, size, center },
+  conic: { from: degrees, center },
+});
+
 export const gradientCommandSchemas: CommandSchemas<GradientCommand> = {
+  shapeGradient: { gradient: id, shape: gradientShape },
+  setStops: { gradient: id, stops },
   addGradient: { gradient: gradientSchema, index: optional(index) },
   removeGradient: { gradient: id },
   renameGradient: { gradient: id, name },

@@ -1,4 +1,12 @@
-import type { ColorStop, CssGradient, Hint, Place } from '../../gradient/model.ts';
+import type {
+  ColorStop,
+  ConicGradient,
+  CssGradient,
+  Hint,
+  LinearGradient,
+  Place,
+  RadialGradient,
+} from '../../gradient/model.ts';
 import type { Link } from '../links/link.ts';
 
 /** A stop of a gradient: as in CSS, its colour a link, and always placed. */
@@ -9,6 +17,20 @@ export interface Stop extends ColorStop<Link> {
 
 /** A gradient of the system: as CSS has it, of any kind, named, and with stops that are linked. */
 export type Gradient = CssGradient<Stop> & { readonly id: string; readonly name: string };
+
+/** What kind a gradient is and how it lies in its box: all that is not its stops, its space, its name. */
+export type GradientShape =
+  | Pick<LinearGradient, 'kind' | 'direction'>
+  | Pick<RadialGradient, 'kind' | 'shape' | 'size' | 'center'>
+  | Pick<ConicGradient, 'kind' | 'from' | 'center'>;
+
+/** The shape of a gradient by itself. */
+export function shapeOf(gradient: CssGradient<unknown>): GradientShape {
+  if (gradient.kind === 'linear') return { kind: 'linear', direction: gradient.direction };
+  const { center } = gradient;
+  if (gradient.kind === 'conic') return { kind: 'conic', from: gradient.from, center };
+  return { kind: 'radial', shape: gradient.shape, size: gradient.size, center };
+}
 
 export const MOST_GRADIENTS = 400;
 export const MOST_STOPS = 64;

@@ -1,0 +1,56 @@
+import type { Hint, Place } from '../../gradient/model.ts';
+import { type Gradient, MOST_STOPS, type Stop, stopsOf } from './gradient.ts';
+
+type Items = Gradient['stops'];
+
+const percent = (value: number): Place => ({ value: Math.round(value * 1e4) / 1e4, unit: '%' });
+const isPercent = (items: Items) =>
+  items.every((item) =>
+    (item.kind === 'hint' ? [item.place] : item.places).every(({ unit }) => unit === '%'),
+  );
+
+/** The stops at even distances from 0 to 100 %, each in one place; hints go. */
+export function evenlySpaced({ stops }: Gradient): Items {
+  const list = stopsOf({ stops } as Gradient);
+  const last = Math.max(1, list.length - 1);
+  return list.map((stop, i): Stop => ({ ...stop, places: [percent((i / last) * 100)] }));
+}
+
+const placesFrom = (places: readonly Place[]) => places as unknown as Stop['places'];
+
+/** An item at places that `of` makes of its own, which turn round where it turns the line round. */
+function placed(item: Stop | Hint, of: (value: number) => number, turned: boolean): Stop | Hint {
+  if (item.kind === 'hint') return { kind: 'hint', place: percent(of(item.place.value)) };
+  const places = item.places.map(({ value }) => percent(of(value)));
+  return { ...item, places: placesFrom(turned ? places.reverse() : places) };
+}
+
+/** The other way round: what was at 0 % is at 100 %. Null where a place is in px, whose other end is not known. */
+export function turnedRound({ stops }: Gradient): Items | null {
+  if (!isPercent(stops)) return null;
+  return [...stops].reverse().map((item) => placed(item, (value) => 100 - value, true));
+}
+
+/**
+ * There and back again: the stops in the first half, and the same the other way round in the second. The stop in the
+ * middle is there once. Null where a place is in px, or where that would be too many stops. `newId` makes ids.
+ */
+export function mirrored({ stops }: Gradient, newId: () => string): Items | null {
+  const list = stopsOf({ stops } as Gradient);
+  if (!isPercent(stops) || list.length * 2 - 1 > MOST_STOPS) return null;
+  const there = stops.map((item) => placed(item, (value) => value / 2, false));
+  const back = [...stops].reverse().map((item) => placed(item, (value) => 100 - value / 2, true));
+  const [, ...rest] = back;
+  const last = list[list.length - 1]!;
+  // A stop that does not end at the middle stands on both sides of it.
+  const tail = last.places[last.places.length - 1]!.value === 100 ? rest : back;
+  return [...there, ...tail.map((item) => (item.kind === 'stop' ? { ...item, id: newId() } : item))];
+}
+
+/** The colours one stop further, the last one's at the first; places stay. */
+export function rotatedColors({ stops }: Gradient): Items {
+  const list = stopsOf({ stops } as Gradient);
+  const colors = list.map((_, i) => list[(i + list.length - 1) % list.length]!.color);
+  let next = 0;
+  return stops.map((item) => (item.kind === 'hint' ? item : { ...item, color: colors[next++]! }));
+}
