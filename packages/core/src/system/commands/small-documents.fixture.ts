@@ -8,6 +8,7 @@ export const SMALL: ProjectDocument = {
   families: SKERRY_LINE.families.slice(0, 2),
   roles: SKERRY_LINE.roles.slice(0, 4),
   pairs: SKERRY_LINE.pairs.slice(0, 2),
+  declined: [{ id: 'd1', foreground: 'r1', background: 'page-ground', reason: 'Never met.' }],
   pictures: [
     {
       id: 'harbour',

@@ -21,8 +21,12 @@ import { bringCommand, bringDocument } from './versions.ts';
 const fixture = (name: string) => readFileSync(new URL(`fixtures/${name}`, import.meta.url), 'utf8');
 const stored = (name: string) => JSON.parse(fixture(name));
 
-/** What a demo is without the words of its samples, which came with version 5. */
-const wordless = (document: ProjectDocument): ProjectDocument => ({ ...document, words: NO_WORDS });
+/** A document without what came with version 5: the words of its samples, and declined pairs. */
+const wordless = (document: ProjectDocument): ProjectDocument => ({
+  ...document,
+  words: NO_WORDS,
+  declined: [],
+});
 
 /** A stored document in today's form, as the schema has it. */
 function brought(name: string): ProjectDocument {
