@@ -342,10 +342,12 @@ test('Fade: stops are added, moved by key and number, linked, and removed by but
   await expect(handle).toHaveAttribute('aria-valuetext', '46 %, #0b5f6b');
   await page.getByRole('radio', { name: 'Night sailing' }).click();
   await expect(handle).toHaveAttribute('aria-valuetext', '46 %, #81b9bf');
+  await handle.scrollIntoViewIfNeeded();
   const box = (await handle.boundingBox())!;
-  await page.mouse.move(box.x + 12, box.y + 12);
+  const x = box.x + box.width / 2;
+  await page.mouse.move(x, box.y + 12);
   await page.mouse.down();
-  await page.mouse.move(box.x + 112, box.y + 12, { steps: 5 });
+  await page.mouse.move(x + 100, box.y + 12, { steps: 5 });
   await page.mouse.up();
   await expect(handle).not.toHaveAttribute('aria-valuenow', '46');
   for (let i = 0; i < 5; i++) await page.keyboard.press('Control+z');

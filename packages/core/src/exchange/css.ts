@@ -111,6 +111,13 @@ export function gradientCss(resolved: ResolvedGradient): string | null {
   return gradientText(resolved, ({ color }) => color.css);
 }
 
+/** A gradient as the custom property that {@link writeCss} writes for it, linked; null when it has too few colours. */
+export function gradientProperty(system: System, resolved: ResolvedGradient): string | null {
+  const names = cssNames(system.document);
+  const text = gradientText(resolved, (stop) => plainLink(stop, names));
+  return text && `${names.gradient(resolved.gradient.id)}: ${text};`;
+}
+
 const plainLink = ({ link, color }: Painting, names: CssNames) =>
   link.to === 'color' ? color.css : linkValue(link, names);
 

@@ -30,8 +30,25 @@ export function angleOf(direction: Direction, { width, height }: Box): number {
   return x === 'right' ? 180 - steep : 180 + steep;
 }
 
-/** Half axes of a radial gradient's ending shape in px. */
-function radii(gradient: RadialGradient, { width, height }: Box, center: Point): [number, number] {
+/** Where the centre of a radial or conic gradient lies in a box, px. */
+export const centerIn = (center: readonly [Place, Place], { width, height }: Box): Point => ({
+  x: pxOf(center[0], width),
+  y: pxOf(center[1], height),
+});
+
+/** Half axes of a radial gradient's ending shape in px, as its size says; 0 and up. */
+export function radiiIn(
+  gradient: Pick<RadialGradient, 'size' | 'shape' | 'center'>,
+  box: Box,
+): [number, number] {
+  return radii(gradient, box, centerIn(gradient.center, box));
+}
+
+function radii(
+  gradient: Pick<RadialGradient, 'size' | 'shape'>,
+  { width, height }: Box,
+  center: Point,
+): [number, number] {
   const { size, shape } = gradient;
   if (typeof size !== 'string') {
     const rx = pxOf(size[0], width);
@@ -63,6 +80,9 @@ export interface GradientPainter {
   readonly placeAt: (point: Point) => number;
   readonly placed: PlacedGradient;
 }
+
+/** How long the line of a gradient is in a box, px: what its places in px are parts of. Of a cone, 360. */
+export const lineLength = (gradient: CssGradient, box: Box): number => layout(gradient, box).length;
 
 /** A gradient laid out in a box (px): the colour at any point of it. */
 export function paintIn(gradient: CssGradient, box: Box): GradientPainter {

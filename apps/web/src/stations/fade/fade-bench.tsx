@@ -1,125 +1,151 @@
-import { gradientCss } from '@mint-lamp/core/exchange/css';
-import type { MixingSpace } from '@mint-lamp/core/gradient/interpolate';
-import { angleOf } from '@mint-lamp/core/system/gradients/gradient';
-import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { Trash2 } from 'lucide-react';
-import { useMemo } from 'react';
+import { lineLength } from '@mint-lamp/core/gradient/geometry';
+import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
+import { Copy, Trash2 } from 'lucide-react';
+import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
+import { useThemeSwitch } from '../../kinds/themes/use-theme-switch.ts';
 import { NotesOn } from '../../notes/notes-on.tsx';
 import { useEditing } from '../../store/editing.ts';
-import { selectProject } from '../../store/selectors.ts';
-import { useAppSelector } from '../../store/store.ts';
+import { useDocumentPart, useProjectId, useSystem, useTheme } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { CopyButton } from '../../ui/copy-button.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { part } from '../../ui/part.tsx';
 import { TextField } from '../../ui/text-field.tsx';
-import { Track } from '../../ui/track.tsx';
+import { BenchAxis } from './bench/bench-axis.tsx';
+import { straightened } from './bench/straight.ts';
 import { Faults } from './faults.tsx';
-import { GradientPreview } from './gradient-preview.tsx';
+import { copyOf } from './new-gradient.ts';
+import { GeometryHandles } from './preview/geometry-handles.tsx';
+import { Preview } from './preview/preview.tsx';
+import { type BoxSize, PURPOSES, type Purpose } from './preview/purposes.ts';
+import { ArrangeStops } from './settings/arrange-stops.tsx';
+import { ShapeSettings } from './settings/shape-settings.tsx';
+import { SpaceSamples } from './settings/space-samples.tsx';
 import { StopList } from './stop-list.tsx';
 
-const Profile = part(() => import('./profile.tsx'), <div className="h-28" />);
-
-const SPACES: readonly { value: MixingSpace; label: string }[] = [
-  { value: 'oklab', label: 'OKLab, even to the eye' },
-  { value: 'lab', label: 'Lab' },
-  { value: 'srgb', label: 'sRGB, as old browsers' },
-  { value: 'srgb-linear', label: 'Linear light' },
-  { value: 'oklch', label: 'OKLCH, round the hues' },
-  { value: 'lch', label: 'LCH, round the hues' },
-  { value: 'hsl', label: 'HSL, round the hues' },
-  { value: 'hwb', label: 'HWB, round the hues' },
-];
+const HandOver = part(() => import('./settings/hand-over.tsx'));
 
 interface FadeBenchProps {
   resolved: ResolvedGradient;
   openStop: string | null;
 }
 
-/** One gradient at work: on a banner with its handles, its profile, its stops and settings. */
+/** Themes that are seen small beside the one that is switched on. */
+const MOST_BESIDE = 4;
+const BESIDE_SCALE = 0.34;
+
+/** One gradient at work: as what it is for with its geometry, straight with its profile and posts, its stops and settings. */
 export function FadeBench({ resolved, openStop }: FadeBenchProps) {
   const { gradient } = resolved;
-  const { edit, tryEdit, preview } = useEditing();
-  const id = useAppSelector((state) => selectProject(state).id);
+  const { edit, tryEdit } = useEditing();
+  const doc = useDocumentPart('gradients');
+  const id = useProjectId();
   const navigate = useNavigate();
   const noted = useMemo(() => ({ kind: 'gradient', gradient: gradient.id }) as const, [gradient.id]);
-  const css = gradientCss(resolved);
-  const degrees = angleOf(gradient);
-  const turn = (value: number) =>
-    ({
-      type: 'setGradient',
-      gradient: gradient.id,
-      change: { direction: { by: 'angle', degrees: value } },
-    }) as const;
+  const [purpose, setPurpose] = useState<Purpose>('hero');
+  const [box, setBox] = useState<BoxSize>({ width: 480, height: 200 });
+  const [size, setSize] = useState<BoxSize>({ width: 0, height: 0 });
+  const measured = useCallback((next: BoxSize) => setSize(next), []);
+  const painted = useMemo(() => paintedGradient(resolved), [resolved]);
+  const length = painted && size.width > 0 ? lineLength(painted, size) : 600;
+  const straight = useMemo(() => straightened(resolved, length), [resolved, length]);
+  const duplicate = () => {
+    const copy = copyOf(gradient, doc);
+    const index = doc.findIndex((one) => one.id === gradient.id) + 1;
+    if (edit({ type: 'addGradient', gradient: copy, index })) navigate(addressOf(id, 'fade', copy.id));
+  };
   return (
     <section aria-label={gradient.name} className="flex flex-col gap-3 px-5 pb-5">
-      <GradientPreview resolved={resolved} openStop={openStop} />
-      <Profile resolved={resolved} />
-      <Faults resolved={resolved} />
-      <div className="grid grid-cols-[1fr_264px] gap-6">
-        <div className="flex min-w-0 flex-col gap-4">
-          <StopList resolved={resolved} openStop={openStop} />
-          <NotesOn on={noted} />
+      <div className="grid grid-cols-[minmax(0,1fr)_148px] gap-4">
+        <div className="grid min-h-43 place-items-center">
+          <Preview resolved={resolved} purpose={purpose} box={box} onSize={measured}>
+            {purpose !== 'text' && <GeometryHandles gradient={gradient} size={size} />}
+          </Preview>
         </div>
         <div className="flex flex-col gap-2">
+          <Choice label="Shown as" value={purpose} options={PURPOSES} onChange={setPurpose} />
+          {purpose === 'box' && (
+            <div className="grid grid-cols-2 gap-2">
+              {(['width', 'height'] as const).map((side) => (
+                <NumberField
+                  key={side}
+                  label={side === 'width' ? 'Width' : 'Height'}
+                  value={box[side]}
+                  min={8}
+                  max={4000}
+                  onCommit={(value) => setBox({ ...box, [side]: value })}
+                />
+              ))}
+            </div>
+          )}
+          <Beside gradient={gradient.id} purpose={purpose} box={box} />
+        </div>
+      </div>
+      <BenchAxis resolved={resolved} openStop={openStop} length={length} />
+      <Faults resolved={resolved} length={Math.round(length)} />
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_248px] gap-6">
+        <div className="flex min-w-0 flex-col gap-3">
+          <StopList resolved={resolved} openStop={openStop} />
+          <ArrangeStops gradient={gradient} />
+          <NotesOn on={noted} />
+        </div>
+        <SpaceSamples gradient={gradient} straight={straight} />
+        <div className="flex flex-col gap-3">
           <TextField
             label="Gradient"
             value={gradient.name}
             onCommit={(name) => tryEdit({ type: 'renameGradient', gradient: gradient.id, name })}
           />
-          {degrees !== null && (
-            <div>
-              <span className="text-sm text-quiet">Angle (°)</span>
-              <div className="flex items-center gap-2">
-                <Track
-                  label="Angle"
-                  value={degrees}
-                  min={0}
-                  max={360}
-                  step={1}
-                  background="var(--surface-sunken)"
-                  valueText={`${degrees} degrees`}
-                  onPreview={(v) => preview(turn(v))}
-                  onCommit={(v) => edit(turn(v))}
-                />
-                <NumberField
-                  label="Angle"
-                  hideLabel
-                  value={degrees}
-                  min={0}
-                  max={360}
-                  decimals={1}
-                  onCommit={(v) => edit(turn(v))}
-                  className="w-17 shrink-0"
-                />
-              </div>
-            </div>
-          )}
-          <Choice
-            label="Mixed in"
-            value={gradient.space}
-            options={SPACES}
-            onChange={(space) => edit({ type: 'setGradient', gradient: gradient.id, change: { space } })}
-          />
-          {css && (
-            <CopyButton text={css} label="Copy the gradient as CSS" className="-mx-1.5">
-              Copy as CSS
-            </CopyButton>
-          )}
-          <Button
-            look="danger"
-            className="self-start"
-            onClick={() => {
-              if (edit({ type: 'removeGradient', gradient: gradient.id })) navigate(addressOf(id, 'fade'));
-            }}
-          >
-            <Trash2 aria-hidden className="size-4" /> Remove the gradient
-          </Button>
+          <ShapeSettings gradient={gradient} />
+          <HandOver resolved={resolved} size={purpose === 'box' ? box : size} />
+          <div className="flex flex-wrap gap-2">
+            <Button onClick={duplicate}>
+              <Copy aria-hidden className="size-4" /> Duplicate
+            </Button>
+            <Button
+              look="danger"
+              onClick={() => {
+                if (edit({ type: 'removeGradient', gradient: gradient.id })) navigate(addressOf(id, 'fade'));
+              }}
+            >
+              <Trash2 aria-hidden className="size-4" /> Remove
+            </Button>
+          </div>
         </div>
       </div>
     </section>
+  );
+}
+
+/** The same gradient in the other themes, small; a press switches the theme on. */
+function Beside({ gradient, purpose, box }: { gradient: string; purpose: Purpose; box: BoxSize }) {
+  const { themes } = useSystem();
+  const { theme: current } = useTheme();
+  const switchTheme = useThemeSwitch();
+  const others = [...themes.values()].filter(({ theme }) => theme.id !== current.id);
+  return (
+    <ul aria-label="In the other themes" className="flex flex-col gap-1.5">
+      {others.slice(0, MOST_BESIDE).map((theme) => {
+        const resolved = theme.gradients.get(gradient);
+        return resolved ? (
+          <li key={theme.theme.id}>
+            <button
+              type="button"
+              title={`Switch ${theme.theme.name} on`}
+              onClick={() => switchTheme(theme.theme.id)}
+              className="block w-full rounded-md p-0.5 text-left hover:bg-pressed"
+            >
+              <Preview resolved={resolved} purpose={purpose} box={box} scale={BESIDE_SCALE} />
+              <span className="block truncate text-sm text-quiet">{theme.theme.name}</span>
+            </button>
+          </li>
+        ) : null;
+      })}
+      {others.length > MOST_BESIDE && (
+        <li className="text-sm text-quiet">and in {others.length - MOST_BESIDE} more</li>
+      )}
+    </ul>
   );
 }

@@ -5,19 +5,17 @@ import { type ReactNode, useDeferredValue, useMemo } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { useAddStop } from './use-add-stop.ts';
 
-/** Width in px of the banner that bands are looked for on. */
-const BANNER = 600;
 const NO_BAND: Band = { from: 0, to: 0, px: 0 };
 
 /** What may trouble the eye in a gradient, in words, with a remedy where there is one; nothing when all is well. */
-export function Faults({ resolved }: { resolved: ResolvedGradient }) {
+export function Faults({ resolved, length }: { resolved: ResolvedGradient; length: number }) {
   // Looking costs more than drawing: while something is dragged, the words may come a moment later.
   const settled = useDeferredValue(resolved);
   const addStop = useAddStop(resolved);
   const faults = useMemo(() => {
     const painted = paintedGradient(settled);
-    return painted && gradientFaults(painted, { length: BANNER });
-  }, [settled]);
+    return painted && gradientFaults(painted, { length });
+  }, [settled, length]);
   if (!faults || !(faults.greyDips.length + faults.twins.length + faults.bands.length)) return null;
   // Faults count the stops that have a colour; the list beside counts all.
   const numbers = settled.colors.flatMap((color, i) => (color ? [i + 1] : []));
@@ -46,8 +44,8 @@ export function Faults({ resolved }: { resolved: ResolvedGradient }) {
       ))}
       {widest.px > 0 && (
         <Fault>
-          So slow a change that one colour is up to {widest.px} px wide on a banner of {BANNER} px, at{' '}
-          {whole(widest.from)}–{whole(widest.to)} %: bands may show.
+          So slow a change that one colour is up to {widest.px} px wide on the {length} px that it goes here,
+          at {whole(widest.from)}–{whole(widest.to)} %: bands may show.
         </Fault>
       )}
     </ul>

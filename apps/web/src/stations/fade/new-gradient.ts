@@ -1,7 +1,7 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { type Gradient, stopAt } from '@mint-lamp/core/system/gradients/gradient';
 import type { Link } from '@mint-lamp/core/system/links/link';
-import { numberedName, slugsOf } from '@mint-lamp/core/system/names';
+import { freeName, numberedName, slugsOf } from '@mint-lamp/core/system/names';
 import { newId } from '../../store/editing.ts';
 
 /** A gradient to begin with: three stops along the first family, or plain greys without one. */
@@ -23,4 +23,10 @@ export function newGradient(doc: ProjectDocument): Gradient {
     hueWay: 'shorter',
     stops: [stop(0, 0.9), stop(50, 0.6), stop(100, 0.2)],
   };
+}
+
+/** The same gradient again, under a name of its own. */
+export function copyOf(gradient: Gradient, all: readonly Gradient[]): Gradient {
+  const stops = gradient.stops.map((item) => (item.kind === 'stop' ? { ...item, id: newId() } : item));
+  return { ...gradient, id: newId(), name: freeName(gradient.name, slugsOf(all)), stops };
 }

@@ -1,0 +1,119 @@
+import { percentOf } from '@mint-lamp/core/gradient/model';
+import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
+import { type MouseEvent, useMemo } from 'react';
+import { useAddStop } from '../use-add-stop.ts';
+import { LANE, Lanes } from './lanes.tsx';
+import { Post, STRIP } from './post.tsx';
+import { samplesAlong, straightCss, straightened } from './straight.ts';
+
+interface BenchAxisProps {
+  resolved: ResolvedGradient;
+  openStop: string | null;
+  /** Px of the gradient's line on the preview, which places in px are parts of. */
+  length: number;
+}
+
+const LABELS = [
+  { lane: 'lightness', says: 'light', height: LANE.lightness },
+  { lane: 'chroma', says: 'chroma', height: LANE.chroma },
+] as const;
+
+/** The strip, the gradient drawn straight from 0 to 100 %, and below it on the same axis its profile, with the posts in both. */
+export function BenchAxis({ resolved, openStop, length }: BenchAxisProps) {
+  const { gradient, stops, colors } = resolved;
+  const addStop = useAddStop(resolved);
+  const straight = useMemo(() => straightened(resolved, length), [resolved, length]);
+  const samples = useMemo(() => (straight ? samplesAlong(straight) : []), [straight]);
+  const places = stops.map((stop) => Math.round(percentOf(stop.places[0], length) * 100) / 100);
+  const addAt = (event: MouseEvent<HTMLElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const at = ((event.clientX - box.left) / box.width) * 100;
+    addStop(Math.round(Math.min(100, Math.max(0, at)) * 10) / 10);
+  };
+  return (
+    <figure aria-label="Strip and profile: lightness, chroma and hue along the gradient" className="m-0">
+      <div className="grid grid-cols-[48px_1fr]">
+        <div aria-hidden className="text-right text-xs text-quiet">
+          <div style={{ height: STRIP + LANE.gap }} />
+          {LABELS.map(({ lane, says, height }) => (
+            <div
+              key={lane}
+              className="flex flex-col justify-between pr-1.5"
+              style={{ height, marginBottom: LANE.gap }}
+            >
+              <span>{lane === 'lightness' ? '100' : '0.4'}</span>
+              <span>{says}</span>
+              <span>0</span>
+            </div>
+          ))}
+        </div>
+        <div className="mr-2">
+          <div data-axis className="relative">
+            {/* biome-ignore lint/a11y/useKeyWithClickEvents: the list of stops adds one by keyboard */}
+            {/* biome-ignore lint/a11y/noStaticElementInteractions: as above */}
+            <div
+              data-testid="gradient-area"
+              title="Click to add a stop here, in the colour that is there now"
+              className="cursor-copy"
+              onClick={addAt}
+            >
+              <div
+                data-specimen
+                data-testid="gradient-strip"
+                className="checker overflow-hidden rounded-[4px]"
+                style={{ height: STRIP }}
+              >
+                <div className="size-full" style={{ background: straightCss(straight) }} />
+              </div>
+              <Lanes samples={samples} />
+            </div>
+            {stops.map((stop, i) => (
+              <Post
+                key={stop.id}
+                gradient={gradient.id}
+                stop={stop}
+                index={i}
+                position={places[i]!}
+                before={places[i - 1] ?? null}
+                after={places[i + 1] ?? null}
+                color={colors[i] ?? null}
+                on={stop.id === openStop}
+              />
+            ))}
+          </div>
+          <div aria-hidden className="relative h-5 text-xs text-quiet">
+            {[0, 25, 50, 75, 100].map((at) => (
+              <span
+                key={at}
+                className="absolute top-0.5 -translate-x-1/2 whitespace-nowrap"
+                style={{ left: `${at}%` }}
+              >
+                {at} %
+              </span>
+            ))}
+          </div>
+        </div>
+      </div>
+      <figcaption className="flex gap-4 pl-12 text-sm text-quiet">
+        <span>
+          <span aria-hidden className="mr-1.5 inline-block w-5 border-t-2 border-main align-middle" />
+          lightness
+        </span>
+        <span>
+          <span
+            aria-hidden
+            className="mr-1.5 inline-block w-5 border-t-2 border-dashed border-main align-middle"
+          />
+          chroma
+        </span>
+        <span>
+          <span
+            aria-hidden
+            className="mr-1.5 inline-block w-5 border-t-3 border-dotted border-main align-middle"
+          />
+          hue, once round
+        </span>
+      </figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,83 @@
+import { gradientCss } from '@mint-lamp/core/exchange/css';
+import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
+import clsx from 'clsx';
+import { type CSSProperties, type ReactNode, useLayoutEffect, useRef } from 'react';
+import { useSampleWords } from '../../../store/selectors.ts';
+import { PurposeContent } from './purpose-content.tsx';
+import { type BoxSize, type Purpose, SIZES } from './purposes.ts';
+
+interface PreviewProps {
+  resolved: ResolvedGradient;
+  purpose: Purpose;
+  box: BoxSize;
+  /** How much smaller it is painted than it is; geometry goes by its own size. */
+  scale?: number;
+  onSize?: (size: BoxSize) => void;
+  /** What lies over it, such as the handles of its geometry. */
+  children?: ReactNode;
+}
+
+/** A gradient as the thing that it is for. */
+export function Preview({ resolved, purpose, box, scale = 1, onSize, children }: PreviewProps) {
+  const painted = useRef<HTMLDivElement>(null);
+  const { text, action } = useSampleWords();
+  useLayoutEffect(() => {
+    if (!onSize) return;
+    const observer = new ResizeObserver(([entry]) => {
+      const { width, height } = entry!.contentRect;
+      onSize({ width, height });
+    });
+    observer.observe(painted.current!);
+    return () => observer.disconnect();
+  }, [onSize]);
+  const css = gradientCss(resolved) ?? undefined;
+  const size = purpose === 'box' ? box : SIZES[purpose];
+  const style: CSSProperties = {
+    width: size.width ? size.width * scale : '100%',
+    height: size.height * scale,
+    maxWidth: '100%',
+  };
+  return (
+    <div
+      ref={painted}
+      data-specimen
+      data-testid={onSize ? 'gradient-preview' : undefined}
+      className={clsx(
+        'relative grid place-items-center',
+        purpose === 'ring' ? 'rounded-full' : purpose !== 'text' && 'checker rounded-md',
+      )}
+      style={style}
+    >
+      <div
+        aria-hidden
+        className={clsx(
+          'absolute inset-0 grid place-items-center overflow-hidden',
+          purpose === 'ring' ? 'rounded-full' : 'rounded-[5px]',
+        )}
+        style={
+          purpose === 'text'
+            ? {
+                backgroundImage: css,
+                backgroundClip: 'text',
+                WebkitBackgroundClip: 'text',
+                color: 'transparent',
+                fontSize: 64 * scale,
+                fontWeight: 800,
+                whiteSpace: 'nowrap',
+              }
+            : {
+                background: css,
+                ...(purpose === 'ring'
+                  ? { mask: 'radial-gradient(closest-side, transparent 76%, #000 77%)' }
+                  : {}),
+              }
+        }
+      >
+        {purpose === 'text'
+          ? text
+          : scale === 1 && <PurposeContent purpose={purpose} words={text} action={action} />}
+      </div>
+      {children}
+    </div>
+  );
+}

@@ -1,0 +1,46 @@
+import { gradientForms } from '@mint-lamp/core/exchange/gradient-forms';
+import { writeGradientSvg } from '@mint-lamp/core/exchange/gradient-svg';
+import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
+import { slug } from '@mint-lamp/core/system/names';
+import { useMemo } from 'react';
+import { useSystem } from '../../../store/selectors.ts';
+import { useSettled } from '../../../store/use-settled.ts';
+import { Button } from '../../../ui/button.tsx';
+import { CopyButton } from '../../../ui/copy-button.tsx';
+import { save } from '../../../ui/save-file.ts';
+import type { BoxSize } from '../preview/purposes.ts';
+
+/** The gradient as CSS in each form that it is needed in, each with one press; and as a drawing. */
+export default function HandOver({ resolved, size }: { resolved: ResolvedGradient; size: BoxSize }) {
+  const system = useSettled(useSystem());
+  const settled = useSettled(resolved);
+  const forms = useMemo(() => gradientForms(system, settled), [system, settled]);
+  if (!forms.length) return null;
+  const { name, kind } = settled.gradient;
+  const box = { width: Math.max(1, Math.round(size.width)), height: Math.max(1, Math.round(size.height)) };
+  const draw = () => {
+    const painted = paintedGradient(settled);
+    if (painted)
+      save(`${slug(name) || 'gradient'}.svg`, writeGradientSvg(painted, box, name), 'image/svg+xml');
+  };
+  return (
+    <section aria-label="Copy as CSS">
+      <h2 className="mb-1 font-title font-semibold">Copy as CSS</h2>
+      <ul className="flex flex-col">
+        {forms.map(({ form, name: formName, css }) => (
+          <li key={form}>
+            <CopyButton text={css} label={`Copy: ${formName}`} className="-mx-1.5 w-full justify-between">
+              {formName}
+            </CopyButton>
+          </li>
+        ))}
+      </ul>
+      <Button small className="mt-1" onClick={draw}>
+        Download as SVG, {box.width} × {box.height} px
+      </Button>
+      {kind === 'conic' && (
+        <p className="mt-0.5 text-sm text-quiet">SVG has no cone: it is drawn in 720 wedges.</p>
+      )}
+    </section>
+  );
+}
