@@ -160,3 +160,38 @@ test('any kind: its geometry on the preview by drag and keys and as figures, in 
   await page.getByRole('list', { name: 'In the other themes' }).getByRole('button').first().click();
   await expect(page.getByRole('radio', { name: 'Night sailing' })).toBeChecked();
 });
+
+test('a gradient is pasted whole from CSS, linked where shades are near; a text without one is told why', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('fade');
+  await page.getByRole('button', { name: 'Paste CSS …' }).press('Enter');
+  const panel = page.getByRole('dialog', { name: 'Paste a gradient' });
+  const field = panel.getByLabel('CSS with a gradient in it');
+  await field.fill('linear-gradient(90deg, #0b5f6b, nothing)');
+  await expect(panel.getByRole('status')).not.toBeEmpty();
+  await field.fill(
+    '.ring { background: repeating-conic-gradient(from 20deg at 30% 120% in oklch longer hue, #0c606c, #e2552b 40% 60%, rgb(0 0 0 / 0.5)) }',
+  );
+  await expect(panel).toContainText(/2 of 3 colours are linked, ΔE 0\.00\d off at most/);
+  expect(await axeFaults(page)).toEqual([]);
+  await panel.getByRole('button', { name: 'Take it' }).press('Enter');
+  await expect(page.getByLabel('Gradient', { exact: true })).toHaveValue('Pasted');
+  await expectSaved(page);
+  const { gradients } = (await onServer(stack, project)).document;
+  expect(gradients.at(-1)).toMatchObject({
+    kind: 'conic',
+    from: 20,
+    repeating: true,
+    space: 'oklch',
+    hueWay: 'longer',
+    stops: [
+      { color: { to: 'base', family: 'deepwater' }, places: [{ value: 0, unit: '%' }] },
+      { color: { to: 'base', family: 'buoy' }, places: [{ value: 40 }, { value: 60 }] },
+      { color: { to: 'color' }, places: [{ value: 100 }] },
+    ],
+  });
+});

@@ -1,6 +1,7 @@
 /** What is fetched only when it is needed, and ahead when the page is quiet; apart, since nobody waits for this list. */
 export const PARTS = [
   () => import('./stations/fade/settings/hand-over.tsx'),
+  () => import('./stations/fade/paste-gradient.tsx'),
   () => import('./stations/grow/growth/curve-charts.tsx'),
   () => import('./stations/check/board/pair-axis.tsx'),
   () => import('./stations/check/repair/ways-list.tsx'),

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useEditing } from '../../store/editing.ts';
@@ -8,9 +8,13 @@ import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
 import { PageHeader } from '../../ui/page-header.tsx';
+import { part } from '../../ui/part.tsx';
+import { Popover } from '../../ui/popover.tsx';
 import { FadeBench } from './fade-bench.tsx';
 import { GradientList } from './gradient-list.tsx';
 import { newGradient } from './new-gradient.ts';
+
+const PasteGradient = part(() => import('./paste-gradient.tsx'), <div className="h-44 w-[440px]" />);
 
 /** Gradients of the system, one of them on the bench. */
 export default function Fade() {
@@ -21,6 +25,7 @@ export default function Fade() {
   const navigate = useNavigate();
   const id = useAppSelector((state) => selectProject(state).id);
   const { edit } = useEditing();
+  const [pasting, setPasting] = useState(false);
   const open = gradientId ?? doc.gradients[0]?.id;
   const resolved = open ? theme.gradients.get(open) : undefined;
   useEffect(() => {
@@ -36,6 +41,15 @@ export default function Fade() {
         title="Fade"
         lead="Gradients whose stops are linked: change a base or the theme and they follow."
       >
+        <Popover
+          label="Paste a gradient"
+          align="end"
+          open={pasting}
+          onOpenChange={setPasting}
+          trigger={<Button>Paste CSS …</Button>}
+        >
+          <PasteGradient onDone={() => setPasting(false)} />
+        </Popover>
         <Button look="primary" onClick={add}>
           New gradient
         </Button>

@@ -38,10 +38,18 @@ export function gradientFromCss<C>(
     stops: gradient.stops.map((item) => (item.kind === 'stop' ? { ...item, color: colorless } : item)),
   } as CssGradient);
   let next = 0;
+  // Where an item lies before an earlier one, CSS brings it to that one's place.
+  let most = 0;
   const stops = gradient.stops.map((item, i): Stop | Hint => {
-    if (item.kind === 'hint') return item;
+    if (item.kind === 'hint') {
+      if (item.place.unit === 'px') return item;
+      most = Math.max(most, item.place.value);
+      return { kind: 'hint', place: { value: most, unit: '%' } };
+    }
     const places = (item.places.length ? item.places : [null]).map((place): Place => {
-      const { place: worked } = colors[next++]!;
+      // In the digits that CSS is written with, so that what is written is what is there.
+      const worked = Math.round(colors[next++]!.place * 1e6) / 1e6;
+      if (place?.unit !== 'px') most = worked;
       return place?.unit === 'px' ? place : { value: worked, unit: '%' };
     });
     return {

@@ -68,14 +68,14 @@ function LineHandles({
       <Lines points={[start, end]} />
       <Handle
         label={`Start of the line, ${turned(degrees)} degrees`}
-        at={within(start, size)}
+        at={onLine(middle, start, size)}
         to={(point, free) => linear(snappedAngle(towards(point) + 180, free))}
         step={(dx, dy) => linear(turned(degrees + dx - dy))}
         {...tools}
       />
       <Handle
         label={`End of the line, ${turned(degrees)} degrees`}
-        at={within(end, size)}
+        at={onLine(middle, end, size)}
         to={(point, free) => linear(snappedAngle(towards(point), free))}
         step={(dx, dy) => linear(turned(degrees + dx - dy))}
         isEnd
@@ -207,6 +207,14 @@ const within = ({ x, y }: Point, { width, height }: BoxSize): Point => ({
   x: Math.min(width - INSET, Math.max(INSET, x)),
   y: Math.min(height - INSET, Math.max(INSET, y)),
 });
+
+/** As far on the way from the middle to an end as the preview reaches. */
+function onLine(middle: Point, end: Point, { width, height }: BoxSize): Point {
+  const [dx, dy] = [end.x - middle.x, end.y - middle.y];
+  const reach = (room: number, far: number) => (far ? Math.max(0, room - INSET) / Math.abs(far) : 1);
+  const share = Math.min(1, reach(width / 2, dx), reach(height / 2, dy));
+  return { x: middle.x + dx * share, y: middle.y + dy * share };
+}
 
 const Lines = ({ points }: { points: readonly [Point, Point] }) => (
   <svg aria-hidden className="pointer-events-none absolute inset-0 size-full overflow-hidden">

@@ -1,0 +1,117 @@
+import { type FoundGradient, findGradients } from '@mint-lamp/core/gradient/find-css';
+import { readGradient } from '@mint-lamp/core/gradient/read-css';
+import { writeGradient } from '@mint-lamp/core/gradient/write-css';
+import { pastedColors, pastedGradient } from '@mint-lamp/core/system/gradients/pasted-gradient';
+import { freeName, slugsOf } from '@mint-lamp/core/system/names';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { addressOf } from '../../addresses.ts';
+import { newId, useEditing } from '../../store/editing.ts';
+import { useProjectId, useSystem } from '../../store/selectors.ts';
+import { Button } from '../../ui/button.tsx';
+import { NumberField } from '../../ui/number-field.tsx';
+
+/** ΔE OK within which a colour is linked to a shade, unless said otherwise. */
+const WITHIN = 0.02;
+
+/** Why nothing can be read of a pasted text, where that is so. */
+function faultOf(text: string): string | null {
+  if (!text.trim() || findGradients(text).length) return null;
+  const read = readGradient(
+    text
+      .trim()
+      .replace(/^[\w-]+\s*:\s*/, '')
+      .replace(/;\s*$/, ''),
+  );
+  return read.ok ? null : read.reason;
+}
+
+/** Takes CSS gradients from a text, whole, with links to shades where those are near. */
+export default function PasteGradient({ onDone }: { onDone: () => void }) {
+  const [text, setText] = useState('');
+  const [within, setWithin] = useState(WITHIN);
+  const found = useMemo(() => findGradients(text), [text]);
+  const fault = useMemo(() => faultOf(text), [text]);
+  return (
+    <div className="flex w-[440px] flex-col gap-2">
+      <label htmlFor="pasted-css" className="text-sm text-quiet">
+        CSS with a gradient in it: linear, radial or conic, in any notation
+      </label>
+      <textarea
+        id="pasted-css"
+        value={text}
+        rows={3}
+        spellCheck={false}
+        aria-describedby="pasted-fault"
+        onChange={({ target }) => setText(target.value)}
+        className="rounded-md border border-control bg-raised p-2 font-mono text-sm"
+        placeholder="background: linear-gradient(105deg in oklab, #002f39, #e2552b 82%);"
+      />
+      <p id="pasted-fault" role="status" className="text-sm text-fail empty:hidden">
+        {fault}
+      </p>
+      <NumberField
+        label="Link colours to shades within (ΔE OK)"
+        value={within}
+        min={0}
+        max={0.1}
+        decimals={3}
+        onCommit={setWithin}
+        className="w-60"
+      />
+      {found.length > 0 && (
+        <ul aria-label="Gradients in it" className="flex flex-col gap-2">
+          {found.map((one) => (
+            <Pasted key={one.text} found={one} within={within} onDone={onDone} />
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+function Pasted({ found, within, onDone }: { found: FoundGradient; within: number; onDone: () => void }) {
+  const system = useSystem();
+  const { tryEdit } = useEditing();
+  const navigate = useNavigate();
+  const id = useProjectId();
+  const [fault, setFault] = useState<string | null>(null);
+  const colors = useMemo(() => pastedColors(system, found.gradient), [system, found]);
+  const near = colors.filter((one) => one.near && one.near.difference <= within);
+  const farthest = near.reduce((most, one) => Math.max(most, one.near!.difference), 0);
+  const add = () => {
+    const { gradients } = system.document;
+    const named = { id: newId(), name: freeName('Pasted', slugsOf(gradients)) };
+    const gradient = pastedGradient(system, found.gradient, named, within);
+    const refused = gradient
+      ? tryEdit({ type: 'addGradient', gradient })
+      : colors.length < 2
+        ? 'A gradient needs at least two colours.'
+        : 'A stop of this gradient lies beyond its line, which a project cannot hold.';
+    setFault(refused);
+    if (refused) return;
+    onDone();
+    navigate(addressOf(id, 'fade', named.id));
+  };
+  return (
+    <li className="flex flex-col gap-1">
+      <span aria-hidden data-specimen className="checker h-10 overflow-hidden rounded-md border border-hair">
+        <span className="block size-full" style={{ background: writeGradient(found.gradient) }} />
+      </span>
+      <span className="flex items-center gap-2 text-sm text-quiet">
+        <span className="min-w-0 flex-1">
+          {near.length} of {colors.length} colours are linked
+          {near.length > 0 && `, ΔE ${farthest.toFixed(3)} off at most`}
+        </span>
+        <Button small look="primary" onClick={add}>
+          Take it
+        </Button>
+      </span>
+      {fault && (
+        <span role="alert" className="text-sm text-fail">
+          {fault}
+        </span>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,45 @@
+import { fromRgb8 } from '../../color/parse.ts';
+import { canonical } from '../../color/write.ts';
+import type { Rgba } from '../../contrast/ratio.ts';
+import type { CssGradient } from '../../gradient/model.ts';
+import type { Link } from '../links/link.ts';
+import { type NearShade, nearShades } from '../resolve/near-shades.ts';
+import type { System } from '../resolve/resolve.ts';
+import type { Gradient } from './gradient.ts';
+import { gradientFromCss } from './gradient-from-css.ts';
+
+/** A colour of a pasted gradient, with the shade or base that it could be linked to instead. */
+export interface PastedColor {
+  /** Canonical CSS. */
+  readonly color: string;
+  readonly near: NearShade | null;
+}
+
+const written = ({ r, g, b, alpha }: Rgba) => canonical(fromRgb8(r, g, b, alpha));
+
+/** The colours of a gradient's stops, in their order, each with the nearest shade within ΔE OK 0.1. */
+export function pastedColors(system: System, { stops }: CssGradient): PastedColor[] {
+  return stops.flatMap((item) => {
+    if (item.kind === 'hint') return [];
+    const color = written(item.color);
+    return [{ color, near: nearShades(system, color, 1)[0] ?? null }];
+  });
+}
+
+/**
+ * A gradient of CSS as one of the project, whole: its kind, geometry, space and places; colours that are no farther than
+ * `within` (ΔE OK) from a shade are linked to it, others stay plain. Null when a project cannot hold it, as one with a
+ * stop beyond its line.
+ */
+export function pastedGradient(
+  system: System,
+  gradient: CssGradient,
+  named: { readonly id: string; readonly name: string },
+  within: number,
+): Gradient | null {
+  return gradientFromCss(gradient, named, (painted): Link => {
+    const color = written(painted);
+    const [near] = nearShades(system, color, 1);
+    return near && near.difference <= within ? near.link : { to: 'color', color };
+  });
+}
