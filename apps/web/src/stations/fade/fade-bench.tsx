@@ -8,6 +8,7 @@ import { useThemeSwitch } from '../../kinds/themes/use-theme-switch.ts';
 import { NotesOn } from '../../notes/notes-on.tsx';
 import { useEditing } from '../../store/editing.ts';
 import { useDocumentPart, useProjectId, useSystem, useTheme } from '../../store/selectors.ts';
+import { useSettled } from '../../store/use-settled.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
@@ -51,6 +52,8 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
   const painted = useMemo(() => paintedGradient(resolved), [resolved]);
   const length = painted && size.width > 0 ? lineLength(painted, size) : 600;
   const straight = useMemo(() => straightened(resolved, length), [resolved, length]);
+  // Nobody chooses a space while a post is dragged: the frame is left to what moves.
+  const still = { gradient: useSettled(gradient), straight: useSettled(straight) };
   const duplicate = () => {
     const copy = copyOf(gradient, doc);
     const index = doc.findIndex((one) => one.id === gradient.id) + 1;
@@ -91,7 +94,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
           <ArrangeStops gradient={gradient} />
           <NotesOn on={noted} />
         </div>
-        <SpaceSamples gradient={gradient} straight={straight} />
+        <SpaceSamples {...still} />
         <div className="flex flex-col gap-3">
           <TextField
             label="Gradient"

@@ -2,6 +2,7 @@ import { type Band, gradientFaults } from '@mint-lamp/core/gradient/analyse';
 import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { TriangleAlert } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useMemo } from 'react';
+import { useSettled } from '../../store/use-settled.ts';
 import { Button } from '../../ui/button.tsx';
 import { useAddStop } from './use-add-stop.ts';
 
@@ -9,8 +10,8 @@ const NO_BAND: Band = { from: 0, to: 0, px: 0 };
 
 /** What may trouble the eye in a gradient, in words, with a remedy where there is one; nothing when all is well. */
 export function Faults({ resolved, length }: { resolved: ResolvedGradient; length: number }) {
-  // Looking costs more than drawing: while something is dragged, the words may come a moment later.
-  const settled = useDeferredValue(resolved);
+  // Looking costs more than drawing: while something is dragged nobody reads, and after it the words may come a moment later.
+  const settled = useDeferredValue(useSettled(resolved));
   const addStop = useAddStop(resolved);
   const faults = useMemo(() => {
     const painted = paintedGradient(settled);

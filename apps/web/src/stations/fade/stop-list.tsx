@@ -1,10 +1,11 @@
 import { percentOf } from '@mint-lamp/core/gradient/model';
-import { movedTo } from '@mint-lamp/core/system/gradients/gradient';
+import { movedTo, type Stop } from '@mint-lamp/core/system/gradients/gradient';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { linkName } from '@mint-lamp/core/system/links/link-name';
 import clsx from 'clsx';
 import { Plus, Trash2 } from 'lucide-react';
+import { memo } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useColorDrop } from '../../dragging/color-dragging.tsx';
@@ -24,7 +25,8 @@ const FARTHEST_PX = 10_000;
 
 /** The stops in a list: place, link, and a button that removes; everything that the handles do, by keyboard. */
 export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; openStop: string | null }) {
-  const { stops } = resolved;
+  const { gradient, stops, colors } = resolved;
+  const doc = useProjectDocument();
   const addStop = useAddStop(resolved);
   const addInWidestGap = () => {
     const places = stops.map((stop) => percentOf(stop.places[0], LINE));
@@ -43,23 +45,41 @@ export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; o
       </div>
       <ol className="divide-y divide-hair border-y border-hair">
         {stops.map((stop, i) => (
-          <StopRow key={stop.id} resolved={resolved} index={i} on={stop.id === openStop} />
+          <StopRow
+            key={stop.id}
+            gradient={gradient.id}
+            stop={stop}
+            index={i}
+            css={colors[i]?.css ?? null}
+            linked={linkName(doc, stop.color)}
+            on={stop.id === openStop}
+            isNeeded={stops.length <= 2}
+          />
         ))}
       </ol>
     </section>
   );
 }
 
-function StopRow({ resolved, index, on }: { resolved: ResolvedGradient; index: number; on: boolean }) {
-  const { gradient, stops, colors } = resolved;
-  const stop = stops[index]!;
+interface StopRowProps {
+  gradient: string;
+  stop: Stop;
+  index: number;
+  css: string | null;
+  /** What it is linked to, in words. */
+  linked: string;
+  on: boolean;
+  /** Whether it is one of the last two. */
+  isNeeded: boolean;
+}
+
+const StopRow = memo(function StopRow(props: StopRowProps) {
+  const { gradient, stop, index, css, linked, on, isNeeded } = props;
   const { value, unit } = stop.places[0];
-  const doc = useProjectDocument();
   const id = useAppSelector((state) => selectProject(state).id);
   const { edit, tryEdit, preview } = useEditing();
   const name = `Stop ${index + 1}`;
-  const css = colors[index]?.css ?? null;
-  const relink = (link: Link) => ({ type: 'linkStop', gradient: gradient.id, stop: stop.id, link }) as const;
+  const relink = (link: Link) => ({ type: 'linkStop', gradient, stop: stop.id, link }) as const;
   const drop = useColorDrop(
     `stop ${stop.id}`,
     (color) => edit(relink({ to: 'color', color })),
@@ -75,7 +95,7 @@ function StopRow({ resolved, index, on }: { resolved: ResolvedGradient; index: n
       )}
     >
       <RouterLink
-        to={addressOf(id, 'fade', gradient.id, stop.id)}
+        to={addressOf(id, 'fade', gradient, stop.id)}
         replace
         aria-label={`${name}, ${css ?? 'no colour'}`}
         className="rounded-md"
@@ -90,9 +110,7 @@ function StopRow({ resolved, index, on }: { resolved: ResolvedGradient; index: n
         max={unit === '%' ? 100 : FARTHEST_PX}
         decimals={1}
         unit={unit}
-        onCommit={(to) =>
-          edit({ type: 'moveStop', gradient: gradient.id, stop: stop.id, places: movedTo(stop, to) })
-        }
+        onCommit={(to) => edit({ type: 'moveStop', gradient, stop: stop.id, places: movedTo(stop, to) })}
         className="w-22 shrink-0"
       />
       <LinkPicker
@@ -105,18 +123,18 @@ function StopRow({ resolved, index, on }: { resolved: ResolvedGradient; index: n
             type="button"
             className="min-w-0 flex-1 truncate rounded-md px-2 py-1 text-left hover:bg-pressed"
           >
-            {linkName(doc, stop.color)}
+            {linked}
           </button>
         }
       />
       <IconButton
         label={`Remove ${name}`}
-        hint={stops.length <= 2 ? 'A gradient needs at least two stops' : `Remove ${name}`}
-        disabled={stops.length <= 2}
-        onClick={() => edit({ type: 'removeStop', gradient: gradient.id, stop: stop.id })}
+        hint={isNeeded ? 'A gradient needs at least two stops' : `Remove ${name}`}
+        disabled={isNeeded}
+        onClick={() => edit({ type: 'removeStop', gradient, stop: stop.id })}
       >
         <Trash2 aria-hidden className="size-4" />
       </IconButton>
     </li>
   );
-}
+});

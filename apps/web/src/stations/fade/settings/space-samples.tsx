@@ -3,6 +3,7 @@ import type { MixingSpace } from '@mint-lamp/core/gradient/interpolate';
 import type { CssGradient } from '@mint-lamp/core/gradient/model';
 import type { Gradient } from '@mint-lamp/core/system/gradients/gradient';
 import clsx from 'clsx';
+import { memo } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { Choice } from '../../../ui/choice.tsx';
 import { straightCss } from '../bench/straight.ts';
@@ -26,7 +27,13 @@ const WAYS: readonly { readonly value: HueWay; readonly label: string }[] = [
 const isPolar = (space: MixingSpace) => /lch|hsl|hwb/.test(space);
 
 /** This very gradient mixed in each space, beside each other: which one it is mixed in is chosen by its look. */
-export function SpaceSamples({ gradient, straight }: { gradient: Gradient; straight: CssGradient | null }) {
+export const SpaceSamples = memo(function SpaceSamples({
+  gradient,
+  straight,
+}: {
+  gradient: Gradient;
+  straight: CssGradient | null;
+}) {
   const { edit } = useEditing();
   return (
     <section aria-label="Mixed in">
@@ -64,4 +71,4 @@ export function SpaceSamples({ gradient, straight }: { gradient: Gradient; strai
       )}
     </section>
   );
-}
+});
