@@ -161,6 +161,30 @@ test('any kind: its geometry on the preview by drag and keys and as figures, in 
   await expect(page.getByRole('radio', { name: 'Night sailing' })).toBeChecked();
 });
 
+test('a text is tried on a gradient: where it passes stands below the strip, and it is judged in its place at Check', async ({
+  page,
+  open,
+}) => {
+  await open('fade/first-light');
+  const on = page.getByRole('region', { name: 'Text on it' });
+  await on.getByLabel('Text on it').selectOption('hero.text');
+  await expect(on.getByRole('status')).toHaveText(
+    /^It reaches 3 on 0–[89]\d(\.\d)? %; worst 2\.\d\d at 100 %\.$/,
+  );
+  const strip = (await page.getByTestId('gradient-strip').boundingBox())!;
+  const passing = (await page.locator('[data-lane=text] [data-passing]').boundingBox())!;
+  expect(passing.x).toBeCloseTo(strip.x, 0);
+  expect(passing.width / strip.width).toBeGreaterThan(0.8);
+  await on.getByLabel('Has to reach').selectOption('7, body text AAA');
+  await expect(on.getByRole('status')).toHaveText(/^It reaches 7 on 0–\d\d(\.\d)? %; worst/);
+  expect(await axeFaults(page)).toEqual([]);
+  await on.getByLabel('Has to reach').selectOption('3, large text');
+  await on.getByRole('button', { name: 'Check it in its place' }).click();
+  const row = page.getByRole('listitem', { name: 'hero.text on First light', exact: true });
+  await expect(row.getByRole('button', { name: /^Text, \d+ × 34 px at 28, / })).toBeVisible();
+  await expect(row).toContainText(/passes 3 in Day sailing/);
+});
+
 test('a gradient is pasted whole from CSS, linked where shades are near; a text without one is told why', async ({
   page,
   open,

@@ -16,6 +16,7 @@ import { part } from '../../ui/part.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { BenchAxis } from './bench/bench-axis.tsx';
 import { straightened } from './bench/straight.ts';
+import { type TextOn, useTextAlong } from './bench/text-lane.tsx';
 import { Faults } from './faults.tsx';
 import { copyOf } from './new-gradient.ts';
 import { GeometryHandles } from './preview/geometry-handles.tsx';
@@ -24,6 +25,7 @@ import { type BoxSize, PURPOSES, type Purpose } from './preview/purposes.ts';
 import { ArrangeStops } from './settings/arrange-stops.tsx';
 import { ShapeSettings } from './settings/shape-settings.tsx';
 import { SpaceSamples } from './settings/space-samples.tsx';
+import { TextOnGradient } from './settings/text-on-gradient.tsx';
 import { StopList } from './stop-list.tsx';
 
 const HandOver = part(() => import('./settings/hand-over.tsx'));
@@ -52,6 +54,8 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
   const painted = useMemo(() => paintedGradient(resolved), [resolved]);
   const length = painted && size.width > 0 ? lineLength(painted, size) : 600;
   const straight = useMemo(() => straightened(resolved, length), [resolved, length]);
+  const [text, setText] = useState<TextOn | null>(null);
+  const along = useTextAlong(straight, text);
   // Nobody chooses a space while a post is dragged: the frame is left to what moves.
   const still = { gradient: useSettled(gradient), straight: useSettled(straight) };
   const duplicate = () => {
@@ -86,7 +90,14 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
           <Beside gradient={gradient.id} purpose={purpose} box={box} />
         </div>
       </div>
-      <BenchAxis resolved={resolved} openStop={openStop} length={length} />
+      <BenchAxis resolved={resolved} openStop={openStop} length={length} along={along} />
+      <TextOnGradient
+        gradient={gradient.id}
+        text={text}
+        along={along}
+        size={purpose === 'box' ? box : size}
+        onChange={setText}
+      />
       <Faults resolved={resolved} length={Math.round(length)} />
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_248px] gap-6">
         <div className="flex min-w-0 flex-col gap-3">

@@ -1,3 +1,4 @@
+import type { AlongGradient } from '@mint-lamp/core/contrast/along-gradient';
 import { percentOf } from '@mint-lamp/core/gradient/model';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { type MouseEvent, useMemo } from 'react';
@@ -5,12 +6,15 @@ import { useAddStop } from '../use-add-stop.ts';
 import { LANE, Lanes } from './lanes.tsx';
 import { Post, STRIP } from './post.tsx';
 import { samplesAlong, straightCss, straightened } from './straight.ts';
+import { TextLane } from './text-lane.tsx';
 
 interface BenchAxisProps {
   resolved: ResolvedGradient;
   openStop: string | null;
   /** Px of the gradient's line on the preview, which places in px are parts of. */
   length: number;
+  /** Where a text on it passes; null where none is tried. */
+  along: AlongGradient | null;
 }
 
 const LABELS = [
@@ -19,7 +23,7 @@ const LABELS = [
 ] as const;
 
 /** The strip, the gradient drawn straight from 0 to 100 %, and below it on the same axis its profile, with the posts in both. */
-export function BenchAxis({ resolved, openStop, length }: BenchAxisProps) {
+export function BenchAxis({ resolved, openStop, length, along }: BenchAxisProps) {
   const { gradient, stops, colors } = resolved;
   const addStop = useAddStop(resolved);
   const straight = useMemo(() => straightened(resolved, length), [resolved, length]);
@@ -81,6 +85,7 @@ export function BenchAxis({ resolved, openStop, length }: BenchAxisProps) {
               />
             ))}
           </div>
+          {along && <TextLane along={along} />}
           <div aria-hidden className="relative h-5 text-xs text-quiet">
             {[0, 25, 50, 75, 100].map((at) => (
               <span
