@@ -57,7 +57,7 @@ export default function PasteGradient({ onDone }: { onDone: () => void }) {
         max={0.1}
         decimals={3}
         onCommit={setWithin}
-        className="w-60"
+        className="w-72"
       />
       {found.length > 0 && (
         <ul aria-label="Gradients in it" className="flex flex-col gap-2">

@@ -99,7 +99,7 @@ export function TextOnGradient({ gradient, text, along, size, onChange }: TextOn
             options={ASKED}
             onChange={(required) => onChange({ ...text, required: Number(required) })}
           />
-          <p role="status" className="min-w-0 flex-1 self-center text-sm">
+          <p role="status" className="min-w-0 flex-1 pb-1.5 text-sm">
             {along ? `It ${alongWords(along, text.required)}.` : 'It has no colour in this theme.'}
           </p>
           <Button
