@@ -161,6 +161,37 @@ test('any kind: its geometry on the preview by drag and keys and as figures, in 
   await expect(page.getByRole('radio', { name: 'Night sailing' })).toBeChecked();
 });
 
+test('the whole gradient is made lighter along its families, seen before it is taken; another hue says what it costs', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('fade/first-light');
+  const whole = page.getByRole('region', { name: 'The whole gradient' });
+  const stops = page.getByRole('region', { name: 'Stops' }).getByRole('listitem');
+  const lighter = whole.getByRole('slider', { name: 'Lighter' });
+  await lighter.focus();
+  for (let i = 0; i < 9; i++) await page.keyboard.press('ArrowRight');
+  await expect(lighter).toHaveAttribute('aria-valuetext', '+9');
+  await expect(whole.getByRole('status')).toContainText('All 4 linked stops walk along their families.');
+  await expect(stops.first()).toContainText('Deepwater 800');
+  expect((await onServer(stack, project)).document.gradients[0].stops[0].color.shade).toBe('900');
+  expect(await axeFaults(page)).toEqual([]);
+  await whole.getByRole('button', { name: 'Leave it as it was' }).press('Enter');
+  await expect(stops.first()).toContainText('Deepwater 900');
+  const hue = whole.getByRole('slider', { name: 'Other hue' });
+  await hue.press('End');
+  await expect(whole.getByRole('status')).toContainText(
+    /of 4 linked stops walk along their families, [34] would become plain colours/,
+  );
+  await whole.getByRole('button', { name: 'Take it' }).press('Enter');
+  await expect(stops.nth(2)).toContainText('#');
+  await expect(whole.getByRole('button', { name: 'Take it' })).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect(stops.nth(2)).toContainText('Buoy 400');
+});
+
 test('a text is tried on a gradient: where it passes stands below the strip, and it is judged in its place at Check', async ({
   page,
   open,

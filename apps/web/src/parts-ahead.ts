@@ -2,6 +2,7 @@
 export const PARTS = [
   () => import('./stations/fade/settings/hand-over.tsx'),
   () => import('./stations/fade/paste-gradient.tsx'),
+  () => import('./stations/fade/settings/whole-gradient.tsx'),
   () => import('./stations/grow/growth/curve-charts.tsx'),
   () => import('./stations/check/board/pair-axis.tsx'),
   () => import('./stations/check/repair/ways-list.tsx'),

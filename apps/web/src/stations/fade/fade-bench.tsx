@@ -28,6 +28,7 @@ import { SpaceSamples } from './settings/space-samples.tsx';
 import { TextOnGradient } from './settings/text-on-gradient.tsx';
 import { StopList } from './stop-list.tsx';
 
+const WholeGradient = part(() => import('./settings/whole-gradient.tsx'));
 const HandOver = part(() => import('./settings/hand-over.tsx'));
 
 interface FadeBenchProps {
@@ -105,7 +106,10 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
           <ArrangeStops gradient={gradient} />
           <NotesOn on={noted} />
         </div>
-        <SpaceSamples {...still} />
+        <div className="flex min-w-0 flex-col gap-4">
+          <SpaceSamples {...still} />
+          <WholeGradient gradient={gradient.id} />
+        </div>
         <div className="flex flex-col gap-3">
           <TextField
             label="Gradient"

@@ -20,7 +20,7 @@ const STEP = 0.01;
 const lightnessOf = ({ r, g, b }: Pick<Painted, 'r' | 'g' | 'b'>) => rgb8ToOklch(r, g, b)[0];
 
 /** The link itself, or where it is to a role, to the shade that the role comes to. */
-function alongFamily(link: Link, { roles }: Walking): Link {
+export function alongFamily(link: Link, { roles }: Walking): Link {
   if (link.to !== 'role') return link;
   const source = roles.get(link.role)?.source;
   return source ? { to: 'shade', ...source, ...opacityOf(link) } : link;
