@@ -25,6 +25,8 @@ test('sets are found by words and by a colour, loaded as one scrolls, favoured a
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toBeVisible();
   await page.keyboard.press('Escape');
+  // What it said takes room: the cards move up when it goes.
+  await expect(page.getByRole('alert')).toBeHidden();
 
   await page.getByRole('button', { name: 'Favour Oxidised copper' }).click();
   await expect(page.getByRole('button', { name: 'No longer favour Oxidised copper' })).toHaveText('1');
