@@ -91,6 +91,15 @@ test('any kind: its geometry on the preview by drag and keys and as figures, in 
   });
 
   await page.getByLabel('Kind').selectOption('conic: round a centre');
+  // The ends of a cone meet: that is told, and mended as it is said.
+  const faults = page.getByRole('list', { name: 'Worth a look' });
+  await expect(faults.getByRole('listitem').first()).toContainText(
+    /^Its ends meet in two colours \(ΔE OK 0\.\d{3}\)/,
+  );
+  await faults.getByRole('button', { name: 'End it as it begins' }).press('Enter');
+  await expect(faults).not.toContainText('Its ends meet');
+  await page.keyboard.press('Control+z');
+  await expect(faults).toContainText('Its ends meet');
   const turn = page.getByRole('button', { name: /^Turn, / });
   await turn.press('Shift+ArrowRight');
   await expect(page.getByLabel('From (°)')).toHaveValue('5');
