@@ -1,14 +1,14 @@
-import type { SimpleCommand } from '../commands/command.ts';
 import { differenceOf } from '../resolve/painted.ts';
 import type { Gradient, Stop } from './gradient.ts';
+import type { GradientCommand } from './gradient-commands.ts';
 import type { ResolvedGradient } from './resolved-gradient.ts';
 
 /** What is wrong with a gradient for where its stops stand, with the command that mends it. */
 export type StopFault =
   /** A stop that is never seen: it stands where the one before and the one after it stand. */
-  | { readonly kind: 'hidden'; readonly stop: number; readonly mend: SimpleCommand }
+  | { readonly kind: 'hidden'; readonly stop: number; readonly mend: GradientCommand }
   /** A cone whose ends meet in different colours; `difference` is ΔE OK. */
-  | { readonly kind: 'seam'; readonly difference: number; readonly mend: SimpleCommand };
+  | { readonly kind: 'seam'; readonly difference: number; readonly mend: GradientCommand };
 
 /** ΔE OK from which two colours that meet are seen as a seam. */
 const SEEN = 0.02;
