@@ -1,13 +1,11 @@
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
-import { useLayoutEffect, useRef } from 'react';
-import { scenePaint } from './scene-paint.ts';
-import { Timetable } from './timetable.tsx';
+import { useCallback } from 'react';
+import { UnseenScene } from './unseen-scene.tsx';
 
 /** The share of a scene that each role's ground covers, 0–1, by role id. */
 export type Shares = ReadonlyMap<string, number>;
 
-/** Px of the page that is measured, and of the grid that it is measured on. */
-const WIDTH = 900;
+/** Px of the grid that the page is measured on. */
 const CELL = 4;
 
 /** Who paints each place of a scene: parts later in it lie over those before. Text and lines are left out. */
@@ -36,16 +34,6 @@ interface SceneSharesProps {
 
 /** Lays the scene out unseen, and tells what each role covers of it. */
 export function SceneShares({ theme, onMeasured }: SceneSharesProps) {
-  const scene = useRef<HTMLDivElement>(null);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: measured anew in another theme
-  useLayoutEffect(() => {
-    if (scene.current) onMeasured(sharesOf(scene.current));
-  }, [theme, onMeasured]);
-  return (
-    <div aria-hidden className="pointer-events-none fixed top-0 left-0 size-0 overflow-hidden opacity-0">
-      <div ref={scene} style={{ width: WIDTH }}>
-        {Timetable({ paint: scenePaint(theme) })}
-      </div>
-    </div>
-  );
+  const measure = useCallback((scene: HTMLElement) => onMeasured(sharesOf(scene)), [onMeasured]);
+  return <UnseenScene theme={theme} onLaidOut={measure} />;
 }

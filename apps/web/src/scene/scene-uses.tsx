@@ -1,12 +1,8 @@
 import { type Area, areaWithin } from '@mint-lamp/core/gradient/area';
 import type { SceneUse } from '@mint-lamp/core/system/pairs/suggested-pairs';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
-import { useLayoutEffect, useRef } from 'react';
-import { scenePaint } from './scene-paint.ts';
-import { Timetable } from './timetable.tsx';
-
-/** Px of the page that is looked at. */
-const WIDTH = 900;
+import { useCallback } from 'react';
+import { UnseenScene } from './unseen-scene.tsx';
 
 const holds = (outer: DOMRect, x: number, y: number) =>
   x >= outer.left && x <= outer.right && y >= outer.top && y <= outer.bottom;
@@ -91,17 +87,8 @@ interface SceneUsesProps {
   onFound: (uses: readonly SceneUse[]) => void;
 }
 
-/** Lays the scene out unseen, and tells where it puts texts. */
+/** Tells where the scene puts texts. */
 export default function SceneUses({ theme, onFound }: SceneUsesProps) {
-  const scene = useRef<HTMLDivElement>(null);
-  useLayoutEffect(() => {
-    if (scene.current) onFound(usesOf(scene.current, theme));
-  }, [theme, onFound]);
-  return (
-    <div aria-hidden className="pointer-events-none fixed top-0 left-0 size-0 overflow-hidden opacity-0">
-      <div ref={scene} style={{ width: WIDTH }}>
-        {Timetable({ paint: scenePaint(theme) })}
-      </div>
-    </div>
-  );
+  const look = useCallback((scene: HTMLElement) => onFound(usesOf(scene, theme)), [theme, onFound]);
+  return <UnseenScene theme={theme} onLaidOut={look} />;
 }

@@ -120,24 +120,22 @@ export interface Shift {
   readonly lightness?: number;
 }
 
-/**
- * Shifts hue, saturation and lightness of all stops in OKLCH, held inside sRGB; places and alpha stay. What is
- * no finite number shifts nothing.
- */
-export function shifted<T extends CssGradient>(gradient: T, shift: Shift): T {
-  const finite = (v: number | undefined) => (v !== undefined && Number.isFinite(v) ? v : 0);
+const finite = (v: number | undefined) => (v !== undefined && Number.isFinite(v) ? v : 0);
+
+/** A colour shifted in OKLCH and held inside sRGB, in 8 bits; alpha stays. What is no finite number shifts nothing. */
+export function shiftedColor(c: Rgba, shift: Shift): Rgba {
   const [hue, saturation, lightness] = [shift.hue, shift.saturation, shift.lightness].map(finite) as Triple;
-  const moved = (c: Rgba): Rgba => {
-    const [l, a, b] = oklab(c);
-    const h = (Math.atan2(b, a) * 180) / Math.PI + (hue % 360);
-    const nextL = Math.min(1, Math.max(0, l + lightness));
-    const [r, g, bl] = oklchToRgb8(nextL, Math.hypot(a, b) * Math.max(0, 1 + saturation), h);
-    return { r, g, b: bl, alpha: c.alpha };
-  };
-  return {
-    ...gradient,
-    stops: gradient.stops.map((item) =>
-      item.kind === 'hint' ? item : ({ ...item, color: moved(item.color) } satisfies ColorStop),
-    ),
-  };
+  const [l, a, b] = oklab(c);
+  const h = (Math.atan2(b, a) * 180) / Math.PI + (hue % 360);
+  const nextL = Math.min(1, Math.max(0, l + lightness));
+  const [r, g, bl] = oklchToRgb8(nextL, Math.hypot(a, b) * Math.max(0, 1 + saturation), h);
+  return { r, g, b: bl, alpha: c.alpha };
 }
+
+/** Shifts hue, saturation and lightness of all stops, each as {@link shiftedColor}; places stay. */
+export const shifted = <T extends CssGradient>(gradient: T, shift: Shift): T => ({
+  ...gradient,
+  stops: gradient.stops.map((item) =>
+    item.kind === 'hint' ? item : ({ ...item, color: shiftedColor(item.color, shift) } satisfies ColorStop),
+  ),
+});

@@ -116,29 +116,40 @@ function layout(gradient: CssGradient, box: Box): { placeAt: (point: Point) => n
   };
 }
 
-const turned = (place: Place): Place => ({ value: 100 - place.value, unit: '%' });
+/** In the digits that CSS is written with. */
+const percent = (value: number): Place => ({ value: Math.round(value * 1e6) / 1e6, unit: '%' });
+const turned = (place: Place): Place => percent(100 - place.value);
 
-function reversedItem(item: ColorStop | Hint): ColorStop | Hint {
+function reversedItem<S extends ColorStop<unknown>>(item: S | Hint): S | Hint {
   if (item.kind === 'hint') return { kind: 'hint', place: turned(item.place) };
   const [a, b] = item.places;
   const places = b ? ([turned(b), turned(a!)] as const) : a ? ([turned(a)] as const) : ([] as const);
   return { ...item, places };
 }
 
-/** The gradient the other way round. Places in px are refused with a RangeError: their end is not known. */
-export function reversed<T extends CssGradient>(gradient: T): T {
-  const places = gradient.stops.flatMap((item) => (item.kind === 'hint' ? [item.place] : [...item.places]));
+/** Stops and hints the other way round. Places in px are refused with a RangeError: their end is not known. */
+export function reversedStops<S extends ColorStop<unknown>>(stops: readonly (S | Hint)[]): (S | Hint)[] {
+  const places = stops.flatMap((item) => (item.kind === 'hint' ? [item.place] : [...item.places]));
   if (places.some((place) => place.unit === 'px'))
     throw new RangeError('A gradient with places in px cannot be turned round without its length.');
-  return { ...gradient, stops: [...gradient.stops].reverse().map(reversedItem) };
+  return [...stops].reverse().map(reversedItem);
 }
 
+/** The gradient the other way round; see {@link reversedStops}. */
+export const reversed = <T extends CssGradient>(gradient: T): T => ({
+  ...gradient,
+  stops: reversedStops(gradient.stops),
+});
+
 /** The stops at even distances from 0 to 100 %; hints go. */
-export function spacedEvenly<T extends CssGradient>(gradient: T): T {
-  const stops = gradient.stops.filter((item) => item.kind === 'stop');
+export function evenStops<S extends ColorStop<unknown>>(items: readonly (S | Hint)[]): S[] {
+  const stops = items.filter((item): item is S => item.kind === 'stop');
   const last = Math.max(1, stops.length - 1);
-  return {
-    ...gradient,
-    stops: stops.map((stop, i): ColorStop => ({ ...stop, places: [{ value: (i / last) * 100, unit: '%' }] })),
-  };
+  return stops.map((stop, i) => ({ ...stop, places: [percent((i / last) * 100)] }));
 }
+
+/** The gradient with its stops at even distances; see {@link evenStops}. */
+export const spacedEvenly = <T extends CssGradient>(gradient: T): T => ({
+  ...gradient,
+  stops: evenStops(gradient.stops),
+});

@@ -91,7 +91,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
           <Beside gradient={gradient.id} purpose={purpose} box={box} />
         </div>
       </div>
-      <BenchAxis resolved={resolved} openStop={openStop} length={length} along={along} />
+      <BenchAxis {...{ resolved, openStop, straight, length, along }} />
       <TextOnGradient
         gradient={gradient.id}
         text={text}

@@ -62,7 +62,7 @@ describe('arranging stops', () => {
     expect([rotated(0), rotated(46)]).toEqual([was(100), was(0)]);
     expect(
       stopsOf({ stops: evenlySpaced(firstLight) } as Gradient).map(({ places }) => places[0].value),
-    ).toEqual([0, 33.3333, 66.6667, 100]);
+    ).toEqual([0, 33.333333, 66.666667, 100]);
   });
 
   it('comes back by turning twice, and says where places in px cannot be turned', () => {

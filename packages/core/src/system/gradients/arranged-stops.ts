@@ -1,35 +1,26 @@
+import { evenStops, reversedStops } from '../../gradient/geometry.ts';
 import type { Hint, Place } from '../../gradient/model.ts';
 import { type Gradient, MOST_STOPS, type Stop, stopsOf } from './gradient.ts';
 
 type Items = Gradient['stops'];
 
-const percent = (value: number): Place => ({ value: Math.round(value * 1e4) / 1e4, unit: '%' });
 const isPercent = (items: Items) =>
   items.every((item) =>
     (item.kind === 'hint' ? [item.place] : item.places).every(({ unit }) => unit === '%'),
   );
 
 /** The stops at even distances from 0 to 100 %, each in one place; hints go. */
-export function evenlySpaced({ stops }: Gradient): Items {
-  const list = stopsOf({ stops } as Gradient);
-  const last = Math.max(1, list.length - 1);
-  return list.map((stop, i): Stop => ({ ...stop, places: [percent((i / last) * 100)] }));
-}
-
-const placesFrom = (places: readonly Place[]) => places as unknown as Stop['places'];
-
-/** An item at places that `of` makes of its own, which turn round where it turns the line round. */
-function placed(item: Stop | Hint, of: (value: number) => number, turned: boolean): Stop | Hint {
-  if (item.kind === 'hint') return { kind: 'hint', place: percent(of(item.place.value)) };
-  const places = item.places.map(({ value }) => percent(of(value)));
-  return { ...item, places: placesFrom(turned ? places.reverse() : places) };
-}
+export const evenlySpaced = ({ stops }: Gradient): Items => evenStops<Stop>(stops);
 
 /** The other way round: what was at 0 % is at 100 %. Null where a place is in px, whose other end is not known. */
-export function turnedRound({ stops }: Gradient): Items | null {
-  if (!isPercent(stops)) return null;
-  return [...stops].reverse().map((item) => placed(item, (value) => 100 - value, true));
-}
+export const turnedRound = ({ stops }: Gradient): Items | null =>
+  isPercent(stops) ? reversedStops<Stop>(stops) : null;
+
+const half = ({ value, unit }: Place): Place => ({ value: value / 2, unit });
+const halved = (item: Stop | Hint): Stop | Hint =>
+  item.kind === 'hint'
+    ? { kind: 'hint', place: half(item.place) }
+    : { ...item, places: item.places.map(half) as unknown as Stop['places'] };
 
 /**
  * There and back again: the stops in the first half, and the same the other way round in the second. The stop in the
@@ -38,8 +29,8 @@ export function turnedRound({ stops }: Gradient): Items | null {
 export function mirrored({ stops }: Gradient, newId: () => string): Items | null {
   const list = stopsOf({ stops } as Gradient);
   if (!isPercent(stops) || list.length * 2 - 1 > MOST_STOPS) return null;
-  const there = stops.map((item) => placed(item, (value) => value / 2, false));
-  const back = [...stops].reverse().map((item) => placed(item, (value) => 100 - value / 2, true));
+  const there = stops.map(halved);
+  const back = reversedStops<Stop>(there);
   const [, ...rest] = back;
   const last = list[list.length - 1]!;
   // A stop that does not end at the middle stands on both sides of it.

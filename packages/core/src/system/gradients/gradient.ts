@@ -18,11 +18,12 @@ export interface Stop extends ColorStop<Link> {
 /** A gradient of the system: as CSS has it, of any kind, named, and with stops that are linked. */
 export type Gradient = CssGradient<Stop> & { readonly id: string; readonly name: string };
 
+export type LinearShape = Pick<LinearGradient, 'kind' | 'direction'>;
+export type RadialShape = Pick<RadialGradient, 'kind' | 'shape' | 'size' | 'center'>;
+export type ConicShape = Pick<ConicGradient, 'kind' | 'from' | 'center'>;
+
 /** What kind a gradient is and how it lies in its box: all that is not its stops, its space, its name. */
-export type GradientShape =
-  | Pick<LinearGradient, 'kind' | 'direction'>
-  | Pick<RadialGradient, 'kind' | 'shape' | 'size' | 'center'>
-  | Pick<ConicGradient, 'kind' | 'from' | 'center'>;
+export type GradientShape = LinearShape | RadialShape | ConicShape;
 
 /** The shape of a gradient by itself. */
 export function shapeOf(gradient: CssGradient<unknown>): GradientShape {

@@ -1,16 +1,18 @@
 import type { AlongGradient } from '@mint-lamp/core/contrast/along-gradient';
-import { percentOf } from '@mint-lamp/core/gradient/model';
+import { type CssGradient, percentOf } from '@mint-lamp/core/gradient/model';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { type MouseEvent, useMemo } from 'react';
 import { useAddStop } from '../use-add-stop.ts';
 import { LANE, Lanes } from './lanes.tsx';
 import { Post, STRIP } from './post.tsx';
-import { samplesAlong, straightCss, straightened } from './straight.ts';
+import { samplesAlong, straightCss } from './straight.ts';
 import { TextLane } from './text-lane.tsx';
 
 interface BenchAxisProps {
   resolved: ResolvedGradient;
   openStop: string | null;
+  /** The line laid straight; as it comes of `straightened`. */
+  straight: CssGradient | null;
   /** Px of the gradient's line on the preview, which places in px are parts of. */
   length: number;
   /** Where a text on it passes; null where none is tried. */
@@ -23,10 +25,9 @@ const LABELS = [
 ] as const;
 
 /** The strip, the gradient drawn straight from 0 to 100 %, and below it on the same axis its profile, with the posts in both. */
-export function BenchAxis({ resolved, openStop, length, along }: BenchAxisProps) {
+export function BenchAxis({ resolved, openStop, straight, length, along }: BenchAxisProps) {
   const { gradient, stops, colors } = resolved;
   const addStop = useAddStop(resolved);
-  const straight = useMemo(() => straightened(resolved, length), [resolved, length]);
   const samples = useMemo(() => (straight ? samplesAlong(straight) : []), [straight]);
   const places = stops.map((stop) => Math.round(percentOf(stop.places[0], length) * 100) / 100);
   const addAt = (event: MouseEvent<HTMLElement>) => {

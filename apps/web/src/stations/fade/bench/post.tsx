@@ -1,4 +1,5 @@
 import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
+import { sameJson } from '@mint-lamp/core/system/compare/same';
 import { movedTo, type Stop } from '@mint-lamp/core/system/gradients/gradient';
 import { stopAtLightness, stopStepped } from '@mint-lamp/core/system/gradients/walked-stop';
 import type { Link } from '@mint-lamp/core/system/links/link';
@@ -105,7 +106,7 @@ export const Post = memo(function Post(props: PostProps) {
     event.stopPropagation();
     const wanted = 1 - (event.clientY - now.lane.top) / now.lane.height;
     const link = stopAtLightness(walking(), stop.color, color, Math.min(1, Math.max(0, wanted)));
-    if (JSON.stringify(link) === JSON.stringify(now.link ?? stop.color)) return;
+    if (sameJson(link, now.link ?? stop.color)) return;
     now.link = link;
     preview(relink(link));
   };

@@ -1,7 +1,14 @@
 import { angleOf, centerIn, radiiIn } from '@mint-lamp/core/gradient/geometry';
 import { gradientLine, type Point } from '@mint-lamp/core/gradient/line';
 import type { Place } from '@mint-lamp/core/gradient/model';
-import { type Gradient, type GradientShape, shapeOf } from '@mint-lamp/core/system/gradients/gradient';
+import {
+  type ConicShape,
+  type Gradient,
+  type GradientShape,
+  type LinearShape,
+  type RadialShape,
+  shapeOf,
+} from '@mint-lamp/core/system/gradients/gradient';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import type { BoxSize } from './purposes.ts';
@@ -50,11 +57,7 @@ interface Tools {
   readonly giveUp: () => void;
 }
 
-function LineHandles({
-  shape,
-  size,
-  ...tools
-}: Tools & { shape: Extract<GradientShape, { kind: 'linear' }>; size: BoxSize }) {
+function LineHandles({ shape, size, ...tools }: Tools & { shape: LinearShape; size: BoxSize }) {
   const degrees = angleOf(shape.direction, size);
   const { start, end } = gradientLine(degrees, size.width, size.height);
   const middle = { x: size.width / 2, y: size.height / 2 };
@@ -85,7 +88,7 @@ function LineHandles({
   );
 }
 
-type RoundShape = Exclude<GradientShape, { kind: 'linear' }>;
+type RoundShape = RadialShape | ConicShape;
 
 function RoundHandles({ shape, size, ...tools }: Tools & { shape: RoundShape; size: BoxSize }) {
   const center = centerIn(shape.center, size);
@@ -127,7 +130,7 @@ function TurnHandle({
   center,
   size,
   ...tools
-}: Tools & { shape: Extract<GradientShape, { kind: 'conic' }>; center: Point; size: BoxSize }) {
+}: Tools & { shape: ConicShape; center: Point; size: BoxSize }) {
   const reach = Math.max(28, Math.min(size.width, size.height) * 0.36);
   const radians = (shape.from * Math.PI) / 180;
   const at = { x: center.x + reach * Math.sin(radians), y: center.y - reach * Math.cos(radians) };
@@ -154,7 +157,7 @@ function RadiusHandles({
   center,
   size,
   ...tools
-}: Tools & { shape: Extract<GradientShape, { kind: 'radial' }>; center: Point; size: BoxSize }) {
+}: Tools & { shape: RadialShape; center: Point; size: BoxSize }) {
   const [rx, ry] = radiiIn(shape, size);
   const isCircle = shape.shape === 'circle';
   const px = (v: number): Place => ({ value: Math.max(0, Math.round(v)), unit: 'px' });

@@ -3,6 +3,8 @@ import {
   angleOf,
   type Gradient,
   type GradientShape,
+  type LinearShape,
+  type RadialShape,
   shapeOf,
 } from '@mint-lamp/core/system/gradients/gradient';
 import { useEditing } from '../../../store/editing.ts';
@@ -106,12 +108,12 @@ export function ShapeSettings({ gradient }: { gradient: Gradient }) {
   );
 }
 
-interface PartProps<K extends GradientShape['kind']> {
-  shape: Extract<GradientShape, { kind: K }>;
+interface PartProps<S extends GradientShape> {
+  shape: S;
   set: (shape: GradientShape) => void;
 }
 
-function Direction({ gradient, shape, set }: PartProps<'linear'> & { gradient: Gradient }) {
+function Direction({ gradient, shape, set }: PartProps<LinearShape> & { gradient: Gradient }) {
   const { direction } = shape;
   const degrees = angleOf(gradient);
   const corner =
@@ -152,7 +154,7 @@ function Direction({ gradient, shape, set }: PartProps<'linear'> & { gradient: G
   );
 }
 
-function RadialSizes({ shape, set }: PartProps<'radial'>) {
+function RadialSizes({ shape, set }: PartProps<RadialShape>) {
   const { size } = shape;
   const isCircle = shape.shape === 'circle';
   const lengths = typeof size === 'string' ? null : size;

@@ -1,10 +1,6 @@
 import type { Command } from '@mint-lamp/core/system/commands/command';
-import {
-  differsInLinks,
-  type GradientShift,
-  NO_SHIFT,
-  shiftedStops,
-} from '@mint-lamp/core/system/gradients/shifted-stops';
+import { sameJson } from '@mint-lamp/core/system/compare/same';
+import { type GradientShift, NO_SHIFT, shiftedStops } from '@mint-lamp/core/system/gradients/shifted-stops';
 import { useEffect, useMemo, useState } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { selectProject, useTheme } from '../../../store/selectors.ts';
@@ -16,7 +12,7 @@ import { straightCss, straightened } from '../bench/straight.ts';
 
 const TRACKS = [
   { key: 'lightness', label: 'Lighter', most: 40, of: 100, unit: '' },
-  { key: 'chroma', label: 'More colourful', most: 100, of: 100, unit: ' %' },
+  { key: 'saturation', label: 'More colourful', most: 100, of: 100, unit: ' %' },
   { key: 'hue', label: 'Other hue', most: 180, of: 1, unit: '°' },
 ] as const;
 const signed = (value: number, unit: string) =>
@@ -37,7 +33,7 @@ export default function WholeGradient({ gradient: id }: { gradient: string }) {
     return resolved && shiftedStops({ families: system.families, roles: there!.roles }, resolved, shift);
   }, [system, theme, id, shift]);
   const command = useMemo((): Command | null => {
-    if (!shifted || !before || !differsInLinks(shifted.stops, before.gradient.stops)) return null;
+    if (!shifted || !before || sameJson(shifted.stops, before.gradient.stops)) return null;
     return { type: 'setStops', gradient: id, stops: shifted.stops };
   }, [shifted, before, id]);
   useEffect(() => {
