@@ -60,6 +60,7 @@ test('rails are put in another order by drag and by keyboard; families are dupli
 
   // Removing the one that roles use asks what those should use.
   await page.getByRole('link', { name: 'Kelp', exact: true }).click();
+  await expect(region(page, 'Kelp')).toBeVisible();
   await page.getByRole('button', { name: 'Remove …' }).click();
   await expect(page.getByRole('dialog')).toContainText('2 things use Kelp:');
   await page.getByRole('dialog').getByLabel('Other family', { exact: true }).selectOption('Flare');
