@@ -1,3 +1,4 @@
+import { paintedByGradients } from '@mint-lamp/core/system/roles/painted-by-gradients';
 import { useEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { Outlet, useParams } from 'react-router';
@@ -52,9 +53,10 @@ function OpenFrame({ onOpen }: FrameProps) {
   const dialog = useAppSelector((state) => state.interface.dialog);
   const name = useAppSelector((state) => selectDocument(state).name);
   const trayHeight = useTrayHeight();
-  const anyUnder = useAppSelector((state) =>
-    selectDocument(state).pairs.some(({ backdrop, veil }) => backdrop ?? veil),
-  );
+  const anyUnder = useAppSelector((state) => {
+    const { pairs, roles } = selectDocument(state);
+    return pairs.some(({ backdrop, veil }) => backdrop ?? veil) || paintedByGradients(roles).size > 0;
+  });
   const reader = useAppSelector((state) => state.interface.reader);
   const surround = useAppSelector((state) => state.interface.surround);
   useEffect(() => {

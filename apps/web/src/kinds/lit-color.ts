@@ -1,6 +1,7 @@
 import type { Color } from '@mint-lamp/core/color/spaces';
 import { canonical } from '@mint-lamp/core/color/write';
 import type { Command } from '@mint-lamp/core/system/commands/command';
+import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import type { Painted } from '@mint-lamp/core/system/resolve/painted';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
@@ -20,6 +21,10 @@ export interface LitColor {
   readonly change: ((color: Color) => Command) | null;
   /** Whether it may let something through: a base may not. */
   readonly translucent: boolean;
+  /** What it is painted with where that is a gradient. */
+  readonly gradient?: ResolvedGradient | null;
+  /** The command that has a gradient paint it; left out where none can. */
+  readonly paintBy?: (gradient: string) => Command;
   /** The link that a role or stop follows. */
   readonly link: Link | null;
   /** The command that gives a role or stop another link. */

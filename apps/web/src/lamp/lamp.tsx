@@ -1,5 +1,7 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
 import type { Color } from '@mint-lamp/core/color/spaces';
+import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
+import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import clsx from 'clsx';
@@ -84,6 +86,7 @@ function LitLamp({ lit }: { lit: LitColor }) {
       <Halves
         before={before}
         now={painted}
+        gradient={lit.gradient ?? null}
         onBack={lit.change && before ? () => edit(lit.change!(colorOf(before))) : null}
         carries={painted && { color: painted.css, name: lit.title, link: linkTo(selection, painted) }}
       />
@@ -144,6 +147,8 @@ function Readings({ painted }: { painted: Painted }) {
 interface HalvesProps {
   before: Painted | null;
   now: Painted | null;
+  /** What it is painted with instead. */
+  gradient: ResolvedGradient | null;
   /** Makes it again what it was before; null where it cannot be changed here. */
   onBack: (() => void) | null;
   /** What is carried away when it is dragged. */
@@ -165,9 +170,16 @@ function linkTo(selection: Selection | null, painted: Painted): Link {
 }
 
 /** Before on the left, now on the right, both large on the same neutral ground. */
-function Halves({ before, now, onBack, carries }: HalvesProps) {
+function Halves({ before, now, gradient, onBack, carries }: HalvesProps) {
   const { isDragging, ...drag } = useLinkDrag('lamp', carries);
-  if (!now) return <div className="h-22 border-b border-hair bg-sunken" />;
+  if (!now)
+    return (
+      <div className={clsx('h-22 border-b border-hair', gradient ? 'checker' : 'bg-sunken')}>
+        {gradient && (
+          <div data-specimen className="h-full" style={{ background: gradientCss(gradient) ?? undefined }} />
+        )}
+      </div>
+    );
   const changed = before && before.css !== now.css;
   return (
     <div className="checker relative h-22 border-b border-hair">

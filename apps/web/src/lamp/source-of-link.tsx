@@ -16,7 +16,7 @@ export default function SourceOfLink({ lit }: { lit: LitColor }) {
   const doc = useProjectDocument();
   const id = useAppSelector((state) => selectProject(state).id);
   const { edit, tryEdit, preview } = useEditing();
-  const { link, relink, painted } = lit;
+  const { link, relink, painted, gradient, paintBy } = lit;
   if (!relink) return null;
   const to =
     link?.to === 'shade'
@@ -29,7 +29,17 @@ export default function SourceOfLink({ lit }: { lit: LitColor }) {
   return (
     <section aria-label="Link" className="flex flex-col gap-1.5">
       <p>
-        {link ? (
+        {gradient && !link ? (
+          <>
+            <span className="text-quiet">Painted by </span>
+            <RouterLink
+              to={addressOf(id, 'fade', gradient.gradient.id)}
+              className="underline underline-offset-2"
+            >
+              {gradient.gradient.name}
+            </RouterLink>
+          </>
+        ) : link ? (
           <>
             <span className="text-quiet">{link.to === 'color' ? 'Plain colour, ' : 'Linked to '}</span>
             {to ? (
@@ -50,7 +60,14 @@ export default function SourceOfLink({ lit }: { lit: LitColor }) {
           label={`Link of ${lit.title}`}
           onPick={(next) => tryEdit(relink(next))}
           onPreview={(next) => preview(next && relink(next))}
-          trigger={<Button small>{link ? 'Link to another …' : 'Link …'}</Button>}
+          gradient={
+            paintBy && {
+              current: link ? null : (gradient?.gradient.id ?? null),
+              onPick: (next) => tryEdit(paintBy(next)),
+              onLook: (next) => preview(paintBy(next)),
+            }
+          }
+          trigger={<Button small>{link || gradient ? 'Link to another …' : 'Link …'}</Button>}
         />
         {painted && link && link.to !== 'color' && (
           <Button

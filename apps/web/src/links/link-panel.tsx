@@ -1,13 +1,16 @@
 import { parseColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
+import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import clsx from 'clsx';
 import { useSystem, useTheme } from '../store/selectors.ts';
 import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
 import { NumberField } from '../ui/number-field.tsx';
 import { TextField } from '../ui/text-field.tsx';
+import type { GradientChoice } from './gradient-choice.ts';
 import { TwinsWarning } from './twins-warning.tsx';
 import { TypedTarget } from './typed-target.tsx';
 
@@ -23,17 +26,20 @@ export interface LinkPanelProps {
   onSet: (link: Link) => void;
   /** Takes the present link in every theme. */
   onFill: ((link: Link) => void) | undefined;
+  gradient: (Omit<GradientChoice, 'onPick'> & { readonly onPick: (gradient: string) => void }) | undefined;
 }
 
 /** What can be linked to: shades and bases, other roles, a plain colour; and the opacity of the link. */
 export default function LinkPanel(props: LinkPanelProps) {
   const { link, exceptRole, exceptFamily, opaque, onPick: pick, onLook: look, onSet: onPick, onFill } = props;
+  const { gradient } = props;
   const opacity = link?.opacity;
   return (
     <div className="flex w-[520px] flex-col gap-3">
       <TypedTarget exceptRole={exceptRole} exceptFamily={exceptFamily} onPick={pick} onLook={look} />
       <Shades link={link} onPick={pick} onLook={look} except={exceptFamily} />
       <TwinsWarning />
+      {gradient && <Gradients gradient={gradient} onLookAway={() => look(null)} />}
       <div className="grid grid-cols-[1fr_150px] gap-3 border-t border-hair pt-2">
         <Roles link={link} onPick={pick} onLook={look} except={exceptRole} />
         <div className="flex flex-col gap-2">
@@ -49,6 +55,11 @@ export default function LinkPanel(props: LinkPanelProps) {
               return null;
             }}
           />
+          {gradient?.current != null && gradient.onFill && (
+            <Button small onClick={() => gradient.onFill!(gradient.current!)}>
+              In every theme
+            </Button>
+          )}
           {link && onFill && (
             <Button small onClick={() => onFill(link)}>
               In every theme
@@ -156,6 +167,56 @@ function BaseChoice({ family, name, css, link, onPick, onLook }: BaseChoiceProps
   );
 }
 
+/** The gradients that can paint it, each as it is in the theme that is switched on. */
+function Gradients({
+  gradient: { current, onPick, onLook },
+  onLookAway,
+}: {
+  gradient: NonNullable<LinkPanelProps['gradient']>;
+  onLookAway: () => void;
+}) {
+  const { gradients } = useTheme();
+  if (!gradients.values().length) return null;
+  return (
+    <div className="border-t border-hair pt-2">
+      <h3 className="mb-0.5 text-sm text-quiet">A gradient, for what is filled</h3>
+      <ul
+        aria-label="Gradients"
+        className="flex max-h-24 flex-wrap gap-1.5 overflow-auto p-0.5"
+        onPointerLeave={onLookAway}
+        onBlur={onLookAway}
+      >
+        {gradients.values().map((resolved) => {
+          const { id, name } = resolved.gradient;
+          return (
+            <li key={id}>
+              <button
+                type="button"
+                aria-pressed={id === current}
+                onPointerEnter={() => onLook?.(id)}
+                onFocus={() => onLook?.(id)}
+                onClick={() => onPick(id)}
+                className={clsx(
+                  'w-29 rounded-md p-0.5 text-left hover:bg-pressed',
+                  id === current && 'ring-2 ring-main',
+                )}
+              >
+                <span aria-hidden data-specimen className="checker block h-5 overflow-hidden rounded-[4px]">
+                  <span
+                    className="block size-full"
+                    style={{ background: gradientCss(resolved) ?? undefined }}
+                  />
+                </span>
+                <span className="block truncate text-sm">{name}</span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}
+
 function Roles({ link, onPick, onLook, except }: ListProps & { except: string | undefined }) {
   const theme = useTheme();
   const { document } = useSystem();
@@ -181,7 +242,7 @@ function Roles({ link, onPick, onLook, except }: ListProps & { except: string | 
                   on && 'bg-pressed',
                 )}
               >
-                <ColorChip css={theme.roles.get(role.id)?.color?.css ?? null} className="size-4" />
+                <ColorChip css={rolePaint(theme, role.id)} className="size-4" />
                 <span className="truncate">{writeRoleName(role)}</span>
               </button>
             </li>

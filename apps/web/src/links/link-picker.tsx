@@ -2,6 +2,7 @@ import type { Link } from '@mint-lamp/core/system/links/link';
 import { type ReactElement, useState } from 'react';
 import { part } from '../ui/part.tsx';
 import { Popover } from '../ui/popover.tsx';
+import type { GradientChoice } from './gradient-choice.ts';
 
 const LinkPanel = part(() => import('./link-panel.tsx'), <div className="h-80 w-[520px]" />);
 
@@ -15,6 +16,8 @@ interface LinkPickerProps {
   onPreview?: (link: Link | null) => void;
   /** Takes the present link in every theme; offered where it is given. */
   onFill?: (link: Link) => void;
+  /** Offers gradients too. */
+  gradient?: GradientChoice | undefined;
   /** A role that must not be offered, since it would point to itself. */
   exceptRole?: string;
   /** A family that must not be offered, for the same reason. */
@@ -24,7 +27,7 @@ interface LinkPickerProps {
   startOpen?: boolean;
 }
 
-/** Chooses what a role or stop points to: a shade, another role, or a plain colour; with an opacity. */
+/** Chooses what a role or stop points to: a shade, another role, or a plain colour, with an opacity; or a gradient. */
 export function LinkPicker({
   link,
   label,
@@ -32,6 +35,7 @@ export function LinkPicker({
   onPick,
   onPreview,
   onFill,
+  gradient,
   exceptRole,
   exceptFamily,
   opaque = false,
@@ -53,6 +57,11 @@ export function LinkPicker({
   const fill = (all: Link) => {
     onFill?.(all);
     setOpen(false);
+  };
+  const pickGradient = (id: string) => {
+    const reason = gradient?.onPick(id) ?? null;
+    setRefused(reason);
+    if (reason === null) setOpen(false);
   };
   const look = (next: Link | null) => onPreview?.(next && withOpacity(next));
   return (
@@ -77,6 +86,7 @@ export function LinkPicker({
         onLook={look}
         onSet={set}
         onFill={onFill && fill}
+        gradient={gradient && { ...gradient, onPick: pickGradient }}
       />
     </Popover>
   );

@@ -32,7 +32,11 @@ export function TypedTarget({ exceptRole, exceptFamily, onPick, onLook }: TypedT
     .slice(0, 6);
   const chosen = Math.min(at, found.length - 1);
   const colorOf = (link: Link) =>
-    follow(link, system.families, (role) => theme.roles.get(role) ?? NO_ROLE).color?.css ?? null;
+    follow(link, {
+      families: system.families,
+      hasGradient: () => false,
+      roleOf: (role) => theme.roles.get(role) ?? NO_ROLE,
+    }).color?.css ?? null;
   const go = (next: number) => {
     const place = (next + found.length) % found.length;
     setAt(place);

@@ -1,10 +1,12 @@
-import { gradientCss } from '@mint-lamp/core/exchange/css';
+import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import { slug } from '@mint-lamp/core/system/names';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
 import { roleSlug } from '@mint-lamp/core/system/roles/role-name';
+import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 
 /** What paints one part of a scene. */
 export interface PartPaint {
+  /** A colour, or a gradient. */
   readonly css: string | undefined;
   /** Id of the role at work; undefined when the project has none for this part. */
   readonly role: string | undefined;
@@ -13,8 +15,10 @@ export interface PartPaint {
 }
 
 export interface ScenePaint {
-  /** The colour of the first of these roles, written with their groups, that the project has. */
+  /** What the first of these roles, written with their groups, that the project has is painted with. */
   readonly role: (...names: readonly string[]) => PartPaint;
+  /** The same where one colour is needed, as of lines. */
+  readonly line: (...names: readonly string[]) => PartPaint;
   /** A gradient by its name. */
   readonly gradient: (name: string) => { readonly css: string; readonly id: string } | undefined;
   /** Ids of the roles at work, in the order in which they were asked for. */
@@ -28,16 +32,20 @@ export function scenePaint(theme: ResolvedTheme): ScenePaint {
   const byName = new Map([...theme.roles.values()].map((resolved) => [roleSlug(resolved.role), resolved]));
   const used = new Set<string>();
   const missing = new Set<string>();
+  const paintWith = (names: readonly string[], needsColor: boolean): PartPaint => {
+    const found = names
+      .map((name) => byName.get(slug(name)))
+      .find((resolved) => resolved?.color || (resolved?.gradient && !needsColor));
+    if (!byName.has(slug(names[0]!))) missing.add(names[0]!);
+    if (found) used.add(found.role.id);
+    const standsIn = found !== undefined && found !== byName.get(slug(names[0]!));
+    return { css: (found && rolePaint(theme, found.role.id)) ?? undefined, role: found?.role.id, standsIn };
+  };
   return {
     used,
     missing,
-    role: (...names) => {
-      const found = names.map((name) => byName.get(slug(name))).find((resolved) => resolved?.color);
-      if (!byName.has(slug(names[0]!))) missing.add(names[0]!);
-      if (found) used.add(found.role.id);
-      const standsIn = found !== undefined && found !== byName.get(slug(names[0]!));
-      return { css: found?.color?.css, role: found?.role.id, standsIn };
-    },
+    role: (...names) => paintWith(names, false),
+    line: (...names) => paintWith(names, true),
     gradient: (name) => {
       for (const resolved of theme.gradients.values())
         if (slug(resolved.gradient.name) === slug(name)) {

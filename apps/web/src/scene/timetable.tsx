@@ -1,4 +1,5 @@
 import type { CSSProperties, ReactNode } from 'react';
+import { paintedText } from '../ui/painted-text.ts';
 import type { PartPaint, ScenePaint } from './scene-paint.ts';
 
 const SAILINGS = [
@@ -31,8 +32,7 @@ function Part({ ground, gradient, text, border, style, className, children }: Pa
       className={className}
       style={{
         ...style,
-        ...(ground?.css ? { background: ground.css } : {}),
-        ...(text?.css ? { color: text.css } : {}),
+        ...(text?.css ? paintedText(text.css, ground?.css) : ground?.css ? { background: ground.css } : {}),
         ...(border ? { borderColor: border.css ?? 'transparent' } : {}),
       }}
     >
@@ -48,18 +48,18 @@ export function Timetable({ paint }: { paint: ScenePaint }) {
   const main = paint.role('text.main');
   const quiet = paint.role('text.quiet', 'text.main');
   const link = paint.role('text.link', 'action.fill', 'text.main');
-  const soft = paint.role('line.soft', 'text.quiet', 'text.main');
-  const strong = paint.role('line.strong', 'line.soft', 'text.main');
+  const soft = paint.line('line.soft', 'text.quiet', 'text.main');
+  const strong = paint.line('line.strong', 'line.soft', 'text.main');
   const fill = paint.role('action.fill', 'text.main');
   const onFill = paint.role('action.text', 'page.ground');
   const accent = paint.role('accent.fill', 'action.fill', 'text.main');
   const onAccent = paint.role('accent.text', 'action.text', 'page.ground');
   const hero = paint.role('hero.text', 'page.ground');
-  const veil = paint.role('hero.veil');
+  const veil = paint.line('hero.veil');
   const board = paint.role('board.ground', 'text.main');
   const boardText = paint.role('board.text', 'page.ground');
   const boardQuiet = paint.role('board.quiet', 'page.ground');
-  const ring = paint.role('focus.ring', 'action.fill', 'text.main');
+  const ring = paint.line('focus.ring', 'action.fill', 'text.main');
   const firstLight = paint.gradient('First light');
   return (
     <Part ground={page} className="min-h-full text-[15px]">

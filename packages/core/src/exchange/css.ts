@@ -1,11 +1,10 @@
-import { writeGradientWith } from '../gradient/write-css.ts';
 import type { ProjectDocument } from '../system/document.ts';
 import { familiesOf } from '../system/families/resolved-families.ts';
 import { stopsOf } from '../system/gradients/gradient.ts';
-import { coloredGradient, type ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
+import { gradientCss, gradientText, type StopPaint } from '../system/gradients/gradient-css.ts';
+import type { ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
 import type { Link } from '../system/links/link.ts';
 import { slug } from '../system/names.ts';
-import type { Painted } from '../system/resolve/painted.ts';
 import type { ResolvedTheme, System } from '../system/resolve/resolve.ts';
 import { roleSlug, writeRoleName } from '../system/roles/role-name.ts';
 
@@ -94,23 +93,6 @@ function linkValue(link: Link, names: CssNames): string {
   return opacity === 1 ? target : `color-mix(in srgb, ${target} ${percent(opacity * 100)}, transparent)`;
 }
 
-/** What a stop is written as: the link that it has, and the colour that this comes to. */
-interface Painting {
-  readonly link: Link;
-  readonly color: Painted;
-}
-
-function gradientText(resolved: ResolvedGradient, value: (stop: Painting) => string): string | null {
-  const gradient = coloredGradient(resolved, (color, link) => ({ color, link }));
-  const enough = gradient && gradient.stops.filter(({ kind }) => kind === 'stop').length > 1;
-  return enough ? writeGradientWith(gradient, value) : null;
-}
-
-/** A gradient as CSS with plain colours; null when fewer than two of its stops have one. */
-export function gradientCss(resolved: ResolvedGradient): string | null {
-  return gradientText(resolved, ({ color }) => color.css);
-}
-
 /** A gradient as the custom property that {@link writeCss} writes for it, linked; null when it has too few colours. */
 export function gradientProperty(system: System, resolved: ResolvedGradient): string | null {
   const names = cssNames(system.document);
@@ -118,11 +100,23 @@ export function gradientProperty(system: System, resolved: ResolvedGradient): st
   return text && `${names.gradient(resolved.gradient.id)}: ${text};`;
 }
 
-const plainLink = ({ link, color }: Painting, names: CssNames) =>
+const plainLink = ({ link, color }: StopPaint, names: CssNames) =>
   link.to === 'color' ? color.css : linkValue(link, names);
 
 // Comments hold names that people typed; nothing in them may end the comment.
 const comment = (text: string) => `/* ${text.replaceAll('*/', '* /').replace(/\s+/g, ' ')} */`;
+
+/** What a role's custom property is set to in a theme: linked, or null where it comes to nothing. */
+function roleValue(theme: ResolvedTheme, id: string, names: CssNames): string | null {
+  const { link, color, gradient } = theme.roles.get(id)!;
+  if (!link) return null;
+  if (link.to === 'gradient' || gradient) {
+    const painted = gradient && theme.gradients.get(gradient);
+    if (!painted || !gradientCss(painted)) return null;
+    return `var(${link.to === 'role' ? names.role(link.role) : names.gradient(gradient)})`;
+  }
+  return color && plainLink({ link, color }, names);
+}
 
 function themeBlock(
   doc: ProjectDocument,
@@ -139,11 +133,12 @@ function themeBlock(
     return ` ${comment(written)}`;
   };
   for (const role of doc.roles) {
-    const { link, color, problem } = theme.roles.get(role.id)!;
+    const { link, problem } = theme.roles.get(role.id)!;
     const name = names.role(role.id);
+    const value = roleValue(theme, role.id, names);
     lines.push(
-      color && link
-        ? `  ${name}: ${plainLink({ link, color }, names)};${said(name, writeRoleName(role))}`
+      link && value
+        ? `  ${name}: ${value};${said(name, writeRoleName(role))}`
         : `  ${name}: initial; ${comment(`${writeRoleName(role)}: ${problem ?? 'no value'}`)}`,
     );
   }

@@ -1,8 +1,9 @@
 import { bakeGradient } from '../gradient/fit.ts';
 import { writeGradient } from '../gradient/write-css.ts';
+import { gradientCss } from '../system/gradients/gradient-css.ts';
 import { paintedGradient, type ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
 import type { System } from '../system/resolve/resolve.ts';
-import { gradientCss, gradientProperty } from './css.ts';
+import { gradientProperty } from './css.ts';
 
 /** A gradient as CSS that can be put into a style sheet as it is. */
 export interface GradientForm {

@@ -1,11 +1,13 @@
 import { writeHex } from '../color/write.ts';
+import { gradientCss } from '../system/gradients/gradient-css.ts';
 import { colorOf } from '../system/resolve/painted.ts';
 import type { System } from '../system/resolve/resolve.ts';
 import { writeRoleName } from '../system/roles/role-name.ts';
 
 /**
  * The system as a plain list for reading and pasting: a line for each shade and, theme by theme, each role,
- * hex code first; translucent colours have eight digits. Roles without a colour are left out.
+ * hex code first; translucent colours have eight digits. Roles that gradients paint have the gradient as CSS, roles without
+ * a colour are left out.
  */
 export function writeHexList(system: System): string {
   const parts = [system.document.name];
@@ -15,8 +17,10 @@ export function writeHexList(system: System): string {
     );
   for (const theme of system.themes.values()) {
     const lines = system.document.roles.flatMap((role) => {
-      const color = theme.roles.get(role.id)?.color;
-      return color ? [`${writeHex(colorOf(color))}  ${writeRoleName(role)}`] : [];
+      const { color = null, gradient = null } = theme.roles.get(role.id) ?? {};
+      const painted = gradient === null ? undefined : theme.gradients.get(gradient);
+      const written = color ? writeHex(colorOf(color)) : painted && gradientCss(painted);
+      return written ? [`${written}  ${writeRoleName(role)}`] : [];
     });
     parts.push([theme.theme.name, ...lines].join('\n'));
   }

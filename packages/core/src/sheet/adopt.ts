@@ -4,7 +4,7 @@ import type { Command, SimpleCommand } from '../system/commands/command.ts';
 import type { ProjectDocument } from '../system/document.ts';
 import type { Family } from '../system/families/family.ts';
 import { gradientFromCss } from '../system/gradients/gradient-from-css.ts';
-import type { Link } from '../system/links/link.ts';
+import type { Link, RoleLink } from '../system/links/link.ts';
 import { freeName, slug, slugsOf } from '../system/names.ts';
 import type { Role } from '../system/roles/role.ts';
 import { roleSlug, writeRoleName } from '../system/roles/role-name.ts';
@@ -106,26 +106,10 @@ export function adoptSheet(
     return next && depth < 100 ? linkOf(next, theme, under, depth + 1) : null;
   };
 
-  const taken = new Set(document.roles.map(roleSlug));
-  for (const role of system.roles) {
-    const id = roleIds.get(role.property);
-    if (id === undefined) continue;
-    const links: Record<string, Link> = {};
-    for (const [key, source] of role.sources) {
-      const link = themes.has(key) ? linkOf(source, key) : null;
-      if (link) links[themes.get(key)!] = link;
-    }
-    let name = role.name;
-    for (let n = 2; taken.has(slug(writeRoleName({ group: role.group, name }))); n++)
-      name = `${role.name}-${n}`;
-    const added: Role = { id, group: role.group, name, links };
-    taken.add(roleSlug(added));
-    commands.push({ type: 'addRole', role: added });
-  }
-
-  const gradients = new Map<string, string>();
   const gradientNames = slugsOf(document.gradients);
   const [firstTheme = ''] = choice.themes;
+  const gradients = new Map<string, string>();
+  const added: SimpleCommand[] = [];
   for (const { property, name, gradient } of system.gradients) {
     if (!choice.gradients.has(property)) continue;
     const made = gradientFromCss(
@@ -135,8 +119,30 @@ export function adoptSheet(
     );
     if (!made) continue;
     gradients.set(property, made.id);
-    commands.push({ type: 'addGradient', gradient: made });
+    added.push({ type: 'addGradient', gradient: made });
   }
+  const roleLinkOf = (source: StopSource, theme: string): RoleLink | null => {
+    const gradient = source.to === 'property' ? gradients.get(source.property) : undefined;
+    return gradient === undefined ? linkOf(source, theme) : { to: 'gradient', gradient };
+  };
+
+  const taken = new Set(document.roles.map(roleSlug));
+  for (const role of system.roles) {
+    const id = roleIds.get(role.property);
+    if (id === undefined) continue;
+    const links: Record<string, RoleLink> = {};
+    for (const [key, source] of role.sources) {
+      const link = themes.has(key) ? roleLinkOf(source, key) : null;
+      if (link) links[themes.get(key)!] = link;
+    }
+    let name = role.name;
+    for (let n = 2; taken.has(slug(writeRoleName({ group: role.group, name }))); n++)
+      name = `${role.name}-${n}`;
+    const one: Role = { id, group: role.group, name, links };
+    taken.add(roleSlug(one));
+    commands.push({ type: 'addRole', role: one });
+  }
+  commands.push(...added);
   if (!commands.length) return null;
   return {
     command: { type: 'batch', label: 'read a style sheet', commands },

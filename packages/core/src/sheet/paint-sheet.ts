@@ -1,6 +1,6 @@
-import { gradientCss } from '../exchange/css.ts';
 import { applyCommand } from '../system/commands/apply.ts';
 import { emptyDocument } from '../system/document.ts';
+import { gradientCss } from '../system/gradients/gradient-css.ts';
 import { linkName } from '../system/links/link-name.ts';
 import { resolveSystem } from '../system/resolve/resolve.ts';
 import { adoptSheet, type SheetChoice, wholeOf } from './adopt.ts';

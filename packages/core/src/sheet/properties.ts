@@ -58,12 +58,28 @@ export function colorIn(
   name: string,
   theme: string,
 ): string | null {
+  const end = endIn(properties, name, theme);
+  return end?.value.to === 'color' ? end.value.color : null;
+}
+
+/** The property at which one ends in a theme, following others, where that is a gradient; null where it is none. */
+export function gradientIn(
+  properties: ReadonlyMap<string, SheetProperty>,
+  name: string,
+  theme: string,
+): string | null {
+  const end = endIn(properties, name, theme);
+  return end?.value.to === 'gradient' ? end.name : null;
+}
+
+/** The property that a property leads to by way of others, with its value; null for circles and what is gone. */
+function endIn(properties: ReadonlyMap<string, SheetProperty>, name: string, theme: string) {
   const seen = new Set<string>();
   for (let at = name; !seen.has(at); ) {
     seen.add(at);
     const value = properties.get(at)?.values.get(theme);
-    if (!value || value.to === 'gradient') return null;
-    if (value.to === 'color') return value.color;
+    if (!value) return null;
+    if (value.to !== 'property') return { name: at, value };
     at = value.property;
   }
   return null;

@@ -2,7 +2,7 @@ import { gradientFromCss } from '../system/gradients/gradient-from-css.ts';
 import { slug } from '../system/names.ts';
 import { type FullName, readNames, writeRoleName } from '../system/roles/role-name.ts';
 import { readLinkedGradient, type SheetGradient, type StopSource } from './linked-gradient.ts';
-import { colorIn, type SheetProperty } from './properties.ts';
+import { colorIn, gradientIn, type SheetProperty } from './properties.ts';
 import { MOST_FOUND, nameFrom, titleOf, withoutPrefix } from './sheet-names.ts';
 
 /** A custom property that becomes a role, with what it points to in each theme by key. */
@@ -89,7 +89,12 @@ export function rolesAndGradients(
     const sources = new Map<string, StopSource>();
     for (const key of themes) {
       const value = property.values.get(key);
-      if (value && value.to !== 'gradient' && colorIn(all, property.name, key) !== null)
+      if (!value || value.to === 'gradient') continue;
+      const isWhole = value.to === 'property' && value.opacity === 1;
+      if (
+        colorIn(all, property.name, key) !== null ||
+        (isWhole && gradientIn(all, property.name, key) !== null)
+      )
         sources.set(key, value);
     }
     if (sources.size)

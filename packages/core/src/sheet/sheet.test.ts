@@ -12,10 +12,10 @@ import { commandSchema } from '../system/commands/command-schema.ts';
 import { anyDocument } from '../system/commands/random-document.fixture.ts';
 import { emptyDocument, type ProjectDocument } from '../system/document.ts';
 import { documentSchema } from '../system/document-schema.ts';
-import { resolveFamily } from '../system/families/resolved-family.ts';
-import type { Link } from '../system/links/link.ts';
+import type { RoleLink } from '../system/links/link.ts';
 import { resolveSystem } from '../system/resolve/resolve.ts';
 import { writeRoleName } from '../system/roles/role-name.ts';
+import { rolePaint } from '../system/roles/role-paint.ts';
 import { adoptSheet, type SheetChoice, wholeOf } from './adopt.ts';
 import { readBlocks } from './blocks.ts';
 import { readSheet, type SheetSystem } from './sheet-system.ts';
@@ -52,9 +52,9 @@ function adopted(
 }
 
 /** Whether the shade where a family's base stands is another colour: then a link to the base is written as a colour. */
-function isSetByHand({ families }: ProjectDocument, id: string): boolean {
-  const family = families.find((one) => one.id === id);
-  return family !== undefined && family.handSet[resolveFamily(family).base.label] !== undefined;
+function isSetByHand(document: ProjectDocument, id: string): boolean {
+  const resolved = resolveSystem(document).families.get(id);
+  return resolved !== undefined && resolved.family.handSet[resolved.base.label] !== undefined;
 }
 
 /** A document as what can be seen of it in its CSS, by name, without ids; `isWritten`: as the CSS has it. */
@@ -62,7 +62,9 @@ function inNames(document: ProjectDocument, isWritten = false) {
   const system = resolveSystem(document);
   const roles = new Map(document.roles.map((role) => [role.id, writeRoleName(role)]));
   const families = new Map(document.families.map(({ id, name }) => [id, name]));
-  const link = (one: Link) => {
+  const gradients = new Map(document.gradients.map(({ id, name }) => [id, name]));
+  const link = (one: RoleLink) => {
+    if (one.to === 'gradient') return gradients.get(one.gradient);
     // A plain colour under an opacity is a plain colour again.
     if (one.to === 'color' || (isWritten && one.to === 'base' && isSetByHand(document, one.family)))
       return 'plain';
@@ -71,9 +73,10 @@ function inNames(document: ProjectDocument, isWritten = false) {
   };
   const themes = [...system.themes.values()].map(({ theme, roles: resolved }) => [
     theme.name,
-    [...resolved.values()].flatMap(({ role, link: own, color }) =>
-      own && color ? [[writeRoleName(role), link(own), color.css]] : [],
-    ),
+    [...resolved.values()].flatMap(({ role, link: own }) => {
+      const paint = rolePaint(system.themes.get(theme.id)!, role.id);
+      return own && paint ? [[writeRoleName(role), link(own), paint]] : [];
+    }),
   ]);
   return {
     themes,

@@ -13,7 +13,7 @@ import type { Theme } from './themes/theme.ts';
 import type { Swatch } from './tray/swatch.ts';
 
 /** The form that documents and commands have now. A change of it comes with a step in `versions/`. */
-export const DOCUMENT_VERSION = 5;
+export const DOCUMENT_VERSION = 6;
 
 /** The project document: everything that a project is, as plain JSON. Colours are canonical CSS text. */
 export interface ProjectDocument {

@@ -16,6 +16,7 @@ const MOST_THEMES = 4;
 export function previewOf(document: ProjectDocument): ProjectPreview {
   const { families, roles, themes } = document;
   const byId = familiesOf(document);
+  const hasGradient = (id: string) => document.gradients.some((gradient) => gradient.id === id);
   const colorsIn = (theme: string) => {
     const open = new Set<string>();
     const roleOf = (id: string): Target => {
@@ -24,7 +25,7 @@ export function previewOf(document: ProjectDocument): ProjectPreview {
       if (open.has(id)) return LOOP;
       open.add(id);
       const link = role.links[theme];
-      const target = link ? follow(link, byId, roleOf) : UNSET;
+      const target = link ? follow(link, { families: byId, hasGradient, roleOf }) : UNSET;
       open.delete(id);
       return target;
     };

@@ -1,4 +1,4 @@
-import { gradientCss } from '@mint-lamp/core/exchange/css';
+import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import type { FindingGroup, FindingTools } from '../finding.ts';
 
 export const gradientFindings = ({ system, theme, go }: FindingTools): FindingGroup => ({

@@ -1,12 +1,14 @@
-import type { Link } from '@mint-lamp/core/system/links/link';
+import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
+import type { RoleLink } from '@mint-lamp/core/system/links/link';
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import type { Finding, FindingGroup, FindingTools } from '../finding.ts';
 
-/** What a role can be linked to in the theme that is switched on: shades and bases first, then other roles. */
+/** What a role can be linked to in the theme that is switched on: shades and bases first, then other roles and gradients. */
 export function linkFindings(
   { system, theme }: FindingTools,
   role: string,
-  onLink: (link: Link) => void,
+  onLink: (link: RoleLink) => void,
 ): FindingGroup {
   const own = system.document.roles.find(({ id }) => id === role);
   if (!own) return { title: '', findings: [] };
@@ -31,13 +33,21 @@ export function linkFindings(
           {
             key: `link ${other.id}`,
             name: writeRoleName(other),
-            css: () => theme.roles.get(other.id)?.color?.css ?? null,
+            css: () => rolePaint(theme, other.id),
             act: () => onLink({ to: 'role', role: other.id }),
           },
         ],
   );
+  const gradients = theme.gradients.values().map(
+    (resolved): Finding => ({
+      key: `link ${resolved.gradient.id}`,
+      name: `${resolved.gradient.name} (gradient)`,
+      css: () => gradientCss(resolved),
+      act: () => onLink({ to: 'gradient', gradient: resolved.gradient.id }),
+    }),
+  );
   return {
     title: `Link ${writeRoleName(own)} in ${theme.theme.name} to`,
-    findings: [...families, ...roles],
+    findings: [...families, ...roles, ...gradients],
   };
 }

@@ -1,4 +1,5 @@
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import type { FindingGroup, FindingTools } from '../finding.ts';
 
 export const roleFindings = ({ system, theme, go }: FindingTools): FindingGroup => ({
@@ -6,7 +7,7 @@ export const roleFindings = ({ system, theme, go }: FindingTools): FindingGroup 
   findings: system.document.roles.map((role) => ({
     key: role.id,
     name: writeRoleName(role),
-    css: () => theme.roles.get(role.id)?.color?.css ?? null,
+    css: () => rolePaint(theme, role.id),
     act: go('assign', role.id),
   })),
 });

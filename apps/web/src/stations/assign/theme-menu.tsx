@@ -1,4 +1,4 @@
-import type { Link } from '@mint-lamp/core/system/links/link';
+import type { RoleLink } from '@mint-lamp/core/system/links/link';
 import { freeName, slugsOf } from '@mint-lamp/core/system/names';
 import type { Theme } from '@mint-lamp/core/system/themes/theme';
 import { ArrowDown, ArrowUp, CopyPlus, Trash2 } from 'lucide-react';
@@ -20,7 +20,7 @@ export const ThemeMenu = memo(function ThemeMenu() {
   const [name, setName] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const linksIn = (theme: string) => {
-    const links: Record<string, Link> = {};
+    const links: Record<string, RoleLink> = {};
     for (const role of roles) {
       const link = role.links[theme];
       if (link) links[role.id] = link;

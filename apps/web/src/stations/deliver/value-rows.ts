@@ -1,8 +1,10 @@
 import { writeHex } from '@mint-lamp/core/color/write';
-import { cssNames, gradientCss } from '@mint-lamp/core/exchange/css';
-import { colorOf } from '@mint-lamp/core/system/resolve/painted';
+import { cssNames } from '@mint-lamp/core/exchange/css';
+import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
+import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
 import { writeGroup } from '@mint-lamp/core/system/roles/role-name';
+import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 
 /** A value to hand over: what it is called, what it looks like, and what is copied. */
 export interface Value {
@@ -18,6 +20,9 @@ export type ValueRow =
   | { readonly kind: 'group'; readonly key: string; readonly text: string }
   | { readonly kind: 'value'; readonly key: string; readonly value: () => Value };
 
+/** A role's colour as hex; a gradient as it is. */
+const hexOf = (paint: string, color: Painted | null) => (color ? writeHex(colorOf(color)) : paint);
+
 /** All values of a theme: roles by group, gradients, families. Values are worked out when they are shown. */
 export function valueRows(system: System, theme: ResolvedTheme): ValueRow[] {
   const { document, families } = system;
@@ -29,15 +34,15 @@ export function valueRows(system: System, theme: ResolvedTheme): ValueRow[] {
   if (document.roles.length) heading(`Roles in ${theme.theme.name}`);
   let last = '';
   for (const role of document.roles) {
-    const color = theme.roles.get(role.id)?.color;
-    if (!color) continue;
+    const paint = rolePaint(theme, role.id);
+    if (!paint) continue;
     const group = writeGroup(role.group);
     if (group !== last) rows.push({ kind: 'group', key: `group ${role.id}`, text: group || 'in no group' });
     last = group;
     value(role.id, () => ({
       name: role.name,
-      css: color.css,
-      hex: writeHex(colorOf(color)),
+      css: paint,
+      hex: hexOf(paint, theme.roles.get(role.id)?.color ?? null),
       property: names.role(role.id),
     }));
   }

@@ -1,4 +1,4 @@
-import { gradientCss } from '@mint-lamp/core/exchange/css';
+import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import clsx from 'clsx';
 import { memo, useEffect, useRef, useState } from 'react';

@@ -1,4 +1,5 @@
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import clsx from 'clsx';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
@@ -71,7 +72,7 @@ export default function Stage() {
                       on && 'bg-pressed font-semibold',
                     )}
                   >
-                    <ColorChip css={resolved.color?.css ?? null} className="size-4" />
+                    <ColorChip css={rolePaint(theme, role)} className="size-4" />
                     <span className="truncate">{writeRoleName(resolved.role)}</span>
                   </button>
                 </li>

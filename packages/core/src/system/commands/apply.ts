@@ -8,6 +8,7 @@ import { pictureSteps } from '../pictures/picture-commands.ts';
 import { projectSteps } from '../project/project-commands.ts';
 import { recipeSteps } from '../recipes/recipe-commands.ts';
 import { relativesSteps } from '../relatives/relatives-commands.ts';
+import { refuseGradients } from '../roles/painted-by-gradients.ts';
 import { roleSteps } from '../roles/role-commands.ts';
 import { roundSteps } from '../rounds/round-commands.ts';
 import { themeSteps } from '../themes/theme-commands.ts';
@@ -31,6 +32,9 @@ const STEPS: StepsOf<SimpleCommand> = {
   ...recipeSteps,
   ...noteSteps,
 };
+
+/** The parts of a document that decide of which roles one colour is needed. */
+const NEED_COLORS = ['roles', 'gradients', 'pairs', 'families', 'ground'] as const;
 
 export type ApplyResult =
   | { readonly ok: true; readonly document: ProjectDocument; readonly inverse: Command }
@@ -70,6 +74,8 @@ export function* applyInParts(doc: ProjectDocument, command: Command): Generator
   try {
     const [document, inverse] =
       command.type === 'batch' ? yield* runBatch(doc, command.label, command.commands) : run(doc, command);
+    // Of a batch only what it comes to counts: on the way a role may be both.
+    if (NEED_COLORS.some((part) => document[part] !== doc[part])) refuseGradients(document);
     return { ok: true, document, inverse };
   } catch (error) {
     if (error instanceof Refusal) return { ok: false, reason: error.message };

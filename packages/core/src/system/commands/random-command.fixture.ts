@@ -3,7 +3,7 @@ import { USUAL_GROWTH } from '../../family/growth.ts';
 import type { Following } from '../families/following.ts';
 import type { GrowthGround } from '../families/growth-ground.ts';
 import { stopAt } from '../gradients/gradient.ts';
-import type { Link } from '../links/link.ts';
+import type { Link, RoleLink } from '../links/link.ts';
 import type { Command, SimpleCommand } from './command.ts';
 import { SMALL } from './small-documents.fixture.ts';
 
@@ -41,8 +41,12 @@ export const link: fc.Arbitrary<Link> = fc.oneof(
     .tuple(familyId, shade, opacity)
     .map(([family, s, o]): Link => ({ to: 'shade', family, shade: s, opacity: o ?? 0.5 })),
 );
+const roleLink: fc.Arbitrary<RoleLink> = fc.oneof(
+  { weight: 5, arbitrary: link },
+  { weight: 1, arbitrary: fc.record({ to: fc.constant('gradient' as const), gradient: gradientId }) },
+);
 export const links = (keys: fc.Arbitrary<string>) =>
-  fc.dictionary(keys, link, { maxKeys: 3, noNullPrototype: true });
+  fc.dictionary(keys, roleLink, { maxKeys: 3, noNullPrototype: true });
 const plainGrowth = fc.constantFrom(
   USUAL_GROWTH,
   {
@@ -156,6 +160,7 @@ export const stops = fc
 export const gradientOf = ([id, named, kind, list]: [string, string, object, object[]]) => ({
   id,
   name: named,
+  ...(list.length > 2 ? { group: 'Sea' } : { favourite: true }),
   ...kind,
   repeating: false,
   space: 'oklab',
@@ -293,7 +298,7 @@ export const SIMPLE = [
   }),
   of('moveRole', { role: roleId, index: fc.nat(6) }),
   of('setUse', { role: roleId, use: fc.option(use) }),
-  of('setLink', { role: roleId, theme: themeId, link: fc.option(link) }),
+  of('setLink', { role: roleId, theme: themeId, link: fc.option(roleLink) }),
   of('addPair', {
     pair: fc
       .tuple(
@@ -327,6 +332,7 @@ export const SIMPLE = [
   of('addGradient', { gradient: fc.tuple(gradientId, name, anyKind, stops).map(gradientOf), index }),
   of('removeGradient', { gradient: gradientId }),
   of('renameGradient', { gradient: gradientId, name }),
+  of('moveGradient', { gradient: gradientId, index: fc.nat(4) }),
   of('setGradient', {
     gradient: gradientId,
     change: fc.constantFrom<object>(
@@ -335,6 +341,9 @@ export const SIMPLE = [
       { from: 40, repeating: true },
       { shape: 'circle', size: [{ value: 20, unit: 'px' }] },
       { center: [center, center] },
+      { group: 'Sea', favourite: true },
+      { group: null },
+      { favourite: null, space: 'srgb' },
     ),
   }),
   of('shapeGradient', { gradient: gradientId, shape: anyKind }),

@@ -1,6 +1,6 @@
 import type { SimpleCommand } from '../commands/command.ts';
 import type { ProjectDocument } from '../document.ts';
-import type { Link } from '../links/link.ts';
+import type { RoleLink } from '../links/link.ts';
 import { freeName, slug, slugsOf } from '../names.ts';
 import type { Role } from '../roles/role.ts';
 import type { Theme } from '../themes/theme.ts';
@@ -93,7 +93,7 @@ const ROLES = {
 function themeCommands(
   from: readonly Theme[],
   to: readonly Theme[],
-  linksOf: (theme: string) => Record<string, Link>,
+  linksOf: (theme: string) => Record<string, RoleLink>,
 ): SimpleCommand[] {
   const out: SimpleCommand[] = [];
   const wanted = new Map(to.map((theme) => [theme.id, theme]));
@@ -158,7 +158,7 @@ function relink(
         }))
       : [],
   );
-  const link = (role: string, theme: string, next: Link | null): SimpleCommand => ({
+  const link = (role: string, theme: string, next: RoleLink | null): SimpleCommand => ({
     type: 'setLink',
     role,
     theme,

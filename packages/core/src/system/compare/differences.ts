@@ -1,8 +1,7 @@
-import { writeGradient } from '../../gradient/write-css.ts';
 import type { ProjectDocument } from '../document.ts';
 import type { Family } from '../families/family.ts';
-import { paintedGradient } from '../gradients/resolved-gradient.ts';
-import type { Link } from '../links/link.ts';
+import { gradientCss } from '../gradients/gradient-css.ts';
+import type { RoleLink } from '../links/link.ts';
 import { linkName } from '../links/link-name.ts';
 import type { Pair } from '../pairs/pair.ts';
 import { pairName } from '../pairs/pair-name.ts';
@@ -12,6 +11,7 @@ import { worstOfRole } from '../readout/worst-of-role.ts';
 import { resolveSystem, type System } from '../resolve/resolve.ts';
 import type { Role } from '../roles/role.ts';
 import { roleNameIn, writeRoleName } from '../roles/role-name.ts';
+import { rolePaint } from '../roles/role-paint.ts';
 import { meetingOf } from '../roles/role-use.ts';
 import { keptIds } from './kept.ts';
 import { ORDERED_LISTS, type OrderedList, WHOLE_LISTS, type WholeList } from './parts.ts';
@@ -144,10 +144,10 @@ function pairWords(was: Pair | undefined, is: Pair | undefined): string[] {
   ];
 }
 
-function gradientCss({ doc, system }: State, id: string): string | null {
+/** A gradient in the first theme, as CSS. */
+function gradientIn({ doc, system }: State, id: string): string | null {
   const gradient = system.themes.get(doc.themes[0]!.id)!.gradients.get(id);
-  const painted = gradient && paintedGradient(gradient);
-  return painted ? writeGradient(painted) : null;
+  return gradient ? gradientCss(gradient) : null;
 }
 
 /** A role in a theme on one side; null where either is not there. */
@@ -156,14 +156,14 @@ function sideOf(state: State, role: Role | undefined, theme: string): Side | nul
   if (!resolved) return null;
   const worst = worstOfRole(state.readout, theme, meetingOf(state.doc.pairs, role.id));
   return {
-    css: resolved.color?.css ?? null,
+    css: rolePaint(state.system.themes.get(theme)!, role.id),
     words: linkName(state.doc, role.links[theme] ?? null),
     ratio: worst ? worst.ratio : null,
     passes: worst?.passes ?? true,
   };
 }
 
-const linkIn = (role: Role | undefined, theme: string): Link | null => role?.links[theme] ?? null;
+const linkIn = (role: Role | undefined, theme: string): RoleLink | null => role?.links[theme] ?? null;
 
 function roleDifferences(before: State, after: State, columns: readonly Identified[]): RoleDifference[] {
   const [old, now] = [byId(before.doc.roles), byId(after.doc.roles)];
@@ -175,9 +175,10 @@ function roleDifferences(before: State, after: State, columns: readonly Identifi
     const [was, is] = [old.get(id), now.get(id)];
     const cells = columns.flatMap(({ id: theme }): CellDifference[] => {
       const linked = !sameJson(linkIn(was, theme), linkIn(is, theme));
-      const colors = [before, after].map(
-        ({ system }) => system.themes.get(theme)?.roles.get(id)?.color?.css ?? null,
-      );
+      const colors = [before, after].map(({ system }) => {
+        const resolved = system.themes.get(theme);
+        return (resolved && rolePaint(resolved, id)) ?? null;
+      });
       if (!linked && colors[0] === colors[1]) return [];
       return [{ theme, linked, before: sideOf(before, was, theme), after: sideOf(after, is, theme) }];
     });
@@ -260,8 +261,8 @@ export function differencesBetween(
         ...named(was?.name, is?.name),
         ...(was && is && !sameJson({ ...was, name: '' }, { ...is, name: '' }) ? ['stops and shape'] : []),
       ],
-      before: was ? gradientCss(before, was.id) : null,
-      after: is ? gradientCss(after, is.id) : null,
+      before: was ? gradientIn(before, was.id) : null,
+      after: is ? gradientIn(after, is.id) : null,
     })),
     lists: lists.flatMap((list) =>
       sameJson(earlier[list], later[list]) ? [] : [{ list, words: listWords(earlier[list], later[list]) }],

@@ -2,7 +2,7 @@ import type { ProjectDocument } from '../document.ts';
 import { followedBy } from '../families/following.ts';
 import { groundOfGrowth } from '../families/growth-ground.ts';
 import { stopsOf } from '../gradients/gradient.ts';
-import type { Link } from '../links/link.ts';
+import type { RoleLink } from '../links/link.ts';
 import type { Role } from '../roles/role.ts';
 import { type OrderedList, type Part, partKey, type ThingKind } from './parts.ts';
 
@@ -158,8 +158,10 @@ export function restoredIn(
   return sorted.reduce((doc, part) => withPart(doc, then, part), now);
 }
 
-/** The parts that a link needs: the family or role that it points to, where it is not there now. */
-function needsOfLink(now: ProjectDocument, link: Link): Part[] {
+/** The parts that a link needs: the family, role or gradient that it points to, where it is not there now. */
+function needsOfLink(now: ProjectDocument, link: RoleLink): Part[] {
+  if (link.to === 'gradient')
+    return find(now.gradients, link.gradient) ? [] : [{ part: 'gradient', id: link.gradient }];
   if (link.to === 'role') return find(now.roles, link.role) ? [] : [{ part: 'role', id: link.role }];
   if (link.to === 'color') return [];
   return find(now.families, link.family) ? [] : [{ part: 'family', id: link.family }];

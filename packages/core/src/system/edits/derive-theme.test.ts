@@ -6,6 +6,7 @@ import { MINT_LAMP_INTERFACE } from '../../demo/interface.ts';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../commands/after.fixture.ts';
 import type { ProjectDocument } from '../document.ts';
+import { opacityOf } from '../links/family-place.ts';
 import type { Link } from '../links/link.ts';
 import { groundOf, measurePair } from '../pairs/measure.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
@@ -35,7 +36,7 @@ function mendable(doc: ProjectDocument): string[] {
   return measured
     .filter(({ passes, text }) => !passes && text !== null)
     .filter(({ pair }) => {
-      const own = doc.roles.find(({ id }) => id === pair.foreground)!.links.new!;
+      const own = opacityOf(doc.roles.find(({ id }) => id === pair.foreground)!.links.new!);
       const before = counts(doc, pair.foreground);
       return [...system.families.values()].some(({ family, shades }) =>
         shades.some(({ label }) => {

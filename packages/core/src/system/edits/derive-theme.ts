@@ -1,4 +1,4 @@
-import type { Link } from '../links/link.ts';
+import type { RoleLink } from '../links/link.ts';
 import type { System } from '../resolve/resolve.ts';
 import type { Derivation } from './derivation.ts';
 import { Mending } from './mending.ts';
@@ -7,7 +7,7 @@ import { movedLinks } from './moved-links.ts';
 /** A theme that was derived, before it is taken. */
 export interface DerivedTheme {
   /** Links by role id. */
-  readonly links: Readonly<Record<string, Link>>;
+  readonly links: Readonly<Record<string, RoleLink>>;
   readonly pairs: number;
   /** Ids of the pairs that no shade could make pass. */
   readonly failing: readonly string[];

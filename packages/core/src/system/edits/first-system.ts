@@ -8,7 +8,7 @@ import type { SimpleCommand } from '../commands/command.ts';
 import type { Batch } from '../commands/definition.ts';
 import type { ProjectDocument } from '../document.ts';
 import type { Family } from '../families/family.ts';
-import type { Link } from '../links/link.ts';
+import type { Link, RoleLink } from '../links/link.ts';
 import { freeName, slugsOf } from '../names.ts';
 import type { Pair } from '../pairs/pair.ts';
 import { differenceOf, paint } from '../resolve/painted.ts';
@@ -261,7 +261,7 @@ function assembled(
   const dark = doc.themes[1] ?? { id: 'dark', name: freeName('Dark', slugsOf(doc.themes)) };
   const page = roles[0]!.role.id;
   const label = 'make a first system';
-  const build = (links: (id: string) => Readonly<Record<string, Link>>): SimpleCommand[] => [
+  const build = (links: (id: string) => Readonly<Record<string, RoleLink>>): SimpleCommand[] => [
     ...(doc.themes.length > 1 ? [] : [{ type: 'addTheme' as const, theme: dark, links: {} }]),
     ...families.map((family): SimpleCommand => ({ type: 'addFamily', family })),
     ...roles.map(

@@ -24,7 +24,7 @@ describe('a link to a base', () => {
     const lighter = after(linked, { type: 'setBase', family: 'deepwater', color: '#7fb4bd' });
     expect(resolveFamily(lighter.families[0]!).base.label).not.toBe(label);
     const roleOf = (document: typeof SKERRY_LINE) =>
-      document.roles.find(({ links }) => Object.values(links).some((link: Link) => link.to === 'base'))!;
+      document.roles.find(({ links }) => Object.values(links).some((link) => link.to === 'base'))!;
     const role = roleOf(lighter);
     const theme = Object.entries(role.links).find(([, link]) => link.to === 'base')![0];
     expect(resolveSystem(lighter).themes.get(theme)!.roles.get(role.id)!.color!.css).toBe('#7fb4bd');

@@ -10,7 +10,7 @@ import { effectiveTarget, requiredRatio } from '../../contrast/targets.ts';
 import type { ProjectDocument } from '../document.ts';
 import type { FamilyMap } from '../families/resolved-families.ts';
 import { opacityOf, placeOf } from '../links/family-place.ts';
-import type { Link } from '../links/link.ts';
+import { type Link, plainLink, type RoleLink } from '../links/link.ts';
 import { isLayered, type Pair } from '../pairs/pair.ts';
 import { differenceOf, fade, type Painted, paint } from '../resolve/painted.ts';
 import type { System } from '../resolve/resolve.ts';
@@ -68,9 +68,9 @@ export class Mending {
   /** The darkest and the lightest shade of all. */
   private readonly ends: readonly Painted[];
   /** By role; what is given is changed. */
-  readonly links: Map<string, Link>;
+  readonly links: Map<string, RoleLink>;
 
-  constructor({ document, families }: System, links: Map<string, Link>, way: Derivation) {
+  constructor({ document, families }: System, links: Map<string, RoleLink>, way: Derivation) {
     this.doc = document;
     this.families = families;
     this.links = links;
@@ -86,7 +86,7 @@ export class Mending {
       else map.set(id, [pair]);
     };
     for (const pair of document.pairs) {
-      // What lies on a gradient or a picture is left to Check.
+      // What lies on a gradient or a picture, or is painted by one, is left to Check.
       if (!this.known(pair) || pair.exempt || isLayered(pair)) continue;
       put(this.onForeground, pair.foreground, pair);
       put(this.onBackground, pair.background, pair);
@@ -99,8 +99,8 @@ export class Mending {
   }
 
   /** The colour that a link comes to in the theme that is made. */
-  private colorOf(link: Link | undefined, depth = 0): Painted | null {
-    if (!link || depth > this.links.size) return null;
+  private colorOf(link: RoleLink | undefined, depth = 0): Painted | null {
+    if (!link || link.to === 'gradient' || depth > this.links.size) return null;
     const opacity = link.opacity ?? 1;
     if (link.to === 'color') return fade(paint(link.color), opacity);
     if (link.to === 'role') {
@@ -164,8 +164,8 @@ export class Mending {
    */
   private mend(id: string): void {
     const pairs = this.onForeground.get(id) ?? [];
-    const link = this.links.get(id);
-    const now = this.colorOf(link);
+    const link = plainLink(this.links.get(id));
+    const now = this.colorOf(link ?? undefined);
     if (!now || !link) return;
     const demands = pairs.flatMap((pair) => this.demandOf(pair) ?? []);
     const count = (color: Painted) => demands.reduce((sum, one) => sum + (meets(color, one) ? 1 : 0), 0);
@@ -202,8 +202,8 @@ export class Mending {
   /** Whether every text on a fill would still have a shade that passes on it: the darkest there is, or the lightest. */
   private carriesItsText(id: string, ground: Painted): boolean {
     return (this.onBackground.get(id) ?? []).every((pair) => {
-      const link = this.links.get(pair.foreground);
-      const front = this.colorOf(link);
+      const link = plainLink(this.links.get(pair.foreground));
+      const front = this.colorOf(link ?? undefined);
       const demand = this.demand(pair, ground);
       if (!front || !demand || meets(front, demand)) return true;
       return this.ends.some((shade) => meets(fade(shade, link?.opacity ?? 1), demand));
@@ -213,9 +213,9 @@ export class Mending {
   /** Moves the ground of a failing pair so that all that stands on it passes, and it itself where it is in front. */
   private mendGround({ background }: Pair): void {
     if (background === this.doc.ground) return;
-    const link = this.links.get(background);
-    const now = this.colorOf(link);
-    const place = placeOf(this.families, link);
+    const link = plainLink(this.links.get(background));
+    const now = this.colorOf(link ?? undefined);
+    const place = placeOf(this.families, link ?? undefined);
     if (!link || !now || !place) return;
     const above = this.onBackground.get(background) ?? [];
     const fronts = above.map((pair) => this.colorOf(this.links.get(pair.foreground)));

@@ -4,7 +4,7 @@ import { luminance, paintedOver, type Rgba } from '../../contrast/ratio.ts';
 import type { ProjectDocument } from '../document.ts';
 import type { FamilyMap } from '../families/resolved-families.ts';
 import { opacityOf, type Place, placeOf } from '../links/family-place.ts';
-import type { Link } from '../links/link.ts';
+import { type Link, plainLink, type RoleLink } from '../links/link.ts';
 import { differenceOf, type Painted, paint } from '../resolve/painted.ts';
 import type { System } from '../resolve/resolve.ts';
 import type { Role } from '../roles/role.ts';
@@ -19,12 +19,12 @@ const NEAR_PAGE = 3;
 /** How near (ΔE OK) a plain colour has to be to a shade to stand for it. */
 const NEAR_SHADE = 0.06;
 
-/** Follows links from role to role to something that is none. */
+/** Follows links from role to role to something that is none; undefined where it is no colour. */
 function endOf(roles: ReadonlyMap<string, Role>, role: Role, theme: string): Link | undefined {
   let link = role.links[theme];
   for (let steps = 0; link?.to === 'role' && steps < roles.size; steps++)
     link = roles.get(link.role)?.links[theme];
-  return link;
+  return plainLink(link) ?? undefined;
 }
 
 function nearestOf(shades: readonly Painted[], color: Painted): { at: number; difference: number } {
@@ -73,8 +73,8 @@ class Moving {
     return (link.to === 'base' ? family?.base.color : family?.byLabel.get(link.shade)) ?? null;
   }
 
-  links(): Map<string, Link> {
-    const out = new Map<string, Link>();
+  links(): Map<string, RoleLink> {
+    const out = new Map<string, RoleLink>();
     const turns = this.turns();
     const page = this.doc.ground === null ? undefined : this.roles.get(this.doc.ground);
     const pageLink = page && endOf(this.roles, page, this.from);
@@ -96,7 +96,7 @@ class Moving {
         const mirrored = pagePlace.last - pagePlace.at;
         const own = Math.min(pagePlace.last - deepest, Math.max(-highest, mirrored));
         out.set(role.id, this.shadeLink(pagePlace.family, own + offset, link));
-      } else out.set(role.id, turns ? this.turned(link) : link);
+      } else out.set(role.id, turns && link.to !== 'gradient' ? this.turned(link) : link);
     }
     return out;
   }
@@ -123,7 +123,7 @@ class Moving {
     return Math.abs(offset) <= NEAR_PAGE ? offset : null;
   }
 
-  private shadeLink(family: string, at: number, like: Link): Link {
+  private shadeLink(family: string, at: number, like: RoleLink): Link {
     const shades = this.families.get(family)!.shades;
     const shade = shades[Math.min(shades.length - 1, Math.max(0, at))]!;
     return { to: 'shade', family, shade: shade.label, ...opacityOf(like) };
@@ -143,7 +143,8 @@ class Moving {
 
 /**
  * The links of a theme moved along their families, by role: to the other end where light and dark change places,
- * surfaces keeping their distance from the page, and plain colours as light as they were dark; else as they are.
+ * surfaces keeping their distance from the page, and plain colours as light as they were dark; else as they are, as what
+ * is painted by a gradient is.
  */
-export const movedLinks = (system: System, from: string, way: Derivation): Map<string, Link> =>
+export const movedLinks = (system: System, from: string, way: Derivation): Map<string, RoleLink> =>
   new Moving(system, from, way).links();

@@ -2,14 +2,14 @@ import type { SimpleCommand } from '../commands/command.ts';
 import type { ProjectDocument } from '../document.ts';
 import { type FamilyGrowth, type GrowthGround, groundOfGrowth } from '../families/growth-ground.ts';
 import { stopsOf } from '../gradients/gradient.ts';
-import type { Link } from '../links/link.ts';
+import type { Link, RoleLink } from '../links/link.ts';
 
 /** A link to a family: to one of its shades or to its base. */
 export type FamilyLink = Extract<Link, { readonly family: string }>;
 /** What it should be instead, its opacity aside. */
 export type Instead = Link;
 
-const isFamilyLink = (link: Link | GrowthGround): link is FamilyLink =>
+const isFamilyLink = (link: RoleLink | GrowthGround): link is FamilyLink =>
   link.to === 'shade' || link.to === 'base';
 
 /** Where something of a family is used. */
@@ -26,7 +26,7 @@ export function usesOfFamily(
   family: string,
   which: (link: FamilyLink) => boolean = () => true,
 ): FamilyUses {
-  const isOne = (link: Link | GrowthGround | null): link is FamilyLink =>
+  const isOne = (link: RoleLink | GrowthGround | null): link is FamilyLink =>
     link !== null && isFamilyLink(link) && link.family === family && which(link);
   return {
     roles: roles.flatMap(({ id, links }) =>

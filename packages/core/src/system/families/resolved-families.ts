@@ -1,7 +1,7 @@
 import { hexOfRgb8 } from '../../color/write.ts';
 import { paintedOver, type Rgba } from '../../contrast/ratio.ts';
 import type { ProjectDocument } from '../document.ts';
-import type { Link } from '../links/link.ts';
+import { type Link, plainLink } from '../links/link.ts';
 import { fade, type Painted, paint } from '../resolve/painted.ts';
 import type { Role } from '../roles/role.ts';
 import type { Family } from './family.ts';
@@ -127,7 +127,7 @@ class FamilyTree {
   }
 
   private role(id: string, theme: string): Painted | null {
-    const link = rolesOf(this.doc.roles).get(id)?.links[theme];
+    const link = plainLink(rolesOf(this.doc.roles).get(id)?.links[theme]);
     const key = `${theme} ${id}`;
     if (!link || this.open.has(key)) return null;
     this.open.add(key);

@@ -21,7 +21,11 @@ import {
 export type GradientChange = Partial<
   Pick<LinearGradient, 'repeating' | 'space' | 'hueWay' | 'direction'> &
     Pick<RadialGradient, 'shape' | 'size' | 'center'> &
-    Pick<ConicGradient, 'from'>
+    Pick<ConicGradient, 'from'> & {
+      /** Null takes it away. */
+      readonly group: string | null;
+      readonly favourite: true | null;
+    }
 >;
 
 type Items = Gradient['stops'];
@@ -30,6 +34,7 @@ export type GradientCommand =
   | { readonly type: 'addGradient'; readonly gradient: Gradient; readonly index?: number }
   | { readonly type: 'removeGradient'; readonly gradient: string }
   | { readonly type: 'renameGradient'; readonly gradient: string; readonly name: string }
+  | { readonly type: 'moveGradient'; readonly gradient: string; readonly index: number }
   | { readonly type: 'setGradient'; readonly gradient: string; readonly change: GradientChange }
   /** Makes it another kind, or lays it otherwise; its stops stay. */
   | { readonly type: 'shapeGradient'; readonly gradient: string; readonly shape: GradientShape }
@@ -80,11 +85,20 @@ function checkOrder(items: Items): Items {
   return items;
 }
 
+const OF_ALL = ['repeating', 'space', 'hueWay', 'group', 'favourite'];
 const KEYS: { readonly [K in Gradient['kind']]: ReadonlySet<string> } = {
-  linear: new Set(['repeating', 'space', 'hueWay', 'direction']),
-  radial: new Set(['repeating', 'space', 'hueWay', 'shape', 'size', 'center']),
-  conic: new Set(['repeating', 'space', 'hueWay', 'from', 'center']),
+  linear: new Set([...OF_ALL, 'direction']),
+  radial: new Set([...OF_ALL, 'shape', 'size', 'center']),
+  conic: new Set([...OF_ALL, 'from', 'center']),
 };
+
+/** A gradient without what a change takes away. */
+function stripped(gradient: Gradient, change: GradientChange): Gradient {
+  const gone = new Set(Object.entries(change).flatMap(([key, value]) => (value === null ? [key] : [])));
+  return gone.size
+    ? (Object.fromEntries(Object.entries(gradient).filter(([key]) => !gone.has(key))) as unknown as Gradient)
+    : gradient;
+}
 
 function withStops(
   doc: ProjectDocument,
@@ -118,24 +132,34 @@ export const gradientSteps: StepsOf<GradientCommand> = {
     return [change(doc, index, { name }), { type: 'renameGradient', gradient: id, name: gradient.name }];
   },
 
+  moveGradient(doc, { gradient: id, index }) {
+    const from = indexOf(doc.gradients, id, 'gradient');
+    return [
+      { ...doc, gradients: moved(doc.gradients, from, index) },
+      { type: 'moveGradient', gradient: id, index: from },
+    ];
+  },
+
   setGradient(doc, { gradient: id, change: wanted }) {
     const { index, gradient } = find(doc, id);
     const keys = Object.keys(wanted);
     const foreign = keys.find((key) => !KEYS[gradient.kind].has(key));
     if (foreign) throw new Refusal(`${gradient.name} is ${gradient.kind} and has no ${foreign}.`);
     const back: GradientChange = Object.fromEntries(
-      keys.map((key) => [key, (gradient as unknown as Record<string, unknown>)[key]]),
+      keys.map((key) => [key, (gradient as unknown as Record<string, unknown>)[key] ?? null]),
     );
+    const next = stripped({ ...gradient, ...wanted } as Gradient, wanted);
     return [
-      change(doc, index, wanted as Partial<Gradient>),
+      { ...doc, gradients: replaced(doc.gradients, index, next) },
       { type: 'setGradient', gradient: id, change: back },
     ];
   },
 
   shapeGradient(doc, { gradient: id, shape }) {
     const { index, gradient } = find(doc, id);
-    const { name, repeating, space, hueWay, stops } = gradient;
-    const next = { id, name, repeating, space, hueWay, stops, ...shape } as Gradient;
+    const { name, group, favourite, repeating, space, hueWay, stops } = gradient;
+    const listed = { ...(group === undefined ? {} : { group }), ...(favourite ? { favourite } : {}) };
+    const next = { id, name, ...listed, repeating, space, hueWay, stops, ...shape } as Gradient;
     return [
       { ...doc, gradients: replaced(doc.gradients, index, next) },
       { type: 'shapeGradient', gradient: id, shape: shapeOf(gradient) },
@@ -206,6 +230,7 @@ export const gradientWords: WordsOf<GradientCommand> = {
   addGradient: (_, { gradient }) => `add the gradient ${gradient.name}`,
   removeGradient: (doc, { gradient }) => `remove the gradient ${nameIn(doc.gradients, gradient)}`,
   renameGradient: (doc, { gradient, name }) => `rename ${nameIn(doc.gradients, gradient)} to ${name}`,
+  moveGradient: (doc, { gradient }) => `move ${nameIn(doc.gradients, gradient)}`,
   setGradient: (doc, { gradient }) => `change ${nameIn(doc.gradients, gradient)}`,
   shapeGradient: (doc, { gradient }) => `change the shape of ${nameIn(doc.gradients, gradient)}`,
   setStops: (doc, { gradient }) => `arrange the stops of ${nameIn(doc.gradients, gradient)}`,

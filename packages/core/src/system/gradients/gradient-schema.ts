@@ -47,7 +47,17 @@ const stops = Joi.array()
   .unique((a, b) => a.id !== undefined && a.id === b.id)
   .custom((items: Gradient['stops'], helpers) => (isInOrder(items) ? items : helpers.error('stops.order')))
   .messages({ 'stops.order': '{{#label}} have to be in the order of their places' });
-const common = { id, name, repeating, space, hueWay, stops };
+const favourite = Joi.valid(true);
+const common = {
+  id,
+  name,
+  group: optional(name),
+  favourite: optional(favourite),
+  repeating,
+  space,
+  hueWay,
+  stops,
+};
 
 export const gradientSchema = unionOf<Gradient, 'kind'>('kind', {
   linear: { ...common, direction },
@@ -56,6 +66,8 @@ export const gradientSchema = unionOf<Gradient, 'kind'>('kind', {
 });
 
 const change = objectOf<GradientChange>({
+  group: optional(name.allow(null)),
+  favourite: optional(favourite.allow(null)),
   repeating: optional(repeating),
   space: optional(space),
   hueWay: optional(hueWay),
@@ -78,6 +90,7 @@ export const gradientCommandSchemas: CommandSchemas<GradientCommand> = {
   addGradient: { gradient: gradientSchema, index: optional(index) },
   removeGradient: { gradient: id },
   renameGradient: { gradient: id, name },
+  moveGradient: { gradient: id, index },
   setGradient: { gradient: id, change },
   addStop: { gradient: id, stop: stopSchema, index: optional(index) },
   removeStop: { gradient: id, stop: id },

@@ -16,7 +16,14 @@ export interface Stop extends ColorStop<Link> {
 }
 
 /** A gradient of the system: as CSS has it, of any kind, named, and with stops that are linked. */
-export type Gradient = CssGradient<Stop> & { readonly id: string; readonly name: string };
+export type Gradient = CssGradient<Stop> & {
+  readonly id: string;
+  readonly name: string;
+  /** The name that it is listed under with others; left out where it is on its own. */
+  readonly group?: string;
+  /** Whether it is listed before the others. */
+  readonly favourite?: true;
+};
 
 export type LinearShape = Pick<LinearGradient, 'kind' | 'direction'>;
 export type RadialShape = Pick<RadialGradient, 'kind' | 'shape' | 'size' | 'center'>;

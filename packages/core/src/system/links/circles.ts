@@ -6,7 +6,7 @@ import { followedBy } from '../families/following.ts';
 import { groundOfGrowth } from '../families/growth-ground.ts';
 import { anyOnRole, rolesOf } from '../families/resolved-families.ts';
 import { writeRoleName } from '../roles/role-name.ts';
-import type { Link } from './link.ts';
+import type { RoleLink } from './link.ts';
 
 /** Something whose colour can come of the colours of others. */
 export type Dependent =
@@ -25,7 +25,8 @@ const familyOf = (doc: Lists, id: string): Family | undefined => doc.families.fi
 function originsOf(doc: Lists, one: Dependent): Dependent[] {
   if (one.kind === 'role') {
     const link = rolesOf(doc.roles).get(one.role)?.links[one.theme];
-    if (!link || link.to === 'color') return [];
+    // A gradient's stops never take their colours of roles that gradients paint.
+    if (!link || link.to === 'color' || link.to === 'gradient') return [];
     if (link.to === 'role') return [{ kind: 'role', role: link.role, theme: one.theme }];
     return [{ kind: link.to === 'base' ? 'base' : 'shades', family: link.family }];
   }
@@ -46,6 +47,7 @@ function originsOf(doc: Lists, one: Dependent): Dependent[] {
 function letsThrough(doc: Lists, id: string, theme: string): boolean {
   let link = rolesOf(doc.roles).get(id)?.links[theme];
   for (const seen = new Set([id]); link; ) {
+    if (link.to === 'gradient') return false;
     if ((link.opacity ?? 1) < 1) return true;
     if (link.to === 'color') return (readColor(link.color).alpha ?? 1) < 1;
     if (link.to === 'base') return false;
@@ -101,5 +103,5 @@ export function refuseCircles(doc: Lists, starts: readonly Dependent[]): void {
 }
 
 /** Whether a link could be part of a circle at all: most cannot, which is told without looking at the others. */
-export const canCircle = ({ families }: Lists, link: Link): boolean =>
+export const canCircle = ({ families }: Lists, link: RoleLink): boolean =>
   link.to === 'role' || anyOnRole(families);

@@ -1,10 +1,11 @@
 import type { ProjectDocument } from '../document.ts';
 import { writeRoleName } from '../roles/role-name.ts';
-import type { Link } from './link.ts';
+import type { Link, RoleLink } from './link.ts';
 
 /** What a link points to, in words: "Deepwater 700", "text.main", "#ffffff"; with its opacity, if any. */
-export function linkName(doc: ProjectDocument, link: Link | null): string {
+export function linkName(doc: ProjectDocument, link: RoleLink | null): string {
   if (!link) return 'not linked';
+  if (link.to === 'gradient') return find(doc.gradients, link.gradient)?.name ?? 'lost gradient';
   const opacity = link.opacity ?? 1;
   const name = targetName(doc, link);
   return opacity === 1 ? name : `${name} at ${Math.round(opacity * 100)} %`;

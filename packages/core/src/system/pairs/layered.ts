@@ -4,6 +4,7 @@ import type { ResolvedTheme } from '../resolve/resolve.ts';
 import type { Measurement } from './measurement.ts';
 import type { Pair } from './pair.ts';
 import type { Regions } from './regions.ts';
+import type { Surface } from './surface.ts';
 
 /** What of a project the backdrop of a pair is looked up in. */
 export interface Around {
@@ -17,15 +18,15 @@ export type MeasuredLayers =
   | 'gone'
   | 'awaited';
 
-/** How pairs are measured that have something between ground and text. */
+/** How pairs are measured that have something between ground and text, or a role that a gradient paints. */
 export interface LayeredMeasuring {
   readonly measure: (
     pair: Pair,
-    colors: { readonly text: Rgba; readonly ground: Rgba },
+    surfaces: { readonly text: Surface; readonly ground: Surface; readonly beneath: Rgba },
     theme: ResolvedTheme,
     around: Around,
   ) => MeasuredLayers;
-  /** Whether what a text lies on, roles aside, is not what it was measured over. */
+  /** Whether what a pair was measured from, the roles' own colours aside, is not what it is now. */
   readonly isStale: (theme: ResolvedTheme, measured: Measurement, around: Around) => boolean;
 }
 

@@ -5,6 +5,7 @@ import { type Around, layeredMeasuring } from './layered.ts';
 import type { Measurement } from './measurement.ts';
 import { isLayered, type Pair, requiredOf } from './pair.ts';
 import { NO_REGIONS } from './regions.ts';
+import { surfaceOf } from './surface.ts';
 
 const WHITE: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
 
@@ -19,7 +20,8 @@ const NOTHING: Around = { pictures: [], regions: NO_REGIONS };
 
 /**
  * Measures a pair in a theme: the background over the theme's ground, what lies on it and its veil over that, then the
- * foreground, each composited in paint order; then the WCAG ratio against the pair's target, at the worst place.
+ * foreground, each composited in paint order; then the WCAG ratio against the pair's target, at the worst place. What a
+ * gradient paints is worst somewhere along its whole line.
  */
 export function measurePair(
   theme: ResolvedTheme,
@@ -27,8 +29,8 @@ export function measurePair(
   beneath: Rgba,
   around: Around = NOTHING,
 ): Measurement {
-  const foreground = theme.roles.get(pair.foreground)?.color;
-  const background = theme.roles.get(pair.background)?.color;
+  const front = surfaceOf(theme, pair.foreground);
+  const back = surfaceOf(theme, pair.background);
   const required = requiredOf(pair);
   const id = theme.theme.id;
   const nothing = {
@@ -41,15 +43,16 @@ export function measurePair(
     passes: false,
     over: null,
   };
-  if (!foreground || !background) return { ...nothing, awaited: false };
-  const ground = paintedOver(background, beneath);
-  if (!isLayered(pair)) {
-    const text = paintedOver(foreground, ground);
+  if (!front || !back) return { ...nothing, awaited: false };
+  if (!isLayered(pair) && front.kind === 'color' && back.kind === 'color') {
+    const ground = paintedOver(back.color, beneath);
+    const text = paintedOver(front.color, ground);
     const ratio = contrastRatio(text, ground);
     const passes = reaches(ratio, required);
     return { pair, theme: id, text, ground, ratio, required, passes, over: null, awaited: false };
   }
-  const layers = layeredMeasuring()?.measure(pair, { text: foreground, ground }, theme, around) ?? 'awaited';
+  const surfaces = { text: front, ground: back, beneath };
+  const layers = layeredMeasuring()?.measure(pair, surfaces, theme, around) ?? 'awaited';
   if (typeof layers === 'string') return { ...nothing, awaited: layers === 'awaited' };
   return { ...nothing, ...layers, awaited: false };
 }
@@ -97,6 +100,18 @@ function layeredPlaces(pairs: readonly Pair[]): readonly number[] {
   return places;
 }
 
+const painted = new WeakMap<ResolvedTheme['roles'], readonly string[]>();
+
+/** The roles that gradients paint in a theme. */
+export function gradientRolesOf({ roles }: ResolvedTheme): readonly string[] {
+  let ids = painted.get(roles);
+  if (!ids) {
+    ids = roles.values().flatMap(({ role, gradient }) => (gradient === null ? [] : [role.id]));
+    painted.set(roles, ids);
+  }
+  return ids;
+}
+
 const NOWHERE: ReadonlyMap<string, readonly number[]> = new Map();
 const isCounted = (m: Measurement | undefined) => m?.passes === true && !m.pair.exempt;
 const countPassing = (list: readonly Measurement[]) => list.reduce((n, m) => n + (isCounted(m) ? 1 : 0), 0);
@@ -113,10 +128,11 @@ export function measureTheme(system: System, theme: ResolvedTheme, before?: Meas
   const samePairs = pairs === before.pairs;
   const known = samePairs ? before.measurements : moved(pairs, before);
   const recolored = recoloredRoles(before.theme.roles, theme.roles);
-  const byRole = recolored.length ? pairsByRole(pairs) : NOWHERE;
+  const ofGradients = gradientRolesOf(theme);
+  const byRole = recolored.length || ofGradients.length ? pairsByRole(pairs) : NOWHERE;
   const touched = new Set(recolored.flatMap((role) => byRole.get(role) ?? []));
   const layers = layeredMeasuring();
-  for (const place of layeredPlaces(pairs))
+  for (const place of [...layeredPlaces(pairs), ...ofGradients.flatMap((role) => byRole.get(role) ?? [])])
     if (known[place] && (layers?.isStale(theme, known[place], around) ?? false)) touched.add(place);
   if (samePairs && !touched.size) return before.theme === theme ? before : { ...before, theme };
   const measurements = samePairs ? [...known] : (known as Measurement[]);

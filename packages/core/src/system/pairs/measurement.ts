@@ -21,16 +21,20 @@ export interface Measurement {
   readonly awaited: boolean;
 }
 
-/** A text over what is not one colour. */
+/** A text over what is not one colour, or in more than one. */
 export interface OverArea {
   /** As it is painted under the text, with its veil. */
   readonly grounds: Grounds;
-  /** The same without the veil; null where there is no gradient or picture. */
+  /** The same without the veil; null where there is no gradient or picture under it. */
   readonly bare: UnderText | null;
   /** The share of the area on which the text falls short, 0–1. */
   readonly failing: number;
   /** Middle of the worst pixel: px of the gradient's box, or of the picture. */
   readonly worst: { readonly x: number; readonly y: number };
+  /** Where on the line of the gradient that paints its ground, or else itself, it is worst, in percent; null where none does. */
+  readonly along: number | null;
+  /** What it was measured from, the roles' own colours aside: the same objects for as long as they are the same. */
+  readonly sources: readonly object[];
 }
 
 /** The colours of a backdrop under a text. */

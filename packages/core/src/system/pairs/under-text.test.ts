@@ -4,6 +4,7 @@ import { areaColors } from '../../picture/area-colors.ts';
 import { after } from '../commands/after.fixture.ts';
 import type { Command } from '../commands/command.ts';
 import type { ProjectDocument } from '../document.ts';
+import { plainLink } from '../links/link.ts';
 import { readoutOf } from '../readout/readout.ts';
 import { reportOf } from '../readout/report.ts';
 import { repairAll, repairCommands } from '../repairs/repair-all.ts';
@@ -160,7 +161,7 @@ describe('a text over a picture', () => {
     // In the other theme too, as much as is needed there.
     expect(measured(mended, 'night', regions).passes).toBe(true);
     const veil = mended.pairs.at(-1)!.veil!;
-    const link = mended.roles.find(({ id }) => id === veil)!.links.day!;
+    const link = plainLink(mended.roles.find(({ id }) => id === veil)!.links.day)!;
     const less = after(mended, {
       type: 'setLink',
       role: veil,
@@ -177,7 +178,7 @@ describe('a text over a picture', () => {
     );
     expect(more).toMatchObject({ kind: 'repair', side: 'veil', command: { type: 'setLink', role: veil } });
     const command = more.kind === 'repair' ? more.command : null;
-    expect(command?.type === 'setLink' && command.link?.opacity).toBeCloseTo(link.opacity!, 6);
+    expect(command?.type === 'setLink' && plainLink(command.link)?.opacity).toBeCloseTo(link.opacity!, 6);
   });
 
   it('says why nothing can, and the best there is', () => {

@@ -1,8 +1,16 @@
-import { type Grounds, groundsUnder, oneGround, worstOnGrounds } from '../../contrast/over-colors.ts';
+import {
+  type Grounds,
+  groundsUnder,
+  oneGround,
+  type SeenColors,
+  worstOnGrounds,
+} from '../../contrast/over-colors.ts';
 import { paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import { areaWithin } from '../../gradient/area.ts';
 import { type Covered, colorsAt, coveredBy } from '../../gradient/covered.ts';
 import { paintIn } from '../../gradient/geometry.ts';
+import { hintsAsStops } from '../../gradient/hints-as-stops.ts';
+import { colorAtPlace, placeStops } from '../../gradient/model.ts';
 import type { Gradient } from '../gradients/gradient.ts';
 import { paintedGradient, type ResolvedGradient } from '../gradients/resolved-gradient.ts';
 import type { ResolvedTheme } from '../resolve/resolve.ts';
@@ -11,6 +19,7 @@ import type { Around, LayeredMeasuring } from './layered.ts';
 import type { UnderText } from './measurement.ts';
 import { type Pair, requiredOf } from './pair.ts';
 import { regionOf } from './regions.ts';
+import { type Surface, surfaceOf } from './surface.ts';
 
 const covered = new WeakMap<Gradient, Map<string, Covered>>();
 const colored = new WeakMap<ResolvedGradient, Map<string, UnderText>>();
@@ -65,44 +74,198 @@ function underText(
   return seen ? { seen, area, source: seen } : 'awaited';
 }
 
-/** What the text of a layered pair stands on. */
-function overArea(
-  pair: Pair,
-  theme: ResolvedTheme,
-  ground: Rgba,
-  around: Around,
-): { readonly grounds: Grounds; readonly bare: UnderText | null } | 'gone' | 'awaited' {
-  const veil = pair.veil === undefined ? null : theme.roles.get(pair.veil)?.color;
-  if (veil === undefined || (pair.veil !== undefined && !veil)) return 'gone';
-  if (!pair.backdrop) return { grounds: oneGround(veil ? paintedOver(veil, ground) : ground), bare: null };
-  const bare = underText(theme, pair.backdrop, around);
-  return typeof bare === 'string' ? bare : { grounds: groundsUnder(bare.seen, ground, veil), bare };
+/** Places that are looked at between two stops of a line, and along the whole of it at most. */
+const LOOKS = 40;
+const MOST_LOOKS = 1024;
+
+const lines = new WeakMap<
+  ResolvedGradient,
+  { readonly seen: SeenColors; readonly places: readonly number[] } | null
+>();
+
+/** The colours along the whole line of a gradient, both sides of hard edges, as Chromium paints them; null where it has none. */
+function alongLine(resolved: ResolvedGradient) {
+  let line = lines.get(resolved);
+  if (line !== undefined) return line;
+  const painted = paintedGradient(resolved);
+  line = null;
+  if (painted) {
+    const placed = hintsAsStops(placeStops({ ...painted, repeating: false }, LINE));
+    const ends = [0, ...placed.colors.map(({ place }) => place).filter((at) => at > 0 && at < 100), 100];
+    const looks = Math.max(4, Math.min(LOOKS, Math.floor(MOST_LOOKS / ends.length)));
+    const places = ends.slice(1).flatMap((end, i) => {
+      const [from, to] = [ends[i]!, end - 1e-6];
+      if (to <= from) return [];
+      return Array.from({ length: looks + 1 }, (_, k) => from + ((to - from) * k) / looks);
+    });
+    places.push(100);
+    const colors = new Float32Array(places.length * 4);
+    places.forEach((at, i) => {
+      const { r, g, b, alpha } = colorAtPlace(placed, at);
+      colors.set([r, g, b, alpha * 255], i * 4);
+    });
+    const at = Uint32Array.from(places.keys());
+    // Each stands for the part of the line up to the next.
+    const counts = Uint32Array.from(places, (place, i) =>
+      Math.max(1, Math.round(((places[i + 1] ?? 100) - place) * PARTS)),
+    );
+    line = { seen: { colors, counts, at }, places };
+  }
+  lines.set(resolved, line);
+  return line;
 }
 
-/** Measures texts over gradients, pictures and veils, at the worst place of all that they cover. */
+/** Parts of a percent that the lengths of a line's colours are counted in. */
+const PARTS = 1000;
+/** Px of a line whose box is not known, for stops at places in px. */
+const LINE = 600;
+/** Colours of a line that a text is taken in, and of one that lies under a backdrop. */
+const TEXT_COLORS = 128;
+const BENEATH_COLORS = 9;
+
+interface LineColor {
+  readonly color: Rgba;
+  readonly at: number;
+  /** How much of the line it stands for. */
+  readonly weight: number;
+}
+
+/** Some of the colours of a line, evenly spread, ends included. */
+function someOf({ colors, counts }: SeenColors, most: number): LineColor[] {
+  const all = counts.length;
+  const n = Math.min(most, all);
+  return Array.from({ length: n }, (_, k) => {
+    const at = n === 1 ? 0 : Math.round((k * (all - 1)) / (n - 1));
+    const [r, g, b, a] = [0, 1, 2, 3].map((i) => Math.round(colors[at * 4 + i]!));
+    return { color: { r: r!, g: g!, b: b!, alpha: a! / 255 }, at, weight: counts[at]! };
+  });
+}
+
+/** Grounds of several kinds as one. */
+function together(parts: readonly Grounds[]): Grounds {
+  if (parts.length === 1) return parts[0]!;
+  const joined = <T extends Float64Array | Uint32Array>(
+    make: (values: number[]) => T,
+    of: (part: Grounds) => T,
+  ) => make(parts.flatMap((part) => [...of(part)]));
+  return {
+    colors: parts.flatMap(({ colors }) => colors),
+    luminances: joined(
+      (values) => Float64Array.from(values),
+      ({ luminances }) => luminances,
+    ),
+    counts: joined(
+      (values) => Uint32Array.from(values),
+      ({ counts }) => counts,
+    ),
+    at: joined(
+      (values) => Uint32Array.from(values),
+      ({ at }) => at,
+    ),
+    pixels: parts.reduce((n, { pixels }) => n + pixels, 0),
+  };
+}
+
+interface StandsOn {
+  readonly grounds: Grounds;
+  readonly bare: UnderText | null;
+  /** The line of the gradient that is the ground itself. */
+  readonly places: readonly number[] | null;
+}
+
+/** The colours that a ground role comes to, opaque; more than one where a gradient paints it. Null where it has none. */
+function groundColors(ground: Surface, beneath: Rgba): Rgba[] | null {
+  if (ground.kind === 'color') return [paintedOver(ground.color, beneath)];
+  const line = alongLine(ground.gradient);
+  return line && someOf(line.seen, BENEATH_COLORS).map(({ color }) => paintedOver(color, beneath));
+}
+
+/** What the text of a pair stands on, where that is more than one role's colour. */
+function standsOn(
+  pair: Pair,
+  theme: ResolvedTheme,
+  { ground, beneath }: { readonly ground: Surface; readonly beneath: Rgba },
+  around: Around,
+): StandsOn | 'gone' | 'awaited' {
+  const veil = pair.veil === undefined ? null : theme.roles.get(pair.veil)?.color;
+  if (veil === undefined || (pair.veil !== undefined && !veil)) return 'gone';
+  if (!pair.backdrop && ground.kind === 'gradient') {
+    const line = alongLine(ground.gradient);
+    if (!line) return 'gone';
+    const area = { x: 0, y: 0, width: line.places.length, height: 1 };
+    const bare: UnderText = { seen: line.seen, area, source: ground.gradient };
+    return { grounds: groundsUnder(line.seen, beneath, veil), bare, places: line.places };
+  }
+  const colors = groundColors(ground, beneath);
+  if (!colors) return 'gone';
+  if (!pair.backdrop) {
+    const [color] = colors;
+    return { grounds: oneGround(veil ? paintedOver(veil, color!) : color!), bare: null, places: null };
+  }
+  const bare = underText(theme, pair.backdrop, around);
+  if (typeof bare === 'string') return bare;
+  return {
+    grounds: together(colors.map((color) => groundsUnder(bare.seen, color, veil))),
+    bare,
+    places: null,
+  };
+}
+
+/** What a pair is measured from, the roles' own colours aside. */
+function sourcesOf(
+  pair: Pair,
+  theme: ResolvedTheme,
+  around: Around,
+  surfaces: readonly (Surface | null)[],
+): readonly object[] {
+  const bare = pair.backdrop && underText(theme, pair.backdrop, around);
+  return [
+    ...(bare && typeof bare !== 'string' ? [bare.source] : []),
+    ...surfaces.flatMap((surface) => (surface?.kind === 'gradient' ? [surface.gradient] : [])),
+  ];
+}
+
+/** Measures texts over gradients, pictures and veils, and what gradients paint, at the worst place of all. */
 export const underTexts: LayeredMeasuring = {
-  measure(pair, { text, ground }, theme, around) {
-    const area = overArea(pair, theme, ground, around);
-    if (typeof area === 'string') return area;
+  measure(pair, { text, ground, beneath }, theme, around) {
+    const stands = standsOn(pair, theme, { ground, beneath }, around);
+    if (typeof stands === 'string') return stands;
+    const { grounds, bare, places } = stands;
     const required = requiredOf(pair);
-    const worst = worstOnGrounds(text, area.grounds, required);
-    const { x, y, width } = area.bare?.area ?? { x: 0, y: 0, width: 1 };
+    const line = text.kind === 'gradient' ? alongLine(text.gradient) : null;
+    if (text.kind === 'gradient' && !line) return 'gone';
+    const texts: LineColor[] =
+      text.kind === 'color' ? [{ color: text.color, at: 0, weight: 1 }] : someOf(line!.seen, TEXT_COLORS);
+    const found = texts.map(({ color, at, weight }) => ({
+      color,
+      own: at,
+      weight,
+      worst: worstOnGrounds(color, grounds, required),
+    }));
+    const { color, own, worst } = found.reduce((a, b) => (b.worst.ratio < a.worst.ratio ? b : a));
+    const { x, y, width } = bare?.area ?? { x: 0, y: 0, width: 1 };
     return {
-      text: paintedOver(text, worst.ground),
+      text: paintedOver(color, worst.ground),
       ground: worst.ground,
       ratio: worst.ratio,
       passes: reaches(worst.ratio, required),
       over: {
-        ...area,
-        failing: worst.failing,
+        grounds,
+        bare,
+        failing:
+          found.reduce((sum, one) => sum + one.worst.failing * one.weight, 0) /
+          found.reduce((sum, one) => sum + one.weight, 0),
         worst: { x: x + (worst.at % width) + 0.5, y: y + Math.floor(worst.at / width) + 0.5 },
+        along: places?.[worst.at] ?? line?.places[own] ?? null,
+        sources: sourcesOf(pair, theme, around, [ground, text]),
       },
     };
   },
 
   isStale(theme, { pair, over }, around) {
-    if (!pair.backdrop) return over === null;
-    const now = underText(theme, pair.backdrop, around);
-    return typeof now === 'string' || now.source !== over?.bare?.source;
+    if (!over) return true;
+    const surfaces = [surfaceOf(theme, pair.background), surfaceOf(theme, pair.foreground)];
+    const now = sourcesOf(pair, theme, around, surfaces);
+    return now.length !== over.sources.length || now.some((source, i) => source !== over.sources[i]);
   },
 };

@@ -2,7 +2,7 @@ import { rgbToOklab } from '../../color/kernel.ts';
 import type { Rgba } from '../../contrast/ratio.ts';
 import { type Deficiency, simulate, visionTwins } from '../../vision/simulate.ts';
 import { opacityOf, placeOf } from '../links/family-place.ts';
-import type { Link } from '../links/link.ts';
+import { type Link, plainLink } from '../links/link.ts';
 import { ThemePairs } from '../repairs/theme-pairs.ts';
 import { fade, type Painted } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
@@ -79,7 +79,8 @@ export function partingOf(
     [a, b],
     [b, a],
   ] as const) {
-    const { link, color } = theme.roles.get(role)!;
+    const { link: linked, color } = theme.roles.get(role)!;
+    const link = plainLink(linked);
     const at = link && placeOf(system.families, link);
     if (!link || !at || !color || !pairs.isFree(role)) continue;
     system.families.get(at.family)!.shades.forEach((shade, i) => {

@@ -2,7 +2,7 @@ import type { Family } from '../families/family.ts';
 import { followedBy } from '../families/following.ts';
 import { groundOfGrowth } from '../families/growth-ground.ts';
 import { type Gradient, stopsOf } from '../gradients/gradient.ts';
-import type { Link } from '../links/link.ts';
+import type { Link, RoleLink } from '../links/link.ts';
 import type { Pair } from '../pairs/pair.ts';
 import { paint } from '../resolve/painted.ts';
 import type { System } from '../resolve/resolve.ts';
@@ -28,7 +28,7 @@ export interface Dependents {
   readonly pairs: readonly Pair[];
 }
 
-const isColor = (link: Link | null | undefined, color: string) =>
+const isColor = (link: RoleLink | null | undefined, color: string) =>
   link?.to === 'color' && paint(link.color).css === paint(color).css;
 
 /** Whether a role comes to a thing in a theme, directly or by way of other roles. */
@@ -44,7 +44,7 @@ function roleDepends(
   }
   const seen = new Set<string>();
   for (let at: ResolvedRole | undefined = resolved; at; ) {
-    const link: Link | null = at.link;
+    const link: RoleLink | null = at.link;
     if (link?.to !== 'role' || seen.has(link.role)) return false;
     if (link.role === thing.role) return true;
     seen.add(link.role);
@@ -101,27 +101,39 @@ function stopDepends(link: Link, thing: Depended, families: System['families'], 
 export function dependentsOf(system: System, thing: Depended): Dependents {
   const { document, themes, families } = system;
   const inThemes = new Map<string, string[]>();
+  const add = (role: string, theme: string) => {
+    const list = inThemes.get(role);
+    if (!list) inThemes.set(role, [theme]);
+    else if (!list.includes(theme)) list.push(theme);
+  };
   for (const [id, theme] of themes)
     for (const resolved of theme.roles.values())
-      if (roleDepends(thing, resolved, (role) => theme.roles.get(role))) {
-        const list = inThemes.get(resolved.role.id);
-        if (list) list.push(id);
-        else inThemes.set(resolved.role.id, [id]);
-      }
-  const roles = new Set(inThemes.keys());
-  if (thing.kind === 'role') roles.add(thing.role);
+      if (roleDepends(thing, resolved, (role) => theme.roles.get(role))) add(resolved.role.id, id);
+  const plain = new Set(inThemes.keys());
+  if (thing.kind === 'role') plain.add(thing.role);
+  const gradients = document.gradients.filter((gradient) =>
+    stopsOf(gradient).some(({ color }) => stopDepends(color, thing, families, plain)),
+  );
+  // No stop takes its colour of a role that a gradient paints, so that nothing more comes of these.
+  const ids = new Set(gradients.map(({ id }) => id));
+  if (ids.size)
+    for (const [id, theme] of themes)
+      for (const { role, gradient } of theme.roles.values())
+        if (gradient !== null && ids.has(gradient)) add(role.id, id);
+  const roles = new Set([...plain, ...inThemes.keys()]);
   return {
     roles: document.roles.flatMap((role) => {
       const list = inThemes.get(role.id);
       return list ? [{ role, themes: list }] : [];
     }),
-    gradients: document.gradients.filter((gradient) =>
-      stopsOf(gradient).some(({ color }) => stopDepends(color, thing, families, roles)),
-    ),
+    gradients,
     families: dependentFamilies(system, thing, roles),
     pairs: document.pairs.filter(
-      ({ foreground, background, veil }) =>
-        roles.has(foreground) || roles.has(background) || (veil !== undefined && roles.has(veil)),
+      ({ foreground, background, veil, backdrop }) =>
+        roles.has(foreground) ||
+        roles.has(background) ||
+        (veil !== undefined && roles.has(veil)) ||
+        (backdrop?.kind === 'gradient' && ids.has(backdrop.gradient)),
     ),
   };
 }

@@ -93,7 +93,7 @@ export function reportOf(readout: Readout, revision: number | null, at: string):
     required: pair.exempt ? requiredRatio(effectiveTarget(pair.target, pair.size, pair.weight)) : required,
     verdict: awaited ? 'unmeasured' : !text ? 'broken' : pair.exempt ? 'exempt' : passes ? 'passes' : 'fails',
     exempt: pair.exempt ?? null,
-    failingShare: over?.bare ? over.failing : null,
+    failingShare: over && (over.bare || over.along !== null) ? over.failing : null,
     textColor: hex(text),
     groundColor: hex(ground),
   });

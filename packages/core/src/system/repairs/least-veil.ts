@@ -3,9 +3,10 @@ import { lightnessOfLuminance } from '../../contrast/light-axis.ts';
 import { leastVeil, oneColor } from '../../contrast/over-colors.ts';
 import { luminance, paintedOver, type Rgba } from '../../contrast/ratio.ts';
 import type { Command } from '../commands/command.ts';
-import type { Link } from '../links/link.ts';
+import { type Link, plainLink } from '../links/link.ts';
 import { groundOf, measurePair } from '../pairs/measure.ts';
 import type { Measurement } from '../pairs/measurement.ts';
+import { surfaceOf } from '../pairs/surface.ts';
 import { follow, NO_ROLE } from '../resolve/follow.ts';
 import { paint } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
@@ -29,9 +30,10 @@ const percent = (opacity: number) => `${Math.round(opacity * 100)} %`;
 function leastUnder(system: System, theme: ResolvedTheme, measured: Measurement, veil: Rgba): number | null {
   const { pair, over, required } = measured;
   const text = theme.roles.get(pair.foreground)?.color;
-  const ground = theme.roles.get(pair.background)?.color;
+  const ground = surfaceOf(theme, pair.background);
   if (!text || !ground || !over) return null;
-  const beneath = paintedOver(ground, groundOf(system, theme));
+  const page = groundOf(system, theme);
+  const beneath = ground.kind === 'color' ? paintedOver(ground.color, page) : page;
   return leastVeil(text, over.bare?.seen ?? oneColor(beneath), beneath, veil, required);
 }
 
@@ -43,11 +45,14 @@ function ownVeil(
   veil: string,
 ): VeilRepair | null {
   const role = theme.roles.get(veil);
-  if (!role?.color || !role.link) return null;
+  const linked = plainLink(role?.link);
+  if (!role?.color || !linked) return null;
   // How much of it there is without the opacity that its own link lays over it.
-  const { opacity: _, ...rest } = role.link;
+  const { opacity: _, ...rest } = linked;
   const targetOf = (id: string) => theme.roles.get(id) ?? NO_ROLE;
-  const whole = follow(rest as Link, system.families, targetOf).color?.alpha ?? 0;
+  const whole =
+    follow(rest as Link, { families: system.families, hasGradient: () => false, roleOf: targetOf }).color
+      ?.alpha ?? 0;
   const opacity = leastUnder(system, theme, measured, role.color);
   if (opacity === null || whole === 0 || opacity > whole) return null;
   const share = Math.round((opacity / whole) * 1e4) / 1e4;

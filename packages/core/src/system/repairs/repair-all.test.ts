@@ -4,6 +4,7 @@ import { runs } from '../../../test/runs.ts';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../commands/after.fixture.ts';
 import type { ProjectDocument } from '../document.ts';
+import { opacityOf } from '../links/family-place.ts';
 import type { Link } from '../links/link.ts';
 import { allMeasurements, readoutOf } from '../readout/readout.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
@@ -50,7 +51,7 @@ function stillMendable(doc: ProjectDocument): string[] {
     .filter(({ pair, theme }) =>
       [pair.foreground, pair.background].some((role) => {
         if (fixed.has(role)) return false;
-        const own = doc.roles.find(({ id }) => id === role)!.links[theme]!;
+        const own = opacityOf(doc.roles.find(({ id }) => id === role)!.links[theme]!);
         return [...system.families.values()].some(({ family, shades }) =>
           shades.some(({ label }) => {
             const link: Link = { to: 'shade', family: family.id, shade: label, opacity: own.opacity ?? 1 };

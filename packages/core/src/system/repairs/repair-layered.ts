@@ -96,6 +96,9 @@ export function layeredColor(system: System, theme: ResolvedTheme, measured: Mea
   };
 }
 
+const along = ({ over }: Measurement) =>
+  over?.along == null ? '' : `it is worst at ${Math.round(over.along)} % of its line; `;
+
 /** The best that any shade, or black or white, comes to over all that a text stands on, in words. */
 function bestText(
   { families }: System,
@@ -123,6 +126,14 @@ export function repairLayered(system: System, theme: ResolvedTheme, measured: Me
     layeredVeil(system, theme, measured) ??
     layeredColor(system, theme, measured);
   if (found) return found;
+  const gradient = system.document.gradients.find(
+    ({ id }) => id === theme.roles.get(measured.pair.foreground)?.gradient,
+  );
+  if (gradient)
+    return {
+      kind: 'none',
+      reason: `A gradient paints the text, ${gradient.name}: ${along(measured)}change that stop, or give the text one colour.`,
+    };
   return {
     kind: 'none',
     reason: `No text and no veil reaches ${measured.required} everywhere here: at best ${bestText(system, measured.over!, measured.required)}. Move the text, or choose what lies under it otherwise.`,

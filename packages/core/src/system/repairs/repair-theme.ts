@@ -4,7 +4,7 @@ import { luminance, ratioOfLuminances, reaches } from '../../contrast/ratio.ts';
 import type { FamilyMap } from '../families/resolved-families.ts';
 import type { ResolvedShade } from '../families/resolved-family.ts';
 import { opacityOf, placeOf } from '../links/family-place.ts';
-import type { Link } from '../links/link.ts';
+import { type Link, plainLink } from '../links/link.ts';
 import { colorOf, differenceOf, fade, type Painted, paint } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 import { type Recoloured, ThemePairs } from './theme-pairs.ts';
@@ -55,7 +55,10 @@ class ThemeRepairing {
     this.theme = theme;
     this.families = system.families;
     this.pairs = new ThemePairs(system, theme);
-    for (const { role, link } of theme.roles.values()) if (link) this.links.set(role.id, link);
+    for (const { role, link } of theme.roles.values()) {
+      const plain = plainLink(link);
+      if (plain) this.links.set(role.id, plain);
+    }
   }
 
   /** The role at the end of the links from role to role, whose change keeps them all; itself where it points to none. */
@@ -186,7 +189,7 @@ class ThemeRepairing {
       return {
         theme,
         role,
-        from: resolved?.link ?? null,
+        from: plainLink(resolved?.link),
         to: link,
         before: resolved?.color?.css ?? null,
         after: this.pairs.colorOf(role)!.css,

@@ -9,7 +9,7 @@ import {
 } from '../../contrast/ratio.ts';
 import { groundOfGrowth } from '../families/growth-ground.ts';
 import { stopsOf } from '../gradients/gradient.ts';
-import { groundOf, measurePair } from '../pairs/measure.ts';
+import { gradientRolesOf, groundOf, measurePair } from '../pairs/measure.ts';
 import { isLayered, type Pair, requiredOf } from '../pairs/pair.ts';
 import { fade, type Painted } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
@@ -88,8 +88,9 @@ export class ThemePairs {
       if (list) list.push(follower);
       else this.followers.set(link.role, [follower]);
     }
+    const ofGradients = new Set(gradientRolesOf(theme));
     this.pairs.forEach((pair, i) => {
-      if (isLayered(pair)) this.addLayered(system, theme, pair, i);
+      if (isLayered(pair) || this.isOfGradients(pair, ofGradients)) this.addLayered(system, theme, pair, i);
     });
     if (document.ground) this.fixed.add(document.ground);
     for (const { growth } of document.families) {
@@ -99,18 +100,23 @@ export class ThemePairs {
     this.passing = this.pairs.map((_, i) => this.ratio(i) !== null && this.meets(i));
   }
 
-  /** A pair with something between ground and text: only its text is looked for another colour of. */
+  private isOfGradients({ foreground, background }: Pair, ofGradients: ReadonlySet<string>): boolean {
+    return ofGradients.size > 0 && (ofGradients.has(foreground) || ofGradients.has(background));
+  }
+
+  /** A pair with something between ground and text, or painted by a gradient: only its text is looked for another colour of. */
   private addLayered(system: System, theme: ResolvedTheme, pair: Pair, place: number): void {
     const { document, regions } = system;
     const { over } = measurePair(theme, pair, this.beneath, { pictures: document.pictures, regions });
     this.layered.set(place, over?.grounds ?? null);
-    const { background, veil, backdrop } = pair;
-    const gradient = document.gradients.find(
-      ({ id }) => backdrop?.kind === 'gradient' && id === backdrop.gradient,
-    );
-    const stops = gradient
-      ? stopsOf(gradient).flatMap(({ color }) => (color.to === 'role' ? color.role : []))
-      : [];
+    const { foreground, background, veil, backdrop } = pair;
+    const painting = [foreground, background].map((role) => theme.roles.get(role)?.gradient);
+    if (backdrop?.kind === 'gradient') painting.push(backdrop.gradient);
+    const stops = document.gradients
+      .filter(({ id }) => painting.includes(id))
+      .flatMap((gradient) =>
+        stopsOf(gradient).flatMap(({ color }) => (color.to === 'role' ? color.role : [])),
+      );
     for (const role of [background, veil, ...stops]) if (role !== undefined) this.fixed.add(role);
   }
 

@@ -57,7 +57,13 @@ const FARTHEST = 0.6;
 /** A role of a theme, with one family as it would be. */
 function roleWith(theme: ResolvedTheme, families: Families, id: string): Target {
   const role = theme.roles.get(id);
-  return role?.link ? follow(role.link, families, (other) => roleWith(theme, families, other)) : NO_ROLE;
+  if (!role?.link) return NO_ROLE;
+  const roleOf = (other: string) => roleWith(theme, families, other);
+  return follow(role.link, {
+    families,
+    hasGradient: (other) => theme.gradients.get(other) !== undefined,
+    roleOf,
+  });
 }
 
 /** The least move of a family's base in lightness after which a pair passes; what else follows the family moves along. */

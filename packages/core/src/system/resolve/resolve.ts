@@ -1,5 +1,6 @@
 import type { ProjectDocument } from '../document.ts';
 import { type FamilyMap, resolveFamilies } from '../families/resolved-families.ts';
+import { gradientIds } from '../gradients/gradient-ids.ts';
 import type { ResolvedGradient } from '../gradients/resolved-gradient.ts';
 import { ThemeGradients } from '../gradients/theme-gradients.ts';
 import { NO_REGIONS, type Regions } from '../pairs/regions.ts';
@@ -74,7 +75,7 @@ export function resolveSystem(
 type Index = ReadonlyMap<string, number>;
 
 function newTheme(document: ProjectDocument, theme: Theme, families: FamilyMap, index: Index): ResolvedTheme {
-  const roles = resolveRoles(document.roles, theme.id, families, index);
+  const roles = resolveRoles(document.roles, theme.id, families, gradientIds(document.gradients), index);
   return new ResolvedTheme(theme, roles, new ThemeGradients(document.gradients, families, roles));
 }
 
@@ -89,14 +90,17 @@ interface Change {
 
 function themeAfter(before: ResolvedTheme, change: Change, theme: Theme): ResolvedTheme {
   const { document, old, families, changed, index } = change;
+  const sameGradients = document.gradients === old.gradients;
+  const gradients = gradientIds(document.gradients, old.gradients);
+  const oldGradients = gradientIds(old.gradients);
   const roles =
-    document.roles === old.roles && !changed.size
+    document.roles === old.roles && gradients === oldGradients && !changed.size
       ? before.roles
-      : resolveRoles(document.roles, theme.id, families, index, {
+      : resolveRoles(document.roles, theme.id, families, gradients, index, {
           roles: before.roles,
           changedFamilies: changed,
+          gradients: oldGradients,
         });
-  const sameGradients = document.gradients === old.gradients;
   if (roles === before.roles && theme === before.theme && sameGradients && !changed.size) return before;
   const recolored = { families: changed, roles: recoloredRoles(before.roles, roles) };
   const fades =

@@ -1,14 +1,14 @@
 import type { Families } from '../families/resolved-family.ts';
-import type { Link } from '../links/link.ts';
+import type { RoleLink } from '../links/link.ts';
 import { ById } from '../resolve/by-id.ts';
-import { follow, LOOP, NO_ROLE, type Target, UNSET } from '../resolve/follow.ts';
+import { type Followed, follow, LOOP, NO_ROLE, type Target, UNSET } from '../resolve/follow.ts';
 import type { Painted } from '../resolve/painted.ts';
 import type { Role } from './role.ts';
 
 /** A role in one theme. */
 export interface ResolvedRole extends Target {
   readonly role: Role;
-  readonly link: Link | null;
+  readonly link: RoleLink | null;
 }
 
 /** What is known of the same theme at an earlier state. */
@@ -16,12 +16,19 @@ export interface RolesBefore {
   readonly roles: ById<ResolvedRole>;
   /** Ids of the families whose shades are not what they were then. */
   readonly changedFamilies: ReadonlySet<string>;
+  /** The gradients that there were. */
+  readonly gradients: ReadonlySet<string>;
 }
 
 const sameTarget = (a: Target, b: Target) =>
   a === b ||
-  (a.color === b.color && a.problem === b.problem && a.source === b.source && a.opacity === b.opacity);
+  (a.color === b.color &&
+    a.problem === b.problem &&
+    a.gradient === b.gradient &&
+    a.source === b.source &&
+    a.opacity === b.opacity);
 
+const sameLink = (a: Target, b: Target) => a.color === b.color && a.gradient === b.gradient;
 const sameLook = (a: Painted | null, b: Painted | null) =>
   a === b || (a !== null && b !== null && a.css === b.css && a.alpha === b.alpha && a.outside === b.outside);
 
@@ -31,6 +38,7 @@ function steady(now: Target, before: Target | undefined): Target {
     before &&
     before.problem === now.problem &&
     before.opacity === now.opacity &&
+    before.gradient === now.gradient &&
     before.source?.family === now.source?.family &&
     before.source?.shade === now.source?.shade &&
     sameLook(before.color, now.color);
@@ -38,13 +46,14 @@ function steady(now: Target, before: Target | undefined): Target {
 }
 
 /**
- * All roles in one theme; `index` has their places by id. Given an earlier state, roles whose link and whose link's target are as they were stay
+ * All roles in one theme; `index` has their places by id, `gradients` the ids of those that there are. Given an earlier state, roles whose link and whose link's target are as they were stay
  * the same objects.
  */
 export function resolveRoles(
   list: readonly Role[],
   theme: string,
   families: Families,
+  gradients: ReadonlySet<string>,
   index: ReadonlyMap<string, number>,
   before?: RolesBefore,
 ): ById<ResolvedRole> {
@@ -57,8 +66,9 @@ export function resolveRoles(
     return at === undefined ? NO_ROLE : resolveAt(at);
   };
   /** Whether what the link leads to is as it was; a role that it leads to is worked out first. */
-  const isSteady = (link: Link | null, { roles, changedFamilies }: RolesBefore) => {
+  const isSteady = (link: RoleLink | null, { roles, changedFamilies, gradients: old }: RolesBefore) => {
     if (!link || link.to === 'color') return true;
+    if (link.to === 'gradient') return gradients.has(link.gradient) === old.has(link.gradient);
     if (link.to === 'shade' || link.to === 'base') return !changedFamilies.has(link.family);
     return sameTarget(roleOf(link.role), roles.get(link.role) ?? NO_ROLE);
   };
@@ -74,30 +84,41 @@ export function resolveRoles(
     if (old && old.link === link && isSteady(link, before))
       resolved = old.role === role ? old : { ...old, role };
     else {
-      const { color, problem, source, opacity } = steady(link ? follow(link, families, roleOf) : UNSET, old);
+      const { color, problem, gradient, source, opacity } = steady(
+        link ? follow(link, followed) : UNSET,
+        old,
+      );
       resolved =
-        old?.role === role && old.color === color && old.source === source && old.problem === problem
+        old?.role === role &&
+        old.color === color &&
+        old.source === source &&
+        old.problem === problem &&
+        old.gradient === gradient
           ? old
-          : { role, link, color, problem, source, opacity };
+          : { role, link, color, problem, gradient, source, opacity };
     }
     if (resolved !== old) changed = true;
     out[at] = resolved;
     return resolved;
   };
+  const followed: Followed = { families, hasGradient: (id) => gradients.has(id), roleOf };
   for (let at = 0; at < list.length; at++) resolveAt(at);
   return changed ? new ById(index, out) : before!.roles;
 }
 
-/** Ids of the roles whose colour is not what it was, those that came or went among them. */
+/** Ids of the roles that are not painted as they were, those that came or went among them. Gradients count by their ids. */
 export function recoloredRoles(before: ById<ResolvedRole>, now: ById<ResolvedRole>): string[] {
   if (before === now) return [];
   const out: string[] = [];
   if (before.index === now.index) {
     const [old, list] = [before.values(), now.values()];
-    for (let i = 0; i < list.length; i++) if (list[i]!.color !== old[i]!.color) out.push(list[i]!.role.id);
+    for (let i = 0; i < list.length; i++) if (!sameLink(list[i]!, old[i]!)) out.push(list[i]!.role.id);
     return out;
   }
-  for (const [id, { color }] of now) if (before.get(id)?.color !== color || !before.get(id)) out.push(id);
+  for (const [id, role] of now) {
+    const old = before.get(id);
+    if (!old || !sameLink(old, role)) out.push(id);
+  }
   for (const [id] of before) if (!now.get(id)) out.push(id);
   return out;
 }

@@ -2,7 +2,7 @@ import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
 import { canCircle, refuseCircles } from '../links/circles.ts';
-import type { Link } from '../links/link.ts';
+import type { RoleLink } from '../links/link.ts';
 import { checkLength, nameIn, slug } from '../names.ts';
 import { MOST_ROLES, type Role } from './role.ts';
 import { roleNameIn, roleSlug, writeGroup, writeRoleName } from './role-name.ts';
@@ -20,7 +20,12 @@ export type RoleCommand =
   | { readonly type: 'renameRoleGroup'; readonly from: readonly string[]; readonly to: readonly string[] }
   | { readonly type: 'moveRole'; readonly role: string; readonly index: number }
   | { readonly type: 'setUse'; readonly role: string; readonly use: RoleUse | null }
-  | { readonly type: 'setLink'; readonly role: string; readonly theme: string; readonly link: Link | null };
+  | {
+      readonly type: 'setLink';
+      readonly role: string;
+      readonly theme: string;
+      readonly link: RoleLink | null;
+    };
 
 /** Refuses names that say nothing and names whose custom properties two roles would share. */
 export function checkNames(roles: readonly Role[], changed: readonly Role[]): void {
@@ -136,7 +141,7 @@ export const roleSteps: StepsOf<RoleCommand> = {
     const index = indexOf(doc.roles, role, 'role');
     indexOf(doc.themes, theme, 'theme');
     const old = doc.roles[index]!;
-    const links: Readonly<Record<string, Link>> =
+    const links: Readonly<Record<string, RoleLink>> =
       link === null ? omit(old.links, theme) : { ...old.links, [theme]: link };
     const next = { ...doc, roles: replaced(doc.roles, index, { ...old, links }) };
     if (link && canCircle(next, link)) refuseCircles(next, [{ kind: 'role', role, theme }]);

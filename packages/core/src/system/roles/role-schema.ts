@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { linkSchema } from '../links/link-schema.ts';
+import { roleLinkSchema } from '../links/link-schema.ts';
 import { type CommandSchemas, objectOf, optional } from '../schema/keys.ts';
 import { name as anyName, id, index, record } from '../schema/parts.ts';
 import { MOST_THEMES } from '../themes/theme.ts';
@@ -17,7 +17,7 @@ export const roleSchema = objectOf<Role>({
   group,
   name,
   use: optional(use),
-  links: record(linkSchema, MOST_THEMES),
+  links: record(roleLinkSchema, MOST_THEMES),
 });
 
 export const roleCommandSchemas: CommandSchemas<RoleCommand> = {
@@ -27,5 +27,5 @@ export const roleCommandSchemas: CommandSchemas<RoleCommand> = {
   renameRoleGroup: { from: group.min(1), to: group.min(1) },
   moveRole: { role: id, index },
   setUse: { role: id, use: use.allow(null) },
-  setLink: { role: id, theme: id, link: linkSchema.allow(null) },
+  setLink: { role: id, theme: id, link: roleLinkSchema.allow(null) },
 };

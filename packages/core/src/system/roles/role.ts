@@ -1,4 +1,4 @@
-import type { Link } from '../links/link.ts';
+import type { RoleLink } from '../links/link.ts';
 import type { RoleUse } from './use-names.ts';
 
 /** A named use in a group, such as *main* in *text*, with what it points to in each theme. */
@@ -10,7 +10,7 @@ export interface Role {
   /** What it paints, where that was set; else its name and its pairs say it. */
   readonly use?: RoleUse;
   /** The link in each theme, by theme id; a theme without one has no value yet. */
-  readonly links: Readonly<Record<string, Link>>;
+  readonly links: Readonly<Record<string, RoleLink>>;
 }
 
 export const MOST_ROLES = 1000;

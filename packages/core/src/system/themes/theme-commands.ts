@@ -3,7 +3,7 @@ import { indexOf, inserted, moved, omit, replaced, without } from '../commands/l
 import { Refusal } from '../commands/refusal.ts';
 import type { ProjectDocument } from '../document.ts';
 import { canCircle, refuseCircles } from '../links/circles.ts';
-import type { Link } from '../links/link.ts';
+import type { RoleLink } from '../links/link.ts';
 import { checkName, nameIn } from '../names.ts';
 import { MOST_THEMES, type Theme } from './theme.ts';
 
@@ -13,7 +13,7 @@ export type ThemeCommand =
       readonly theme: Theme;
       readonly index?: number;
       /** Links of the new theme by role id. */
-      readonly links: Readonly<Record<string, Link>>;
+      readonly links: Readonly<Record<string, RoleLink>>;
     }
   | { readonly type: 'removeTheme'; readonly theme: string }
   | { readonly type: 'renameTheme'; readonly theme: string; readonly name: string }
@@ -40,7 +40,7 @@ export const themeSteps: StepsOf<ThemeCommand> = {
     const index = indexOf(doc.themes, theme, 'theme');
     if (doc.themes.length === 1)
       throw new Refusal(`${doc.themes[0]!.name} is the only theme that is left; a project needs one.`);
-    const links: Record<string, Link> = {};
+    const links: Record<string, RoleLink> = {};
     const roles = doc.roles.map((role) => {
       const link = role.links[theme];
       if (!link) return role;

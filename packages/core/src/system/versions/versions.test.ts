@@ -163,6 +163,30 @@ describe('documents of version 4', () => {
   });
 });
 
+describe('documents of version 5', () => {
+  it('have gradients in no group, none a favourite, and none paints a role', () => {
+    expect(brought('skerry-line-5.json')).toEqual(SKERRY_LINE);
+    expect(brought('entwined-5.json')).toEqual(ENTWINED);
+  });
+
+  it('take the commands of that version', () => {
+    const commands = (stored('unsent-5.json') as unknown[]).map((old) => {
+      const result = bringCommand(old, 5);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    const { gradients, roles } = after(brought('skerry-line-5.json'), ...commands);
+    expect(gradients[0]).toMatchObject({ id: 'first-light', kind: 'conic', from: 30, space: 'srgb' });
+    expect(Object.keys(gradients[0]!)).not.toContain('group');
+    expect(roles.find(({ id }) => id === 'action-fill')!.links).toMatchObject({
+      day: { to: 'shade', family: 'buoy', shade: '700' },
+      glare: { to: 'role', role: 'text-main', opacity: 0.5 },
+    });
+  });
+});
+
 describe('bringing along', () => {
   it('leaves today’s documents and commands as they are', () => {
     expect(bringDocument(SKERRY_LINE)).toEqual({ ok: true, value: SKERRY_LINE });

@@ -7,6 +7,8 @@ import { command as commandTo4 } from './4/command.ts';
 import { document as documentTo4 } from './4/document.ts';
 import { command as commandTo5 } from './5/command.ts';
 import { document as documentTo5 } from './5/document.ts';
+import { command as commandTo6 } from './6/command.ts';
+import { document as documentTo6 } from './6/document.ts';
 import type { Form } from './form.ts';
 
 /** From one version to the next: documents and commands of the one in the form of the other. */
@@ -21,6 +23,7 @@ const STEPS: Readonly<Record<number, VersionStep>> = {
   3: { document: documentTo3, command: commandTo3 },
   4: { document: documentTo4, command: commandTo4 },
   5: { document: documentTo5, command: commandTo5 },
+  6: { document: documentTo6, command: commandTo6 },
 };
 
 /** The result of bringing something along: in today's form, though not checked yet; or why that cannot be. */

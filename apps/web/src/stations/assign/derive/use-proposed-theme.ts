@@ -1,7 +1,7 @@
 import type { Command } from '@mint-lamp/core/system/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import type { Derivation } from '@mint-lamp/core/system/edits/derivation';
-import type { Link } from '@mint-lamp/core/system/links/link';
+import type { RoleLink } from '@mint-lamp/core/system/links/link';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useJob } from '../../../jobs/use-job.ts';
 import { newId, useEditing } from '../../../store/editing.ts';
@@ -109,7 +109,7 @@ function freeFrom(wanted: string, taken: readonly string[]): string {
 /** The command that takes links of a derived theme: as a new theme, or into one that there is. */
 function takingCommand(
   { from, into, name }: Asked,
-  links: readonly (readonly [role: string, link: Link])[],
+  links: readonly (readonly [role: string, link: RoleLink])[],
   { themes, roles }: Pick<ProjectDocument, 'themes' | 'roles'>,
 ): Command {
   if (into === null) {
@@ -124,7 +124,7 @@ function takingCommand(
   return { type: 'batch', label: `derive ${target}`, commands };
 }
 
-const KEYS = ['to', 'family', 'shade', 'role', 'color', 'opacity'] as const;
-const sameLink = (a: Link | undefined, b: Link) =>
+const KEYS = ['to', 'family', 'shade', 'role', 'color', 'gradient', 'opacity'] as const;
+const sameLink = (a: RoleLink | undefined, b: RoleLink) =>
   a !== undefined &&
   KEYS.every((key) => (a as Record<string, unknown>)[key] === (b as Record<string, unknown>)[key]);

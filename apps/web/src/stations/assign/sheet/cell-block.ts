@@ -1,6 +1,6 @@
 import type { Command } from '@mint-lamp/core/system/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { Link } from '@mint-lamp/core/system/links/link';
+import type { RoleLink } from '@mint-lamp/core/system/links/link';
 import type { LinkGrid } from './copied-links.ts';
 
 export interface CellPlace {
@@ -33,8 +33,10 @@ export function blockBetween(
   };
 }
 
-export const linkAt = ({ roles }: Pick<ProjectDocument, 'roles'>, { role, theme }: CellPlace): Link | null =>
-  roles.find(({ id }) => id === role)?.links[theme] ?? null;
+export const linkAt = (
+  { roles }: Pick<ProjectDocument, 'roles'>,
+  { role, theme }: CellPlace,
+): RoleLink | null => roles.find(({ id }) => id === role)?.links[theme] ?? null;
 
 /** The links of a block, for copying. */
 export const gridOf = (doc: ProjectDocument, { roles, themes }: CellBlock): LinkGrid =>
@@ -44,7 +46,7 @@ export const gridOf = (doc: ProjectDocument, { roles, themes }: CellBlock): Link
 export function linkBlock(
   block: CellBlock,
   label: string,
-  linkFor: (cell: CellPlace, row: number, column: number) => Link | null | undefined,
+  linkFor: (cell: CellPlace, row: number, column: number) => RoleLink | null | undefined,
 ): Command {
   const commands = block.roles.flatMap((role, row) =>
     block.themes.flatMap((theme, column) => {

@@ -1,5 +1,5 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
-import type { Link } from '@mint-lamp/core/system/links/link';
+import { plainLink, type RoleLink } from '@mint-lamp/core/system/links/link';
 import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import type { ResolvedRole } from '@mint-lamp/core/system/roles/resolved-role';
 import type { Role } from '@mint-lamp/core/system/roles/role';
@@ -24,6 +24,8 @@ interface SheetCellProps {
   role: Role;
   theme: Theme;
   resolved: ResolvedRole | undefined;
+  /** What it is painted with; null where its link is broken. */
+  css: string | null;
   use: RoleUse;
   /** What it stands on and what stands on it, in CSS; null where there is nothing but the page. */
   on: string | null;
@@ -49,8 +51,22 @@ interface SheetCellProps {
  * cleared.
  */
 export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
-  const { role, theme, resolved, use, on, text, words, linked, worst, picked, actions, proposed, still } =
-    props;
+  const {
+    role,
+    theme,
+    resolved,
+    css,
+    use,
+    on,
+    text,
+    words,
+    linked,
+    worst,
+    picked,
+    actions,
+    proposed,
+    still,
+  } = props;
   const id = useProjectId();
   const store = useStore() as AppStore;
   const navigate = useNavigate();
@@ -58,7 +74,7 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
   const { edit, tryEdit, preview } = useEditing();
   const [opened, setOpened] = useState(false);
   const place = { role: role.id, theme: theme.id };
-  const linking = (link: Link | null) => ({ type: 'setLink', ...place, link }) as const;
+  const linking = (link: RoleLink | null) => ({ type: 'setLink', ...place, link }) as const;
   const drop = useColorDrop(
     `role ${role.id} ${theme.id}`,
     (color) => actions.drop(place, { to: 'color', color }),
@@ -72,7 +88,7 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
         className={clsx('flex h-9 w-full items-center', proposed.isLeft && 'opacity-60')}
         title={proposed.isLeft ? 'Left out' : 'Taken with the others'}
       >
-        <Specimen use={use} css={resolved?.color?.css ?? null} on={on} text={text} words={words} />
+        <Specimen use={use} css={css} on={on} text={text} words={words} />
         <span className="flex h-full min-w-0 flex-1 items-center gap-2 border-b border-hair px-2 hover:bg-pressed">
           <input
             type="checkbox"
@@ -92,7 +108,7 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
       data-role-cell={theme.id}
       data-role={role.id}
       aria-label={`${name} in ${theme.name}: ${linked}${worst ? `, ${formatRatio(worst.ratio)} to 1 at worst` : ''}${picked ? ', picked' : ''}`}
-      title={resolved?.problem ?? resolved?.color?.css}
+      title={resolved?.problem ?? resolved?.color?.css ?? linked}
       onPointerDown={(event) => actions.onPointerDown(event, place)}
       onFocus={() => actions.onFocus(place)}
       onClick={(event) => {
@@ -107,12 +123,12 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
         drop.isOver && 'outline-2 outline-ring',
       )}
     >
-      <Specimen use={use} css={resolved?.color?.css ?? null} on={on} text={text} words={words} />
+      <Specimen use={use} css={css} on={on} text={text} words={words} />
       <span
         className={clsx(
           'flex h-full min-w-0 flex-1 items-center gap-2 border-b border-hair px-2',
           picked ? 'bg-main text-inverse' : 'hover:bg-pressed',
-          !resolved?.color && !picked && 'text-fail',
+          css === null && !picked && 'text-fail',
         )}
       >
         <span className="min-w-0 flex-1 truncate">{linked}</span>
@@ -125,7 +141,14 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
   return (
     <LinkPicker
       startOpen
-      link={link}
+      link={plainLink(link)}
+      gradient={{
+        current: link?.to === 'gradient' ? link.gradient : null,
+        onPick: (gradient) => tryEdit(linking({ to: 'gradient', gradient })),
+        onLook: (gradient) => preview(linking({ to: 'gradient', gradient })),
+        onFill: (gradient) =>
+          edit(inEveryTheme(selectDocument(store.getState()).themes, role, { to: 'gradient', gradient })),
+      }}
       label={`Link of ${name} in ${theme.name}`}
       trigger={button}
       exceptRole={role.id}
@@ -153,7 +176,7 @@ function Worst({ worst, picked = false }: { worst: Measurement | null; picked?: 
 }
 
 /** One link for a role in every theme, as one edit. */
-const inEveryTheme = (themes: readonly Theme[], role: Role, link: Link) =>
+const inEveryTheme = (themes: readonly Theme[], role: Role, link: RoleLink) =>
   ({
     type: 'batch',
     label: `link ${writeRoleName(role)} in every theme`,

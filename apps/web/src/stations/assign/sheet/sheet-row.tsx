@@ -9,6 +9,7 @@ import { worstOfRole } from '@mint-lamp/core/system/readout/worst-of-role';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
 import type { Role } from '@mint-lamp/core/system/roles/role';
 import { readNames, writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import { meetingOf, usageOf } from '@mint-lamp/core/system/roles/role-use';
 import type { Theme } from '@mint-lamp/core/system/themes/theme';
 import clsx from 'clsx';
@@ -39,10 +40,10 @@ export function pageOf(system: System, theme: ResolvedTheme): string {
   return hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));
 }
 
-/** The colour of a role as it is seen on the page of a theme, as CSS. */
+/** What a role is painted with as it is seen on the page of a theme, as CSS. */
 function seenOn(theme: ResolvedTheme, role: string | null, system: System): string | null {
   const color = role === null ? null : theme.roles.get(role)?.color;
-  if (!color) return null;
+  if (!color) return role === null ? null : rolePaint(theme, role);
   if (color.alpha === 1) return color.css;
   const { r, g, b } = paintedOver(color, groundOf(system, theme));
   return hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));
@@ -169,6 +170,7 @@ function RowCells(props: SheetRowProps) {
               role={role}
               theme={theme}
               resolved={resolved.roles.get(role.id)}
+              css={rolePaint(resolved, role.id)}
               use={use}
               on={use === 'ground' ? null : seenOn(resolved, meets.ground, system)}
               text={use === 'ground' || use === 'fill' ? seenOn(resolved, meets.text, system) : null}

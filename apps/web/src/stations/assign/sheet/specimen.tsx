@@ -1,6 +1,7 @@
 import type { RoleUse } from '@mint-lamp/core/system/roles/use-names';
 import clsx from 'clsx';
 import { memo } from 'react';
+import { paintedText } from '../../../ui/painted-text.ts';
 
 /** Px of a theme's page on the sheet. */
 export const PAGE_WIDTH = 132;
@@ -11,7 +12,7 @@ export const pageBand = (page: string) =>
 
 interface SpecimenProps {
   use: RoleUse;
-  /** The role's colour; null where its link is broken. */
+  /** The role's colour or gradient; null where its link is broken. */
   css: string | null;
   /** What it stands on, where that is not the page. */
   on: string | null;
@@ -32,12 +33,12 @@ export const Specimen = memo(function Specimen({ use, css, on, text, words }: Sp
     >
       {css === null ? <span className="h-px w-full border-t-2 border-dashed border-fail" /> : null}
       {css !== null && use === 'ground' && text && (
-        <span className="truncate text-[15px]" style={{ color: text }}>
+        <span className="truncate text-[15px]" style={paintedText(text)}>
           {words}
         </span>
       )}
       {css !== null && use === 'text' && (
-        <span className="truncate text-[15px]" style={{ color: css }}>
+        <span className="truncate text-[15px]" style={paintedText(css)}>
           {words}
         </span>
       )}
@@ -45,7 +46,7 @@ export const Specimen = memo(function Specimen({ use, css, on, text, words }: Sp
       {css !== null && use === 'fill' && (
         <span
           className={clsx('rounded-md px-3 py-0.5 text-[14px] font-semibold', !text && 'w-16')}
-          style={{ background: css, color: text ?? 'transparent' }}
+          style={text ? paintedText(text, css) : { background: css, color: 'transparent' }}
         >
           {words}
         </span>

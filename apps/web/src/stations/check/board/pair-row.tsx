@@ -2,6 +2,7 @@ import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { describeTarget } from '@mint-lamp/core/contrast/targets';
 import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import type { System } from '@mint-lamp/core/system/resolve/resolve';
+import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import { usageOf } from '@mint-lamp/core/system/roles/role-use';
 import type { RoleUse } from '@mint-lamp/core/system/roles/use-names';
 import clsx from 'clsx';
@@ -188,6 +189,10 @@ function Cell({ measurement, was, system, use, words, open }: CellProps) {
   const theme = system.themes.get(measurement.theme)!;
   // While something is proposed, it stands where else the nearest repair does.
   const repair = passes || awaited || was ? null : repairOf(system, theme, measurement);
+  const paints =
+    over !== null && over.along !== null
+      ? { text: rolePaint(theme, pair.foreground), ground: rolePaint(theme, pair.background) }
+      : null;
   const isOther = was !== null && was !== measurement && was.ratio !== ratio;
   return (
     <>
@@ -197,7 +202,7 @@ function Cell({ measurement, was, system, use, words, open }: CellProps) {
         ) : (
           <>
             {isOther && <Sample {...{ pair, use, words }} text={was.text} ground={was.ground} />}
-            <Sample {...{ pair, use, words, text, ground }} after={isOther} />
+            <Sample {...{ pair, use, words, text, ground, paints }} after={isOther} />
           </>
         )}
         {repair?.kind === 'repair' && (
@@ -215,9 +220,13 @@ function Cell({ measurement, was, system, use, words, open }: CellProps) {
             : `${passes ? 'passes' : 'needs'} ${required} in ${theme.theme.name}`}
           {ratio > 0 && !pair.exempt && `, ${marginWords(ratio, required)}`}
           {over?.bare &&
+            over.along === null &&
             over.failing > 0 &&
             !pair.exempt &&
             `; fails on ${shareWords(over.failing)} of what it covers`}
+          {over !== null &&
+            over.along !== null &&
+            `; worst at ${Math.round(over.along)} % of its gradient${over.failing > 0 && !pair.exempt ? `, fails on ${shareWords(over.failing)} of it` : ''}`}
         </span>
       </p>
       {repair?.kind === 'repair' && !open && (

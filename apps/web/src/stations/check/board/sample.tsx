@@ -2,6 +2,7 @@ import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { Pair } from '@mint-lamp/core/system/pairs/pair';
 import type { RoleUse } from '@mint-lamp/core/system/roles/use-names';
 import clsx from 'clsx';
+import { paintedText } from '../../../ui/painted-text.ts';
 
 const css = ({ r, g, b }: Rgba) => `rgb(${r} ${g} ${b})`;
 
@@ -12,11 +13,13 @@ interface SampleProps {
   use: RoleUse;
   text: Rgba | null;
   ground: Rgba | null;
+  /** What the two roles are painted with where one of them is no one colour, as CSS. */
+  paints?: { readonly text: string | null; readonly ground: string | null } | null;
   after?: boolean;
 }
 
 /** The colours at work: text at its real size, else as what the role is for. For sighted eyes; the figures say the same. */
-export function Sample({ pair, words, use, text, ground, after = false }: SampleProps) {
+export function Sample({ pair, words, use, text, ground, paints = null, after = false }: SampleProps) {
   if (!text || !ground) return <div className="h-13 bg-sunken" />;
   return (
     <div
@@ -27,7 +30,11 @@ export function Sample({ pair, words, use, text, ground, after = false }: Sample
         // Seen on any ground: one line of it is light and one is dark in either dress.
         after && 'border-t-2 border-main shadow-[0_-2px_0_var(--surface-raised)]',
       )}
-      style={{ background: css(ground), color: css(text) }}
+      style={
+        paints?.text && paints.ground
+          ? paintedText(paints.text, paints.ground)
+          : { background: css(ground), color: css(text) }
+      }
     >
       {pair.target.content === 'graphics' ? (
         <Graphic use={use} />

@@ -1,10 +1,12 @@
-import { gradientCss } from '@mint-lamp/core/exchange/css';
+import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import type { Pair } from '@mint-lamp/core/system/pairs/pair';
 import type { Picture } from '@mint-lamp/core/system/pictures/picture';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
+import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import { useMemo } from 'react';
 import { useDocumentPart, useProjectId } from '../../../store/selectors.ts';
+import { paintedText } from '../../../ui/painted-text.ts';
 
 /** What a text lies on, in px of its own: a gradient's box, or what of a picture is shown. */
 export interface Shown {
@@ -40,7 +42,7 @@ export function PaintedArea({ pair, theme, words, measurement, shown, scale }: P
   const resolved = backdrop?.kind === 'gradient' ? theme.gradients.get(backdrop.gradient) : undefined;
   const gradient = useMemo(() => (resolved ? gradientCss(resolved) : null), [resolved]);
   if (!backdrop) return null;
-  const css = (role: string | undefined) => (role && theme.roles.get(role)?.color?.css) || undefined;
+  const css = (role: string | undefined) => (role && rolePaint(theme, role)) || undefined;
   const { text } = backdrop;
   const worst = measurement.over?.worst;
   const whole =
@@ -71,7 +73,7 @@ export function PaintedArea({ pair, theme, words, measurement, shown, scale }: P
             top: text.y,
             width: text.width,
             height: text.height,
-            color: css(pair.foreground),
+            ...paintedText(css(pair.foreground) ?? 'transparent'),
             fontSize: pair.size,
             fontWeight: pair.weight,
             lineHeight: 1.2,

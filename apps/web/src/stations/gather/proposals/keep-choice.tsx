@@ -1,4 +1,5 @@
 import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import type { Keeping } from '@mint-lamp/core/system/rounds/kept';
 import { useDocumentPart, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -42,7 +43,7 @@ export function KeepChoice({ keeping, onChange }: KeepChoiceProps) {
       items: roles.map((role) => ({
         id: role.id,
         name: writeRoleName(role),
-        css: theme.roles.get(role.id)?.color?.css ?? null,
+        css: rolePaint(theme, role.id),
       })),
     },
   ];

@@ -36,7 +36,11 @@ function read(line: string): Link | null {
 
 /** What a link comes to as a ground in a theme: opaque, on what lies beneath the page; null when it leads nowhere. */
 export function groundColor(system: System, theme: ResolvedTheme, link: Link): Rgba | null {
-  const { color } = follow(link, system.families, (id) => theme.roles.get(id) ?? NO_ROLE);
+  const { color } = follow(link, {
+    families: system.families,
+    hasGradient: () => false,
+    roleOf: (id) => theme.roles.get(id) ?? NO_ROLE,
+  });
   return color && paintedOver(color, groundOf(system, theme));
 }
 

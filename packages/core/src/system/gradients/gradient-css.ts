@@ -1,0 +1,22 @@
+import { writeGradientWith } from '../../gradient/write-css.ts';
+import type { Link } from '../links/link.ts';
+import type { Painted } from '../resolve/painted.ts';
+import { coloredGradient, type ResolvedGradient } from './resolved-gradient.ts';
+
+/** What a stop is written as: the link that it has, and the colour that this comes to. */
+export interface StopPaint {
+  readonly link: Link;
+  readonly color: Painted;
+}
+
+/** A gradient as CSS with each stop's colour as `value` writes it; null when fewer than two of its stops have one. */
+export function gradientText(resolved: ResolvedGradient, value: (stop: StopPaint) => string): string | null {
+  const gradient = coloredGradient(resolved, (color, link) => ({ color, link }));
+  const enough = gradient && gradient.stops.filter(({ kind }) => kind === 'stop').length > 1;
+  return enough ? writeGradientWith(gradient, value) : null;
+}
+
+/** A gradient as CSS with plain colours; null when fewer than two of its stops have one. */
+export function gradientCss(resolved: ResolvedGradient): string | null {
+  return gradientText(resolved, ({ color }) => color.css);
+}
