@@ -22,6 +22,15 @@ export interface GreyDip {
   readonly remedy: Rgba;
 }
 
+/** A stretch in whose middle the colour is lighter than both its ends. */
+export interface BrightMiddle {
+  /** Percent along the gradient where it is lightest. */
+  readonly place: number;
+  /** OKLCH lightness, 0–1, there, and of the lighter end. */
+  readonly lightness: number;
+  readonly expected: number;
+}
+
 /** Neighbouring stops that can hardly be told apart; indices among the colour stops. */
 export interface TwinStops {
   readonly a: number;
@@ -38,6 +47,7 @@ export interface Band {
 
 export interface GradientFaults {
   readonly greyDips: readonly GreyDip[];
+  readonly bright: readonly BrightMiddle[];
   readonly twins: readonly TwinStops[];
   readonly bands: readonly Band[];
 }
@@ -45,9 +55,12 @@ export interface GradientFaults {
 const SAMPLES = 48;
 const DIP = 0.6;
 const COLOURFUL = 0.04;
+/** OKLCH lightness by which a middle outshines both ends, so that it is seen. */
+const OUTSHINES = 0.06;
 
 /**
- * What may trouble the eye in a gradient: grey dips (chroma falls below 60 % of both ends, both colourful),
+ * What may trouble the eye in a gradient: grey dips (chroma falls below 60 % of both ends, both colourful), middles
+ * that are lighter than both ends by 0.06 of OKLCH lightness and more, as mixing round the hues makes them,
  * neighbouring stops nearer than `twin` (ΔE OK), and bands: runs of one 8-bit colour wider than `visible` px
  * at a length of `length` px where the colour changes. Flat stretches between equal stops are no bands.
  */
@@ -57,20 +70,27 @@ export function gradientFaults(
 ): GradientFaults {
   const placed = placeStops({ ...gradient, repeating: false }, length);
   const greyDips: GreyDip[] = [];
+  const bright: BrightMiddle[] = [];
   const bands: Band[] = [];
   for (const { from, to, a, b } of placed.stretches) {
     if (to <= from) continue;
     const expected = Math.min(chromaOf(a), chromaOf(b));
+    const lighterEnd = Math.max(oklab(a)[0], oklab(b)[0]);
     let low = { place: from, chroma: Number.POSITIVE_INFINITY };
+    let high = { place: from, lightness: 0 };
     for (let i = 1; i < SAMPLES; i++) {
       const place = from + ((to - from) * i) / SAMPLES;
-      const chroma = chromaOf(colorAtPlace(placed, place));
+      const color = colorAtPlace(placed, place);
+      const chroma = chromaOf(color);
       if (chroma < low.chroma) low = { place, chroma };
+      const [lightness] = oklab(color);
+      if (lightness > high.lightness) high = { place, lightness };
     }
     if (expected > COLOURFUL && low.chroma < expected * DIP) {
       const remedy = mix(a, b, (low.place - from) / (to - from), 'oklch');
       greyDips.push({ ...low, expected, remedy });
     }
+    if (high.lightness > lighterEnd + OUTSHINES) bright.push({ ...high, expected: lighterEnd });
     bands.push(...bandsIn(from, to, (place) => colorAtPlace(placed, place), length, visible));
   }
   const labs = placed.colors.map((c) => oklab(c.color));
@@ -79,7 +99,7 @@ export function gradientFaults(
     const [pair] = findTwins([labs[i - 1]!, labs[i]!], twin);
     if (pair) twins.push({ a: i - 1, b: i, difference: pair.difference });
   }
-  return { greyDips, twins, bands };
+  return { greyDips, bright, twins, bands };
 }
 
 function bandsIn(

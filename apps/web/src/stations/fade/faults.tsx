@@ -1,115 +1,96 @@
-import { type Band, gradientFaults } from '@mint-lamp/core/gradient/analyse';
-import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { stopFaults } from '@mint-lamp/core/system/gradients/stop-faults';
+import { applyCommand } from '@mint-lamp/core/system/commands/apply';
+import { faultsWithMends, type GradientFault } from '@mint-lamp/core/system/gradients/gradient-faults';
+import { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
+import { linkName } from '@mint-lamp/core/system/links/link-name';
 import { TriangleAlert } from 'lucide-react';
-import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
-import { useEditing } from '../../store/editing.ts';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { newId, useEditing } from '../../store/editing.ts';
+import { selectProject, useSystem, useTheme } from '../../store/selectors.ts';
+import { useAppSelector } from '../../store/store.ts';
 import { useSettled } from '../../store/use-settled.ts';
 import { Button } from '../../ui/button.tsx';
-import { useAddStop } from './use-add-stop.ts';
+import { straightCss, straightened } from './bench/straight.ts';
 
-const NO_BAND: Band = { from: 0, to: 0, px: 0 };
 /** Faults that are listed at first. */
 const MOST = 5;
-/** How much a stop that is never seen, and a band for each of its px, weigh beside differences in ΔE OK. */
-const HIDDEN_WEIGHS = 0.03;
-const BAND_WEIGHS = 0.001;
 
-interface Told {
-  readonly key: string;
-  /** The worst first. */
-  readonly weight: number;
-  readonly says: ReactNode;
+const whole = (n: number) => Math.round(n);
+
+/** What is wrong, in words. */
+function faultWords(fault: GradientFault, length: number): string {
+  switch (fault.kind) {
+    case 'grey':
+      return `Greyer at ${whole(fault.place)} %: chroma sinks to ${fault.chroma.toFixed(3)}, the stops beside it have ${fault.expected.toFixed(3)} and more.`;
+    case 'bright':
+      return `Lighter at ${whole(fault.place)} % than both its ends: ${whole(fault.lightness * 100)} of 100, the lighter stop beside it has ${whole(fault.expected * 100)}.`;
+    case 'seam':
+      return `Its ends meet in two colours (ΔE OK ${fault.difference.toFixed(3)}): a seam is seen.`;
+    case 'hidden':
+      return `Stop ${fault.stop + 1} is never seen: the ones beside it stand where it stands.`;
+    case 'twins':
+      return `Stop ${fault.a + 1} and Stop ${fault.b + 1} can hardly be told apart (ΔE OK ${fault.difference.toFixed(3)}).`;
+    case 'bands':
+      return `So slow a change that one colour is up to ${fault.px} px wide on the ${length} px that it goes here, at ${whole(fault.from)}–${whole(fault.to)} %: bands may show.`;
+  }
 }
 
-/** What may trouble the eye in a gradient, in words, with a remedy where there is one; the worst first, nothing when all is well. */
+/** What the mend does, as the words of its button. */
+function mendWords(fault: GradientFault, nameOf: (command: GradientFault['mend']) => string): string {
+  switch (fault.kind) {
+    case 'grey':
+      return 'Put a stop there that keeps the colour';
+    case 'bright':
+      return `Mix it in ${fault.space === 'oklch' ? 'OKLCH' : 'OKLab'}`;
+    case 'seam':
+      return 'End it as it begins';
+    case 'hidden':
+    case 'twins':
+      return fault.kind === 'hidden' ? 'Take it out' : 'Take one of them out';
+    case 'bands':
+      return `Link Stop ${(fault.stop ?? 0) + 1} to ${nameOf(fault.mend)}`;
+  }
+}
+
+/** What may trouble the eye in a gradient, in words, the worst first; each mend is seen before it is taken. Nothing when all is well. */
 export function Faults({ resolved, length }: { resolved: ResolvedGradient; length: number }) {
+  const theme = useTheme();
+  const { document, families } = useSystem();
+  const { edit, preview } = useEditing();
   // Looking costs more than drawing: while something is dragged nobody reads, and after it the words may come a moment later.
-  const settled = useDeferredValue(useSettled(resolved));
-  const addStop = useAddStop(resolved);
-  const { edit } = useEditing();
+  const still = useDeferredValue(useSettled(resolved));
+  const walking = useMemo(() => ({ families, roles: theme.roles }), [families, theme.roles]);
+  const settled = useDeferredValue(useSettled(walking));
   const [all, setAll] = useState(false);
-  const faults = useMemo(() => {
-    const painted = paintedGradient(settled);
-    return painted && gradientFaults(painted, { length });
-  }, [settled, length]);
-  const ofStops = useMemo(() => stopFaults(settled), [settled]);
-  if (!faults) return null;
-  // Faults count the stops that have a colour; the list beside counts all.
-  const numbers = settled.colors.flatMap((color, i) => (color ? [i + 1] : []));
-  const widest = faults.bands.reduce((most, band) => (band.px > most.px ? band : most), NO_BAND);
-  const told: Told[] = [
-    ...faults.greyDips.map(({ place, chroma, expected, remedy }) => ({
-      key: `grey ${place}`,
-      weight: expected - chroma,
-      says: (
-        <>
-          Greyer at {whole(place)} %: chroma sinks to {chroma.toFixed(3)}, the stops beside it have{' '}
-          {expected.toFixed(3)} and more.
-          <Button small onClick={() => addStop(whole(place), remedy)}>
-            <span
-              aria-hidden
-              data-specimen
-              className="size-3 rounded-full"
-              style={{ background: `rgb(${remedy.r} ${remedy.g} ${remedy.b})` }}
-            />
-            Mend it with a stop of this colour
-          </Button>
-        </>
-      ),
-    })),
-    ...ofStops.map((fault) =>
-      fault.kind === 'seam'
-        ? {
-            key: 'seam',
-            weight: fault.difference,
-            says: (
-              <>
-                Its ends meet in two colours (ΔE OK {fault.difference.toFixed(3)}): a seam is seen.
-                <Button small onClick={() => edit(fault.mend)}>
-                  End it as it begins
-                </Button>
-              </>
-            ),
-          }
-        : {
-            key: `hidden ${fault.stop}`,
-            weight: HIDDEN_WEIGHS,
-            says: (
-              <>
-                Stop {fault.stop + 1} is never seen: the ones beside it stand where it stands.
-                <Button small onClick={() => edit(fault.mend)}>
-                  Take it out
-                </Button>
-              </>
-            ),
-          },
-    ),
-    ...faults.twins.map(({ a, b, difference }) => ({
-      key: `twins ${a}`,
-      weight: 0.02 - difference,
-      says: `Stop ${numbers[a]} and Stop ${numbers[b]} can hardly be told apart (ΔE OK ${difference.toFixed(3)}).`,
-    })),
-    ...(widest.px > 0
-      ? [
-          {
-            key: 'bands',
-            weight: widest.px * BAND_WEIGHS,
-            says: `So slow a change that one colour is up to ${widest.px} px wide on the ${length} px that it goes here, at ${whole(widest.from)}–${whole(widest.to)} %: bands may show.`,
-          },
-        ]
-      : []),
-  ].sort((a, b) => b.weight - a.weight);
-  if (!told.length) return null;
+  const faults = useMemo(() => faultsWithMends(still, settled, length, newId), [still, settled, length]);
+  if (!faults.length) return null;
+  const nameOf = (mend: GradientFault['mend']) =>
+    mend?.type === 'linkStop' ? linkName(document, mend.link) : '';
   return (
-    <ul aria-label="Worth a look" className="flex flex-col gap-0.5">
-      {told.slice(0, all ? told.length : MOST).map(({ key, says }) => (
-        <Fault key={key}>{says}</Fault>
+    <ul aria-label="Worth a look" className="flex flex-col gap-1">
+      {faults.slice(0, all ? faults.length : MOST).map((fault) => (
+        <li key={faultWords(fault, length)} className="flex items-center gap-1.5 text-sm">
+          <TriangleAlert aria-hidden className="size-3.5 shrink-0 text-quiet" />
+          <span className="min-w-0">{faultWords(fault, length)}</span>
+          {fault.mend && (
+            <Button
+              small
+              className="shrink-0"
+              onPointerEnter={() => preview(fault.mend)}
+              onPointerLeave={() => preview(null)}
+              onFocus={() => preview(fault.mend)}
+              onBlur={() => preview(null)}
+              onClick={() => edit(fault.mend!)}
+            >
+              <Mended fault={fault} resolved={still} length={length} />
+              {mendWords(fault, nameOf)}
+            </Button>
+          )}
+        </li>
       ))}
-      {told.length > MOST && !all && (
+      {faults.length > MOST && !all && (
         <li>
           <Button small look="quiet" onClick={() => setAll(true)}>
-            Show {told.length - MOST} more
+            Show {faults.length - MOST} more
           </Button>
         </li>
       )}
@@ -117,13 +98,30 @@ export function Faults({ resolved, length }: { resolved: ResolvedGradient; lengt
   );
 }
 
-const whole = (n: number) => Math.round(n);
-
-function Fault({ children }: { children: ReactNode }) {
+/** The gradient as it would be, laid straight. For sighted eyes. */
+function Mended({
+  fault,
+  resolved,
+  length,
+}: {
+  fault: GradientFault;
+  resolved: ResolvedGradient;
+  length: number;
+}) {
+  const { families } = useSystem();
+  const { roles } = useTheme();
+  // As it is without what is shown for a look.
+  const document = useAppSelector((state) => selectProject(state).document);
+  const css = useMemo(() => {
+    const result = fault.mend && applyCommand(document, fault.mend);
+    const gradient = result?.ok && result.document.gradients.find(({ id }) => id === resolved.gradient.id);
+    if (!gradient) return undefined;
+    return straightCss(straightened(new ResolvedGradient(gradient, families, roles), length));
+  }, [fault, document, families, roles, resolved, length]);
+  if (!css) return null;
   return (
-    <li className="flex items-center gap-1.5 text-sm">
-      <TriangleAlert aria-hidden className="size-3.5 shrink-0 text-quiet" />
-      {children}
-    </li>
+    <span aria-hidden data-specimen className="checker h-3 w-20 overflow-hidden rounded-[3px]">
+      <span className="block size-full" style={{ background: css }} />
+    </span>
   );
 }
