@@ -79,6 +79,8 @@ export interface GradientPainter {
   /** The place of a point along the gradient, in percent. */
   readonly placeAt: (point: Point) => number;
   readonly placed: PlacedGradient;
+  /** The one colour that endless repeats too fine to be seen are painted in; null for all others. */
+  readonly flat: Rgba | null;
 }
 
 /** How long the line of a gradient is in a box, px: what its places in px are parts of. Of a cone, 360. */
@@ -89,8 +91,8 @@ export function paintIn(gradient: CssGradient, box: Box): GradientPainter {
   const { placeAt, length } = layout(gradient, box);
   const placed = placeStops(gradient, length);
   // Endless repeats too fine to be seen are painted as their average (CSS Images 4 §3.5).
-  const flat = gradient.repeating && length <= NO_EXTENT && averageColor(placed);
-  return { placed, placeAt, colorAt: (point) => flat || colorAtPlace(placed, placeAt(point)) };
+  const flat = gradient.repeating && length <= NO_EXTENT ? averageColor(placed) : null;
+  return { placed, placeAt, flat, colorAt: (point) => flat ?? colorAtPlace(placed, placeAt(point)) };
 }
 
 function layout(gradient: CssGradient, box: Box): { placeAt: (point: Point) => number; length: number } {
