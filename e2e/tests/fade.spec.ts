@@ -230,7 +230,7 @@ test('a gradient is pasted whole from CSS, linked where shades are near; a text 
   project,
 }) => {
   await open('fade');
-  await page.getByRole('button', { name: 'Paste CSS …' }).press('Enter');
+  await page.getByRole('button', { name: 'Paste CSS or SVG …' }).press('Enter');
   const panel = page.getByRole('dialog', { name: 'Paste a gradient' });
   const field = panel.getByLabel('CSS with a gradient in it');
   await field.fill('linear-gradient(90deg, #0b5f6b, nothing)');

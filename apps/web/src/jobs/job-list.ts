@@ -4,6 +4,7 @@ export const JOBS = {
   deriveTheme: () => import('./work/derive-theme.ts'),
   findColors: () => import('./work/find-colors.ts'),
   nameColors: () => import('./work/name-colors.ts'),
+  paintGradient: () => import('./work/paint-gradient.ts'),
   propose: () => import('./work/propose.ts'),
   readSheet: () => import('./work/read-sheet.ts'),
   repairAll: () => import('./work/repair-all.ts'),

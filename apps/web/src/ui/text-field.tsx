@@ -12,6 +12,8 @@ interface TextFieldProps {
   whileTyping?: (text: string) => string | null;
   mono?: boolean;
   unit?: string;
+  /** Texts that are offered while one is typed. */
+  suggestions?: readonly string[];
   className?: string;
   inputClassName?: string;
 }
@@ -25,6 +27,7 @@ export function TextField({
   whileTyping,
   mono,
   unit,
+  suggestions,
   className,
   inputClassName,
 }: TextFieldProps) {
@@ -52,6 +55,7 @@ export function TextField({
           id={id}
           value={draft ?? value}
           data-settled={draft === null || undefined}
+          list={suggestions?.length ? `${id}-known` : undefined}
           spellCheck={false}
           autoComplete="off"
           aria-invalid={fault !== null}
@@ -75,6 +79,13 @@ export function TextField({
             inputClassName,
           )}
         />
+        {suggestions && suggestions.length > 0 && (
+          <datalist id={`${id}-known`}>
+            {suggestions.map((one) => (
+              <option key={one} value={one} />
+            ))}
+          </datalist>
+        )}
         {unit && <span className="text-sm text-quiet">{unit}</span>}
       </div>
       {hint && (

@@ -1,3 +1,4 @@
+import { shareWords } from '../contrast/share-words.ts';
 import { EXEMPT_NAMES } from '../system/pairs/pair.ts';
 import type { ContrastReport, ReportedPair, ReportedTheme } from '../system/readout/report.ts';
 
@@ -25,14 +26,12 @@ const SAID = {
   unmeasured: 'not measured: its picture could not be read',
 } as const;
 
-/** The share of an area that fails, never rounded down to none. */
-const shareWords = (share: number | null) =>
-  share ? `, on ${share < 0.01 ? 'under 1' : Math.round(share * 100)} % of what it covers` : '';
+const failingWords = (share: number | null) => (share ? `, on ${shareWords(share)} of what it covers` : '');
 
 const verdictWords = ({ verdict, exempt, failingShare }: ReportedPair) =>
   exempt && verdict === 'exempt'
     ? `exempt: ${EXEMPT_NAMES[exempt.as]}. ${exempt.reason}`
-    : `${SAID[verdict]}${verdict === 'fails' ? shareWords(failingShare) : ''}`;
+    : `${SAID[verdict]}${verdict === 'fails' ? failingWords(failingShare) : ''}`;
 
 /** Both colours side by side; for sighted eyes, the words and figures beside it say the same. */
 const swatch = ({ textColor, groundColor }: ReportedPair) =>

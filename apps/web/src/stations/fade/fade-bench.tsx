@@ -13,22 +13,26 @@ import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { part } from '../../ui/part.tsx';
-import { TextField } from '../../ui/text-field.tsx';
 import { BenchAxis } from './bench/bench-axis.tsx';
 import { straightened } from './bench/straight.ts';
-import { type TextOn, useTextAlong } from './bench/text-lane.tsx';
 import { Faults } from './faults.tsx';
 import { copyOf } from './new-gradient.ts';
 import { GeometryHandles } from './preview/geometry-handles.tsx';
 import { Preview } from './preview/preview.tsx';
 import { type BoxSize, PURPOSES, type Purpose } from './preview/purposes.ts';
 import { ArrangeStops } from './settings/arrange-stops.tsx';
+import { CarryColor } from './settings/carry-color.tsx';
+import { Listing } from './settings/listing.tsx';
 import { ShapeSettings } from './settings/shape-settings.tsx';
 import { SpaceSamples } from './settings/space-samples.tsx';
-import { TextOnGradient } from './settings/text-on-gradient.tsx';
 import { StopList } from './stop-list.tsx';
+import { TextOnGradient, TRIED_ID } from './text/text-on-gradient.tsx';
+import { TextOverPreview } from './text/text-over-preview.tsx';
+import type { TextTrial } from './text/text-trial.ts';
+import { useTextTrial } from './text/use-text-trial.ts';
 
 const WholeGradient = part(() => import('./settings/whole-gradient.tsx'));
+const CutColors = part(() => import('./settings/cut-colors.tsx'));
 const HandOver = part(() => import('./settings/hand-over.tsx'));
 
 interface FadeBenchProps {
@@ -43,7 +47,7 @@ const BESIDE_SCALE = 0.34;
 /** One gradient at work: as what it is for with its geometry, straight with its profile and posts, its stops and settings. */
 export function FadeBench({ resolved, openStop }: FadeBenchProps) {
   const { gradient } = resolved;
-  const { edit, tryEdit } = useEditing();
+  const { edit } = useEditing();
   const doc = useDocumentPart('gradients');
   const id = useProjectId();
   const navigate = useNavigate();
@@ -55,8 +59,10 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
   const painted = useMemo(() => paintedGradient(resolved), [resolved]);
   const length = painted && size.width > 0 ? lineLength(painted, size) : 600;
   const straight = useMemo(() => straightened(resolved, length), [resolved, length]);
-  const [text, setText] = useState<TextOn | null>(null);
-  const along = useTextAlong(straight, text);
+  const [trial, setTrial] = useState<TextTrial | null>(null);
+  const [veil, setVeil] = useState<string | null>(null);
+  const shownSize = purpose === 'box' ? box : size;
+  const tried = useTextTrial(gradient.id, painted, straight, trial, size);
   // Nobody chooses a space while a post is dragged: the frame is left to what moves.
   const still = { gradient: useSettled(gradient), straight: useSettled(straight) };
   const duplicate = () => {
@@ -68,7 +74,15 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
     <section aria-label={gradient.name} className="flex flex-col gap-3 px-5 pb-5">
       <div className="grid grid-cols-[minmax(0,1fr)_148px] gap-4">
         <div className="grid min-h-43 place-items-center">
-          <Preview resolved={resolved} purpose={purpose} box={box} onSize={measured}>
+          <Preview resolved={resolved} purpose={purpose} box={box} isBare={trial !== null} onSize={measured}>
+            {trial && purpose !== 'text' && size.width > 0 && (
+              <TextOverPreview
+                {...{ trial, tried, veil }}
+                size={size}
+                describedBy={TRIED_ID}
+                onArea={(area) => setTrial({ ...trial, area })}
+              />
+            )}
             {purpose !== 'text' && <GeometryHandles gradient={gradient} size={size} />}
           </Preview>
         </div>
@@ -91,33 +105,31 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
           <Beside gradient={gradient.id} purpose={purpose} box={box} />
         </div>
       </div>
-      <BenchAxis {...{ resolved, openStop, straight, length, along }} />
+      <BenchAxis {...{ resolved, openStop, straight, length }} along={tried.along} under={tried.inBox} />
       <TextOnGradient
         gradient={gradient.id}
-        text={text}
-        along={along}
-        size={purpose === 'box' ? box : size}
-        onChange={setText}
+        {...{ trial, tried }}
+        size={size}
+        onChange={setTrial}
+        onVeil={setVeil}
       />
       <Faults resolved={resolved} length={Math.round(length)} />
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_248px] gap-6">
         <div className="flex min-w-0 flex-col gap-3">
           <StopList resolved={resolved} openStop={openStop} />
           <ArrangeStops gradient={gradient} />
+          <CarryColor resolved={resolved} />
           <NotesOn on={noted} />
         </div>
         <div className="flex min-w-0 flex-col gap-4">
           <SpaceSamples {...still} />
           <WholeGradient gradient={gradient.id} />
+          <CutColors resolved={resolved} />
         </div>
         <div className="flex flex-col gap-3">
-          <TextField
-            label="Gradient"
-            value={gradient.name}
-            onCommit={(name) => tryEdit({ type: 'renameGradient', gradient: gradient.id, name })}
-          />
+          <Listing gradient={gradient} />
           <ShapeSettings gradient={gradient} />
-          <HandOver resolved={resolved} size={purpose === 'box' ? box : size} />
+          <HandOver resolved={resolved} size={shownSize} />
           <div className="flex flex-wrap gap-2">
             <Button onClick={duplicate}>
               <Copy aria-hidden className="size-4" /> Duplicate

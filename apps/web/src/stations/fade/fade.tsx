@@ -1,3 +1,4 @@
+import type { Link } from '@mint-lamp/core/system/links/link';
 import { useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { addressOf } from '../../addresses.ts';
@@ -12,7 +13,8 @@ import { part } from '../../ui/part.tsx';
 import { Popover } from '../../ui/popover.tsx';
 import { FadeBench } from './fade-bench.tsx';
 import { GradientList } from './gradient-list.tsx';
-import { newGradient } from './new-gradient.ts';
+import { NewFrom } from './new-from.tsx';
+import { gradientThrough, newGradient } from './new-gradient.ts';
 
 const PasteGradient = part(() => import('./paste-gradient.tsx'), <div className="h-44 w-[440px]" />);
 
@@ -35,6 +37,10 @@ export default function Fade() {
     const gradient = newGradient(doc);
     if (edit({ type: 'addGradient', gradient })) navigate(addressOf(id, 'fade', gradient.id));
   };
+  const addFrom = (name: string, links: readonly Link[]) => {
+    const gradient = gradientThrough(doc, name, links);
+    if (edit({ type: 'addGradient', gradient })) navigate(addressOf(id, 'fade', gradient.id));
+  };
   return (
     <div className="flex min-h-full flex-col">
       <PageHeader
@@ -46,10 +52,11 @@ export default function Fade() {
           align="end"
           open={pasting}
           onOpenChange={setPasting}
-          trigger={<Button>Paste CSS …</Button>}
+          trigger={<Button>Paste CSS or SVG …</Button>}
         >
           <PasteGradient onDone={() => setPasting(false)} />
         </Popover>
+        <NewFrom onMake={addFrom} />
         <Button look="primary" onClick={add}>
           New gradient
         </Button>

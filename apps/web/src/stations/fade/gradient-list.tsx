@@ -1,41 +1,107 @@
+import { rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
+import { gradientSections, movedBeside } from '@mint-lamp/core/system/gradients/gradient-sections';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import clsx from 'clsx';
-import { memo, useEffect, useRef, useState } from 'react';
+import { memo, type PointerEventHandler, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useStore } from 'react-redux';
 import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
-import { useProjectId, useTheme } from '../../store/selectors.ts';
+import type { MovableThing } from '../../dragging/color-dragging.tsx';
+import { useEditing } from '../../store/editing.ts';
+import { selectDocument, useDocumentPart, useProjectId, useTheme } from '../../store/selectors.ts';
+import type { AppStore } from '../../store/store.ts';
 
-/** All gradients of the project, painted in the present theme. */
+const SECTION_NAMES = { favourites: 'Favourites', own: '', group: '' } as const;
+
+/** All gradients of the project, painted in the present theme: favourites first, then on their own, then by group. */
 export function GradientList({ open }: { open: string | null }) {
   const theme = useTheme();
   const id = useProjectId();
+  const gradients = useDocumentPart('gradients');
+  const store = useStore() as AppStore;
+  const { edit } = useEditing();
+  const sections = useMemo(() => gradientSections(gradients), [gradients]);
+  const order = useMemo(
+    () => sections.flatMap((section) => section.gradients.map((one) => one.id)),
+    [sections],
+  );
+  const latest = useRef(order);
+  latest.current = order;
+  const move = useCallback(
+    (gradient: string, to: number) => {
+      const other = latest.current[to];
+      const commands = other ? movedBeside(selectDocument(store.getState()).gradients, gradient, other) : [];
+      if (commands.length) edit({ type: 'batch', label: 'put a gradient elsewhere', commands });
+    },
+    [store, edit],
+  );
+  let next = 0;
   return (
     <nav aria-label="Gradients" className="px-5 pb-3">
-      <ul className="flex gap-2 overflow-x-auto p-0.5">
-        {[...theme.gradients.values()].map((resolved) => (
-          <GradientTile
-            key={resolved.gradient.id}
-            resolved={resolved}
-            to={addressOf(id, 'fade', resolved.gradient.id)}
-            on={resolved.gradient.id === open}
-          />
-        ))}
-      </ul>
+      <SortableContext items={order.map(tileId)} strategy={rectSortingStrategy}>
+        <div className="flex gap-4 overflow-x-auto p-0.5">
+          {sections.map(({ kind, group, gradients: list }) => (
+            <section
+              key={`${kind} ${group}`}
+              aria-label={group || SECTION_NAMES[kind] || 'In no group'}
+              className={clsx('shrink-0', next > 0 && 'border-l border-hair pl-4')}
+            >
+              {sections.length > 1 && (
+                <h2 className="h-4.5 truncate text-xs text-quiet">{group || SECTION_NAMES[kind]}</h2>
+              )}
+              <ul className="flex gap-2">
+                {list.map((gradient) => {
+                  const resolved = theme.gradients.get(gradient.id);
+                  const index = next++;
+                  return resolved ? (
+                    <GradientTile
+                      key={gradient.id}
+                      resolved={resolved}
+                      index={index}
+                      to={addressOf(id, 'fade', gradient.id)}
+                      on={gradient.id === open}
+                      onMove={move}
+                    />
+                  ) : null;
+                })}
+              </ul>
+            </section>
+          ))}
+        </div>
+      </SortableContext>
     </nav>
   );
 }
 
+/** What a tile is called among the things that can be dragged. */
+const tileId = (gradient: string) => `gradient ${gradient}`;
+
 interface GradientTileProps {
   resolved: ResolvedGradient;
+  index: number;
   to: string;
   on: boolean;
+  onMove: (gradient: string, to: number) => void;
 }
 
 /** One gradient, painted once it comes into the window, and again only when it changes itself. */
-const GradientTile = memo(function GradientTile({ resolved, to, on }: GradientTileProps) {
-  const tile = useRef<HTMLLIElement>(null);
+const GradientTile = memo(function GradientTile({ resolved, index, to, on, onMove }: GradientTileProps) {
+  const { id, name } = resolved.gradient;
+  const tile = useRef<HTMLLIElement | null>(null);
   const [seen, setSeen] = useState(false);
+  const data: MovableThing = {
+    moves: { kind: 'gradient', name, index, moveTo: (place) => onMove(id, place) },
+  };
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: tileId(id), data });
+  const ref = useCallback(
+    (element: HTMLLIElement | null) => {
+      setNodeRef(element);
+      tile.current = element;
+    },
+    [setNodeRef],
+  );
   useEffect(() => {
     const observer = new IntersectionObserver((entries) => setSeen(entries.some((e) => e.isIntersecting)));
     observer.observe(tile.current!);
@@ -45,17 +111,21 @@ const GradientTile = memo(function GradientTile({ resolved, to, on }: GradientTi
     if (on) tile.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }, [on]);
   return (
-    <li ref={tile} className="w-32 shrink-0">
-      <Link to={to} aria-current={on ? 'true' : undefined} className="block rounded-md">
+    <li
+      ref={ref}
+      className={clsx('w-32 shrink-0', isDragging && 'relative z-20 opacity-70')}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      // By keyboard the settings of a gradient do it.
+      onPointerDown={listeners?.onPointerDown as PointerEventHandler | undefined}
+    >
+      <Link to={to} draggable={false} aria-current={on ? 'true' : undefined} className="block rounded-md">
         <span aria-hidden className="checker block h-7 overflow-hidden rounded-md border border-hair">
           <span
             className="block size-full"
             style={{ background: (seen && gradientCss(resolved)) || undefined }}
           />
         </span>
-        <span className={clsx('block truncate text-sm', on ? 'font-semibold' : 'text-quiet')}>
-          {resolved.gradient.name}
-        </span>
+        <span className={clsx('block truncate text-sm', on ? 'font-semibold' : 'text-quiet')}>{name}</span>
       </Link>
     </li>
   );

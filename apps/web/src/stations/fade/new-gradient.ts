@@ -1,4 +1,5 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { stopsThrough } from '@mint-lamp/core/system/gradients/cut-gradient';
 import { type Gradient, stopAt } from '@mint-lamp/core/system/gradients/gradient';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { freeName, numberedName, slugsOf } from '@mint-lamp/core/system/names';
@@ -22,6 +23,20 @@ export function newGradient(doc: ProjectDocument): Gradient {
     space: 'oklab',
     hueWay: 'shorter',
     stops: [stop(0, 0.9), stop(50, 0.6), stop(100, 0.2)],
+  };
+}
+
+/** A straight gradient through some links, evenly, under a name that is free. */
+export function gradientThrough(doc: ProjectDocument, name: string, links: readonly Link[]): Gradient {
+  return {
+    id: newId(),
+    name: freeName(name, slugsOf(doc.gradients)),
+    kind: 'linear',
+    direction: { by: 'angle', degrees: 90 },
+    repeating: false,
+    space: 'oklab',
+    hueWay: 'shorter',
+    stops: stopsThrough(links, newId),
   };
 }
 

@@ -1,7 +1,13 @@
-import { type FoundGradient, findGradients } from '@mint-lamp/core/gradient/find-css';
+import { svgGradients } from '@mint-lamp/core/exchange/svg-gradients';
+import { findGradients } from '@mint-lamp/core/gradient/find-css';
+import type { CssGradient } from '@mint-lamp/core/gradient/model';
 import { readGradient } from '@mint-lamp/core/gradient/read-css';
 import { writeGradient } from '@mint-lamp/core/gradient/write-css';
-import { pastedColors, pastedGradient } from '@mint-lamp/core/system/gradients/pasted-gradient';
+import {
+  LINKED_WITHIN,
+  pastedColors,
+  pastedGradient,
+} from '@mint-lamp/core/system/gradients/pasted-gradient';
 import { freeName, slugsOf } from '@mint-lamp/core/system/names';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -10,13 +16,42 @@ import { newId, useEditing } from '../../store/editing.ts';
 import { useProjectId, useSystem } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
+import { readSvg } from './read-svg.ts';
 
-/** ΔE OK within which a colour is linked to a shade, unless said otherwise. */
-const WITHIN = 0.02;
+/** A gradient that was found in what was pasted. */
+interface Found {
+  readonly key: string;
+  readonly name: string;
+  readonly gradient: CssGradient;
+  /** What of it could not be brought along, in words. */
+  readonly notes: readonly string[];
+}
+
+const isSvg = (text: string) => /<(svg|linearGradient|radialGradient)[\s>]/.test(text);
+
+/** The gradients of a text: those of CSS wherever they stand in it, or those of an SVG file. */
+function foundIn(text: string): Found[] {
+  if (isSvg(text)) {
+    const root = readSvg(text);
+    return root
+      ? svgGradients(root).map(({ id, gradient, notes }) => ({ key: id, name: id, gradient, notes }))
+      : [];
+  }
+  return findGradients(text).map((found) => ({
+    key: found.text,
+    name: 'Pasted',
+    gradient: found.gradient,
+    notes: [],
+  }));
+}
 
 /** Why nothing can be read of a pasted text, where that is so. */
 function faultOf(text: string): string | null {
-  if (!text.trim() || findGradients(text).length) return null;
+  if (!text.trim() || foundIn(text).length) return null;
+  if (isSvg(text))
+    return readSvg(text)
+      ? 'There is no linear or radial gradient with two stops in this SVG.'
+      : 'This is no well-formed SVG: it breaks off, or a tag is not closed.';
   const read = readGradient(
     text
       .trim()
@@ -29,13 +64,13 @@ function faultOf(text: string): string | null {
 /** Takes CSS gradients from a text, whole, with links to shades where those are near. */
 export default function PasteGradient({ onDone }: { onDone: () => void }) {
   const [text, setText] = useState('');
-  const [within, setWithin] = useState(WITHIN);
-  const found = useMemo(() => findGradients(text), [text]);
+  const [within, setWithin] = useState(LINKED_WITHIN);
+  const found = useMemo(() => foundIn(text), [text]);
   const fault = useMemo(() => faultOf(text), [text]);
   return (
     <div className="flex w-[440px] flex-col gap-2">
       <label htmlFor="pasted-css" className="text-sm text-quiet">
-        CSS with a gradient in it: linear, radial or conic, in any notation
+        CSS with gradients in it, in any notation, or an SVG file
       </label>
       <textarea
         id="pasted-css"
@@ -50,6 +85,18 @@ export default function PasteGradient({ onDone }: { onDone: () => void }) {
       <p id="pasted-fault" role="status" className="text-sm text-fail empty:hidden">
         {fault}
       </p>
+      <label className="flex items-center gap-2 text-sm">
+        <span className="text-quiet">or a file:</span>
+        <input
+          type="file"
+          accept=".svg,.css,image/svg+xml,text/css"
+          aria-label="SVG or CSS file"
+          onChange={async ({ target }) => {
+            const [file] = target.files ?? [];
+            if (file) setText(await file.text());
+          }}
+        />
+      </label>
       <NumberField
         label="Link colours to shades within (ΔE OK)"
         value={within}
@@ -62,7 +109,7 @@ export default function PasteGradient({ onDone }: { onDone: () => void }) {
       {found.length > 0 && (
         <ul aria-label="Gradients in it" className="flex flex-col gap-2">
           {found.map((one) => (
-            <Pasted key={one.text} found={one} within={within} onDone={onDone} />
+            <Pasted key={one.key} found={one} within={within} onDone={onDone} />
           ))}
         </ul>
       )}
@@ -70,7 +117,7 @@ export default function PasteGradient({ onDone }: { onDone: () => void }) {
   );
 }
 
-function Pasted({ found, within, onDone }: { found: FoundGradient; within: number; onDone: () => void }) {
+function Pasted({ found, within, onDone }: { found: Found; within: number; onDone: () => void }) {
   const system = useSystem();
   const { tryEdit } = useEditing();
   const navigate = useNavigate();
@@ -81,7 +128,7 @@ function Pasted({ found, within, onDone }: { found: FoundGradient; within: numbe
   const farthest = near.reduce((most, one) => Math.max(most, one.near!.difference), 0);
   const add = () => {
     const { gradients } = system.document;
-    const named = { id: newId(), name: freeName('Pasted', slugsOf(gradients)) };
+    const named = { id: newId(), name: freeName(found.name, slugsOf(gradients)) };
     const gradient = pastedGradient(system, found.gradient, named, within);
     const refused = gradient
       ? tryEdit({ type: 'addGradient', gradient })
@@ -102,6 +149,11 @@ function Pasted({ found, within, onDone }: { found: FoundGradient; within: numbe
         <span className="min-w-0 flex-1">
           {near.length} of {colors.length} colours are linked
           {near.length > 0 && `, ΔE ${farthest.toFixed(3)} off at most`}
+          {found.notes.map((note) => (
+            <span key={note} className="block">
+              {note}
+            </span>
+          ))}
         </span>
         <Button small look="primary" onClick={add}>
           Take it

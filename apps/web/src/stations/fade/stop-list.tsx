@@ -1,5 +1,5 @@
 import { percentOf } from '@mint-lamp/core/gradient/model';
-import { movedTo, type Stop } from '@mint-lamp/core/system/gradients/gradient';
+import { type Gradient, movedTo, type Stop } from '@mint-lamp/core/system/gradients/gradient';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { linkName } from '@mint-lamp/core/system/links/link-name';
@@ -17,6 +17,7 @@ import { Button } from '../../ui/button.tsx';
 import { ColorChip } from '../../ui/color-chip.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
+import { StopDetail } from './stop-detail.tsx';
 import { useAddStop } from './use-add-stop.ts';
 
 /** Px of the line that places in px are compared on. */
@@ -27,13 +28,13 @@ const FARTHEST_PX = 10_000;
 export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; openStop: string | null }) {
   const { gradient, stops, colors } = resolved;
   const doc = useProjectDocument();
-  const addStop = useAddStop(resolved);
+  const { add } = useAddStop(resolved);
   const addInWidestGap = () => {
     const places = stops.map((stop) => percentOf(stop.places[0], LINE));
     let at = 0;
     for (let i = 1; i < places.length - 1; i++)
       if (places[i + 1]! - places[i]! > places[at + 1]! - places[at]!) at = i;
-    addStop(Math.round(((places[at]! + places[at + 1]!) / 2) * 10) / 10);
+    add(Math.round(((places[at]! + places[at + 1]!) / 2) * 10) / 10);
   };
   return (
     <section aria-label="Stops">
@@ -47,7 +48,7 @@ export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; o
         {stops.map((stop, i) => (
           <StopRow
             key={stop.id}
-            gradient={gradient.id}
+            gradient={gradient}
             stop={stop}
             index={i}
             css={colors[i]?.css ?? null}
@@ -62,7 +63,7 @@ export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; o
 }
 
 interface StopRowProps {
-  gradient: string;
+  gradient: Gradient;
   stop: Stop;
   index: number;
   css: string | null;
@@ -74,7 +75,8 @@ interface StopRowProps {
 }
 
 const StopRow = memo(function StopRow(props: StopRowProps) {
-  const { gradient, stop, index, css, linked, on, isNeeded } = props;
+  const { gradient: whole, stop, index, css, linked, on, isNeeded } = props;
+  const gradient = whole.id;
   const { value, unit } = stop.places[0];
   const id = useAppSelector((state) => selectProject(state).id);
   const { edit, tryEdit, preview } = useEditing();
@@ -86,55 +88,51 @@ const StopRow = memo(function StopRow(props: StopRowProps) {
     (link) => edit(relink(link)),
   );
   return (
-    <li
-      ref={drop.setNodeRef}
-      className={clsx(
-        'flex items-center gap-2 py-1 pl-1',
-        on && 'bg-pressed',
-        drop.isOver && 'outline-2 outline-ring',
-      )}
-    >
-      <RouterLink
-        to={addressOf(id, 'fade', gradient, stop.id)}
-        replace
-        aria-label={`${name}, ${css ?? 'no colour'}`}
-        className="rounded-md"
-      >
-        <ColorChip css={css} className="block h-7 w-12" />
-      </RouterLink>
-      <NumberField
-        label={`Place of ${name}`}
-        hideLabel
-        value={value}
-        min={unit === '%' ? 0 : -FARTHEST_PX}
-        max={unit === '%' ? 100 : FARTHEST_PX}
-        decimals={1}
-        unit={unit}
-        onCommit={(to) => edit({ type: 'moveStop', gradient, stop: stop.id, places: movedTo(stop, to) })}
-        className="w-22 shrink-0"
-      />
-      <LinkPicker
-        link={stop.color}
-        label={`Link of ${name}`}
-        onPick={(link) => tryEdit(relink(link))}
-        onPreview={(link) => preview(link && relink(link))}
-        trigger={
-          <button
-            type="button"
-            className="min-w-0 flex-1 truncate rounded-md px-2 py-1 text-left hover:bg-pressed"
-          >
-            {linked}
-          </button>
-        }
-      />
-      <IconButton
-        label={`Remove ${name}`}
-        hint={isNeeded ? 'A gradient needs at least two stops' : `Remove ${name}`}
-        disabled={isNeeded}
-        onClick={() => edit({ type: 'removeStop', gradient, stop: stop.id })}
-      >
-        <Trash2 aria-hidden className="size-4" />
-      </IconButton>
+    <li ref={drop.setNodeRef} className={clsx(drop.isOver && 'outline-2 outline-ring')}>
+      <div className={clsx('flex items-center gap-2 py-1 pl-1', on && 'bg-pressed')}>
+        <RouterLink
+          to={addressOf(id, 'fade', gradient, stop.id)}
+          replace
+          aria-label={`${name}, ${css ?? 'no colour'}`}
+          className="rounded-md"
+        >
+          <ColorChip css={css} className="block h-7 w-12" />
+        </RouterLink>
+        <NumberField
+          label={`Place of ${name}`}
+          hideLabel
+          value={value}
+          min={unit === '%' ? 0 : -FARTHEST_PX}
+          max={unit === '%' ? 100 : FARTHEST_PX}
+          decimals={1}
+          unit={unit}
+          onCommit={(to) => edit({ type: 'moveStop', gradient, stop: stop.id, places: movedTo(stop, to) })}
+          className="w-22 shrink-0"
+        />
+        <LinkPicker
+          link={stop.color}
+          label={`Link of ${name}`}
+          onPick={(link) => tryEdit(relink(link))}
+          onPreview={(link) => preview(link && relink(link))}
+          trigger={
+            <button
+              type="button"
+              className="min-w-0 flex-1 truncate rounded-md px-2 py-1 text-left hover:bg-pressed"
+            >
+              {linked}
+            </button>
+          }
+        />
+        <IconButton
+          label={`Remove ${name}`}
+          hint={isNeeded ? 'A gradient needs at least two stops' : `Remove ${name}`}
+          disabled={isNeeded}
+          onClick={() => edit({ type: 'removeStop', gradient, stop: stop.id })}
+        >
+          <Trash2 aria-hidden className="size-4" />
+        </IconButton>
+      </div>
+      {on && <StopDetail gradient={whole} stop={stop} index={index} />}
     </li>
   );
 });

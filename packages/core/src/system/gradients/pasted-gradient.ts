@@ -8,6 +8,9 @@ import type { System } from '../resolve/resolve.ts';
 import type { Gradient } from './gradient.ts';
 import { gradientFromCss } from './gradient-from-css.ts';
 
+/** ΔE OK within which a colour is linked to a shade, unless said otherwise. */
+export const LINKED_WITHIN = 0.02;
+
 /** A colour of a pasted gradient, with the shade or base that it could be linked to instead. */
 export interface PastedColor {
   /** Canonical CSS. */

@@ -1,4 +1,5 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
+import { shareWords } from '@mint-lamp/core/contrast/share-words';
 import { describeTarget } from '@mint-lamp/core/contrast/targets';
 import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
 import type { System } from '@mint-lamp/core/system/resolve/resolve';
@@ -252,9 +253,6 @@ function Cell({ measurement, was, system, use, words, open }: CellProps) {
     </>
   );
 }
-
-/** A share of an area, never rounded down to none. */
-const shareWords = (share: number) => (share < 0.01 ? 'under 1 %' : `${Math.round(share * 100)} %`);
 
 /** How far a ratio is from what it needs, in the digits that are shown. */
 function marginWords(ratio: number, required: number): string {

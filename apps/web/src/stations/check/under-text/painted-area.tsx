@@ -6,6 +6,7 @@ import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import { useMemo } from 'react';
 import { useDocumentPart, useProjectId } from '../../../store/selectors.ts';
+import { WorstCross } from '../../../ui/area-box.tsx';
 import { paintedText } from '../../../ui/painted-text.ts';
 
 /** What a text lies on, in px of its own: a gradient's box, or what of a picture is shown. */
@@ -82,18 +83,7 @@ export function PaintedArea({ pair, theme, words, measurement, shown, scale }: P
           {words}
         </span>
       </div>
-      {worst && (
-        <svg
-          aria-hidden
-          className="pointer-events-none absolute top-0 left-0 size-5 overflow-visible"
-          style={{
-            transform: `translate(${(worst.x - shown.x) * scale}px, ${(worst.y - shown.y) * scale}px)`,
-          }}
-        >
-          <path d="M-8 0h5M3 0h5M0 -8v5M0 3v5" stroke="#000" strokeWidth="4" />
-          <path d="M-8 0h5M3 0h5M0 -8v5M0 3v5" stroke="#fff" strokeWidth="2" />
-        </svg>
-      )}
+      {worst && <WorstCross x={(worst.x - shown.x) * scale} y={(worst.y - shown.y) * scale} />}
     </div>
   );
 }

@@ -1,10 +1,12 @@
-import type { AlongGradient } from '@mint-lamp/core/contrast/along-gradient';
+import type { AlongGradient, Stretch } from '@mint-lamp/core/contrast/along-gradient';
 import { type CssGradient, percentOf } from '@mint-lamp/core/gradient/model';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { type MouseEvent, useMemo } from 'react';
+import { type PointerEvent, useMemo, useRef } from 'react';
+import { useEditing } from '../../../store/editing.ts';
 import { useAddStop } from '../use-add-stop.ts';
 import { LANE, Lanes } from './lanes.tsx';
 import { Post, STRIP } from './post.tsx';
+import { SideMarks } from './side-marks.tsx';
 import { samplesAlong, straightCss } from './straight.ts';
 import { TextLane } from './text-lane.tsx';
 
@@ -17,7 +19,12 @@ interface BenchAxisProps {
   length: number;
   /** Where a text on it passes; null where none is tried. */
   along: AlongGradient | null;
+  /** The part of the line that lies under that text. */
+  under: Stretch | null;
 }
+
+/** Px of a drag from which a colour is carried along the strip. */
+const CARRIED_PX = 6;
 
 const LABELS = [
   { lane: 'lightness', says: 'light', height: LANE.lightness },
@@ -25,15 +32,41 @@ const LABELS = [
 ] as const;
 
 /** The strip, the gradient drawn straight from 0 to 100 %, and below it on the same axis its profile, with the posts in both. */
-export function BenchAxis({ resolved, openStop, straight, length, along }: BenchAxisProps) {
+export function BenchAxis({ resolved, openStop, straight, length, along, under }: BenchAxisProps) {
   const { gradient, stops, colors } = resolved;
-  const addStop = useAddStop(resolved);
+  const { add, commandOf } = useAddStop(resolved);
+  const { preview } = useEditing();
+  const taking = useRef<{ from: number; at: number; box: DOMRect } | null>(null);
   const samples = useMemo(() => (straight ? samplesAlong(straight) : []), [straight]);
   const places = stops.map((stop) => Math.round(percentOf(stop.places[0], length) * 100) / 100);
-  const addAt = (event: MouseEvent<HTMLElement>) => {
+  const placeIn = (box: DOMRect, x: number) =>
+    Math.round(Math.min(100, Math.max(0, ((x - box.left) / box.width) * 100)) * 10) / 10;
+  const onDown = (event: PointerEvent<HTMLElement>) => {
+    if (event.button !== 0) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
     const box = event.currentTarget.getBoundingClientRect();
-    const at = ((event.clientX - box.left) / box.width) * 100;
-    addStop(Math.round(Math.min(100, Math.max(0, at)) * 10) / 10);
+    const from = placeIn(box, event.clientX);
+    taking.current = { from, at: from, box };
+  };
+  // A press adds a stop where it is; a drag carries the colour from where it began to where it ends.
+  const onMove = (event: PointerEvent) => {
+    const now = taking.current;
+    if (!now) return;
+    const at = placeIn(now.box, event.clientX);
+    const isCarried = (Math.abs(at - now.from) / 100) * now.box.width >= CARRIED_PX;
+    const next = isCarried ? at : now.from;
+    if (next === now.at) return;
+    now.at = next;
+    preview(next === now.from ? null : commandOf(next, now.from));
+  };
+  const onUp = () => {
+    const now = taking.current;
+    taking.current = null;
+    if (now) add(now.at, now.from);
+  };
+  const giveUp = () => {
+    taking.current = null;
+    preview(null);
   };
   return (
     <figure aria-label="Strip and profile: lightness, chroma and hue along the gradient" className="m-0">
@@ -54,13 +87,14 @@ export function BenchAxis({ resolved, openStop, straight, length, along }: Bench
         </div>
         <div className="mr-2">
           <div data-axis className="relative">
-            {/* biome-ignore lint/a11y/useKeyWithClickEvents: the list of stops adds one by keyboard */}
-            {/* biome-ignore lint/a11y/noStaticElementInteractions: as above */}
             <div
               data-testid="gradient-area"
-              title="Click to add a stop here, in the colour that is there now"
-              className="cursor-copy"
-              onClick={addAt}
+              title="Click to add a stop here, in the colour that is there now; drag to take this colour to another place"
+              className="cursor-copy touch-none"
+              onPointerDown={onDown}
+              onPointerMove={onMove}
+              onPointerUp={onUp}
+              onPointerCancel={giveUp}
             >
               <div
                 data-specimen
@@ -85,8 +119,9 @@ export function BenchAxis({ resolved, openStop, straight, length, along }: Bench
                 on={stop.id === openStop}
               />
             ))}
+            <SideMarks gradient={gradient} length={length} />
           </div>
-          {along && <TextLane along={along} />}
+          {along && <TextLane along={along} under={under} />}
           <div aria-hidden className="relative h-5 text-xs text-quiet">
             {[0, 25, 50, 75, 100].map((at) => (
               <span
@@ -119,6 +154,24 @@ export function BenchAxis({ resolved, openStop, straight, length, along }: Bench
           />
           hue, once round
         </span>
+        {along && (
+          <>
+            <span>
+              <span
+                aria-hidden
+                className="mr-1.5 inline-block h-[5px] w-5 rounded-full bg-main align-middle"
+              />
+              the text passes
+            </span>
+            <span>
+              <span
+                aria-hidden
+                className="mr-1.5 inline-block h-3 w-5 rounded-[3px] border border-control bg-pressed align-middle"
+              />
+              under its box
+            </span>
+          </>
+        )}
       </figcaption>
     </figure>
   );

@@ -1,35 +1,17 @@
-import { type AlongGradient, alongGradient } from '@mint-lamp/core/contrast/along-gradient';
-import { formatRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
-import { type CssGradient, placeStops } from '@mint-lamp/core/gradient/model';
-import { groundOf } from '@mint-lamp/core/system/pairs/measure';
-import { useMemo } from 'react';
-import { useSystem, useTheme } from '../../../store/selectors.ts';
+import type { AlongGradient, Stretch } from '@mint-lamp/core/contrast/along-gradient';
+import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 
-/** What is asked of a text on the gradient. */
-export interface TextOn {
-  readonly role: string;
-  readonly required: number;
-}
-
-/** Where a text reaches what is asked of it along the gradient, worked out for the present theme; null where it has no colour. */
-export function useTextAlong(straight: CssGradient | null, text: TextOn | null): AlongGradient | null {
-  const system = useSystem();
-  const theme = useTheme();
-  const color: Rgba | null = (text && theme.roles.get(text.role)?.color) ?? null;
-  const beneath = groundOf(system, theme);
-  const { r, g, b } = beneath;
-  const required = text?.required ?? 0;
-  return useMemo(
-    () =>
-      straight && color ? alongGradient(color, placeStops(straight), { r, g, b, alpha: 1 }, required) : null,
-    [straight, color, r, g, b, required],
-  );
-}
-
-/** The stretches on which the text passes as strong lines on the strip's own axis, and the worst place as a cross. */
-export function TextLane({ along }: { along: AlongGradient }) {
+/** The stretches on which the text passes as strong lines on the strip's own axis, the worst place as a cross, and the stretch under its box. */
+export function TextLane({ along, under }: { along: AlongGradient; under: Stretch | null }) {
   return (
     <div aria-hidden data-lane="text" className="relative mt-1 h-3">
+      {under && (
+        <span
+          data-under
+          className="absolute inset-y-0 rounded-[3px] border border-control bg-pressed"
+          style={{ left: `${under.from}%`, width: `${under.to - under.from}%` }}
+        />
+      )}
       <span className="absolute inset-x-0 top-1/2 h-px bg-control" />
       {along.passing.map(({ from, to }) => (
         <span

@@ -12,13 +12,23 @@ interface PreviewProps {
   box: BoxSize;
   /** How much smaller it is painted than it is; geometry goes by its own size. */
   scale?: number;
+  /** Without the words that belong on it, as for trying others. */
+  isBare?: boolean;
   onSize?: (size: BoxSize) => void;
   /** What lies over it, such as the handles of its geometry. */
   children?: ReactNode;
 }
 
 /** A gradient as the thing that it is for. */
-export function Preview({ resolved, purpose, box, scale = 1, onSize, children }: PreviewProps) {
+export function Preview({
+  resolved,
+  purpose,
+  box,
+  scale = 1,
+  isBare = false,
+  onSize,
+  children,
+}: PreviewProps) {
   const painted = useRef<HTMLDivElement>(null);
   const { text, action } = useSampleWords();
   useLayoutEffect(() => {
@@ -75,7 +85,7 @@ export function Preview({ resolved, purpose, box, scale = 1, onSize, children }:
       >
         {purpose === 'text'
           ? text
-          : scale === 1 && <PurposeContent purpose={purpose} words={text} action={action} />}
+          : scale === 1 && !isBare && <PurposeContent purpose={purpose} words={text} action={action} />}
       </div>
       {children}
     </div>

@@ -7,6 +7,7 @@ import {
 import type { Gradient } from '@mint-lamp/core/system/gradients/gradient';
 import { newId, useEditing } from '../../../store/editing.ts';
 import { Button } from '../../../ui/button.tsx';
+import { TakeFrom } from './take-from.tsx';
 
 /** What is done to all stops at once, each one undo. */
 export function ArrangeStops({ gradient }: { gradient: Gradient }) {
@@ -39,6 +40,7 @@ export function ArrangeStops({ gradient }: { gradient: Gradient }) {
       <Button small title="Each colour one stop further" onClick={() => set(rotatedColors(gradient))}>
         Rotate colours
       </Button>
+      <TakeFrom gradient={gradient} />
     </fieldset>
   );
 }

@@ -9,6 +9,7 @@ import { Button } from '../../../ui/button.tsx';
 import { CopyButton } from '../../../ui/copy-button.tsx';
 import { save } from '../../../ui/save-file.ts';
 import type { BoxSize } from '../preview/purposes.ts';
+import { DownloadPng } from './download-png.tsx';
 
 /** The gradient as CSS in each form that it is needed in, each with one press; and as a drawing. */
 export default function HandOver({ resolved, size }: { resolved: ResolvedGradient; size: BoxSize }) {
@@ -41,6 +42,8 @@ export default function HandOver({ resolved, size }: { resolved: ResolvedGradien
       {kind === 'conic' && (
         <p className="mt-0.5 text-sm text-quiet">SVG has no cone: it is drawn in 720 wedges.</p>
       )}
+      <h3 className="mt-2 mb-0.5 text-sm text-quiet">As a picture</h3>
+      <DownloadPng resolved={settled} size={box} />
     </section>
   );
 }

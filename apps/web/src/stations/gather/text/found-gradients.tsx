@@ -3,14 +3,14 @@ import { canonical } from '@mint-lamp/core/color/write';
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { FoundGradient } from '@mint-lamp/core/gradient/find-css';
 import { writeGradient } from '@mint-lamp/core/gradient/write-css';
-import { gradientFromCss } from '@mint-lamp/core/system/gradients/gradient-from-css';
+import { LINKED_WITHIN, pastedGradient } from '@mint-lamp/core/system/gradients/pasted-gradient';
 import { numberedName, slugsOf } from '@mint-lamp/core/system/names';
 import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
 import { newId, useEditing } from '../../../store/editing.ts';
-import { useProjectDocument, useProjectId } from '../../../store/selectors.ts';
+import { useProjectId, useSystem } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 
 interface FoundGradientsProps {
@@ -45,17 +45,18 @@ function FoundRow({
   onCollect: FoundGradientsProps['onCollect'];
 }) {
   const id = useProjectId();
-  const { gradients } = useProjectDocument();
+  const system = useSystem();
   const { edit } = useEditing();
   const navigate = useNavigate();
   const colors = [
     ...new Set(found.gradient.stops.flatMap((item) => (item.kind === 'stop' ? colorText(item.color) : []))),
   ];
   const toFade = () => {
-    const gradient = gradientFromCss(
+    const gradient = pastedGradient(
+      system,
       found.gradient,
-      { id: newId(), name: numberedName('Found', slugsOf(gradients)) },
-      (color) => ({ to: 'color', color: colorText(color) }),
+      { id: newId(), name: numberedName('Found', slugsOf(system.document.gradients)) },
+      LINKED_WITHIN,
     );
     if (!gradient) {
       toast.error(
