@@ -328,7 +328,7 @@ test('text in a colour of the picture is measured at its worst place, and become
   const { id, picture, address } = await openDrawn(page, stack, file);
   await surface(page).focus();
   await page.keyboard.press('Enter');
-  await page.getByRole('tab', { name: 'Text on it' }).click();
+  await page.getByRole('tab', { name: 'Text', exact: true }).click();
   await page
     .getByRole('button', { name: /^Text in #/ })
     .first()
@@ -517,7 +517,7 @@ test('axe finds nothing at the pictures, in either dress', async ({ page, stack 
   await page.keyboard.press('Enter');
   await page.getByRole('tab', { name: 'Markers 1' }).click();
   await check('markers');
-  await page.getByRole('tab', { name: 'Text on it' }).click();
+  await page.getByRole('tab', { name: 'Text', exact: true }).click();
   await page
     .getByRole('button', { name: /^Text in #/ })
     .first()

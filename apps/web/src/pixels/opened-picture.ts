@@ -1,4 +1,6 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
+import type { FollowedRow } from '@mint-lamp/core/gradient/follow-row';
+import type { PictureLine } from '@mint-lamp/core/picture/row';
 import type { MovedColor, Place } from '@mint-lamp/core/system/pictures/picture';
 import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
 import type { Aimed, Light, PaletteRow, PixelWorkerApi, View, Worst } from './pixel-worker.ts';
@@ -14,6 +16,11 @@ export interface OpenedPicture {
   aim(place: Place, reach: number, size: number): Promise<Aimed>;
   averages(places: readonly Place[]): Promise<Rgba[]>;
   palettes(size: number, moved: readonly MovedColor[]): Promise<PaletteRow[] | null>;
+  follow(
+    line: PictureLine,
+    side: number,
+    tolerance: number,
+  ): Promise<FollowedRow & { readonly row: Uint8ClampedArray<ArrayBuffer> }>;
   worst(text: Rgba, x: number, y: number, width: number, height: number): Promise<Worst>;
   worstOfEach(texts: readonly Rgba[], x: number, y: number, width: number, height: number): Promise<number[]>;
 }
@@ -67,6 +74,7 @@ function open(address: string): Entry {
       aim: (place, reach, side) => remote.aim(place, reach, side) as Promise<Aimed>,
       averages: (places) => remote.averages(places),
       palettes: (count, moved) => remote.palettes(count, moved),
+      follow: (line, side, tolerance) => remote.follow(line, side, tolerance),
       worst: (text, x, y, width, height) => remote.worst(text, x, y, width, height),
       worstOfEach: (texts, x, y, width, height) => remote.worstOfEach(texts, x, y, width, height),
     })),

@@ -1,9 +1,11 @@
 import { worstOfEach, worstOverPixels } from '@mint-lamp/core/contrast/over-gradient';
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
+import { followRow } from '@mint-lamp/core/gradient/follow-row';
 import { type Division, dimOthers, divide } from '@mint-lamp/core/picture/division';
 import { countInParts, type Histogram } from '@mint-lamp/core/picture/histogram';
 import { LEANINGS, type Leaning, paletteOfHistogram } from '@mint-lamp/core/picture/palette';
 import { deepestPlaces } from '@mint-lamp/core/picture/places';
+import { type PictureLine, rowAlong } from '@mint-lamp/core/picture/row';
 import { averageAround, type Pixels } from '@mint-lamp/core/picture/sample';
 import { halved, partOf } from '@mint-lamp/core/picture/shrink';
 import type { MovedColor, Place } from '@mint-lamp/core/system/pictures/picture';
@@ -317,6 +319,12 @@ const api = {
       }
       return rows;
     });
+  },
+
+  /** The gradient that follows the colours along a line, averaged over `side` px across it, to a tolerance in ΔE OK. */
+  follow(line: PictureLine, side: number, tolerance: number) {
+    const row = rowAlong(picture(), line, side);
+    return transfer({ ...followRow(row, tolerance), row }, [row.buffer]);
   },
 
   /** The worst contrast of a text over a region, in px of the picture. */

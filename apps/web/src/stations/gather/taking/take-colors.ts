@@ -1,10 +1,14 @@
 import { rgb8ToOklch, toRgb8 } from '@mint-lamp/core/color/gamut';
 import { readColor } from '@mint-lamp/core/color/parse';
+import type { FittedStop } from '@mint-lamp/core/gradient/fit';
+import type { CssGradient } from '@mint-lamp/core/gradient/model';
 import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { type Gradient, stopAt } from '@mint-lamp/core/system/gradients/gradient';
+import { pastedGradient } from '@mint-lamp/core/system/gradients/pasted-gradient';
 import { MOST_NAME, numberedName, slugsOf } from '@mint-lamp/core/system/names';
 import type { TextOver } from '@mint-lamp/core/system/pictures/picture';
+import type { System } from '@mint-lamp/core/system/resolve/resolve';
 import type { Role } from '@mint-lamp/core/system/roles/role';
 import { newFamily } from '../../../kinds/families/new-family.ts';
 import { newId } from '../../../store/editing.ts';
@@ -64,6 +68,29 @@ export function toGradient({ gradients }: ProjectDocument, taken: readonly strin
       stopAt(newId(), Math.round((i / (sorted.length - 1)) * 1000) / 10, { to: 'color', color }),
     ),
   };
+}
+
+/** A gradient with stops where a line across a picture has them, linked to shades that are no farther than `within` (ΔE OK). */
+export function toFollowing(
+  system: System,
+  { gradients }: ProjectDocument,
+  stops: readonly FittedStop[],
+  name: string,
+  within: number,
+): Gradient | null {
+  const named = {
+    id: newId(),
+    name: numberedName(name.slice(0, MOST_NAME - 4).trimEnd(), slugsOf(gradients)),
+  };
+  const css: CssGradient = {
+    kind: 'linear',
+    direction: { by: 'angle', degrees: 90 },
+    repeating: false,
+    space: 'oklab',
+    hueWay: 'shorter',
+    stops: stops.map(({ place, color }) => ({ kind: 'stop', color, places: [{ value: place, unit: '%' }] })),
+  };
+  return pastedGradient(system, css, named, within);
 }
 
 /** Two roles in a group of their own, with a plain colour in every theme, and the pair of them. */

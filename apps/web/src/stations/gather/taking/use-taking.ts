@@ -1,3 +1,4 @@
+import type { FittedStop } from '@mint-lamp/core/gradient/fit';
 import type { TextOver } from '@mint-lamp/core/system/pictures/picture';
 import { useMemo, useRef } from 'react';
 import { useStore } from 'react-redux';
@@ -5,15 +6,17 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
 import { edit } from '../../../store/editing.ts';
-import { selectProject } from '../../../store/selectors.ts';
+import { selectProject, selectSystem } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
 import { useColorNames } from '../../../tray/new-swatches.ts';
-import { toFamilies, toGradient, toPair, toTray } from './take-colors.ts';
+import { toFamilies, toFollowing, toGradient, toPair, toTray } from './take-colors.ts';
 
 export interface Taking {
   readonly tray: (colors: readonly string[]) => void;
   readonly families: (colors: readonly string[]) => void;
   readonly gradient: (colors: readonly string[]) => void;
+  /** A gradient with stops at places of its own, linked to shades within a ΔE OK. */
+  readonly line: (stops: readonly FittedStop[], within: number) => void;
   readonly pair: (text: TextOver, ground: string) => void;
 }
 
@@ -63,6 +66,12 @@ export function useTaking(from: string, nameable: readonly string[]): Taking {
         const { document, from: name } = now();
         const gradient = toGradient(document, colors, name);
         if (store.dispatch(edit({ type: 'addGradient', gradient })))
+          toast(`The gradient ${gradient.name} was made`, see('See at Fade', 'fade', gradient.id));
+      },
+      line(stops, within) {
+        const { document, from: name } = now();
+        const gradient = toFollowing(selectSystem(store.getState()), document, stops, name, within);
+        if (gradient && store.dispatch(edit({ type: 'addGradient', gradient })))
           toast(`The gradient ${gradient.name} was made`, see('See at Fade', 'fade', gradient.id));
       },
       pair(text, ground) {

@@ -1,3 +1,4 @@
+import type { PictureLine } from '@mint-lamp/core/picture/row';
 import { sampledText } from '@mint-lamp/core/picture/sample';
 import type { Picture, Side } from '@mint-lamp/core/system/pictures/picture';
 import { useCallback, useState } from 'react';
@@ -10,6 +11,8 @@ import { Tabs } from '../../../../ui/tabs.tsx';
 import { useTaking } from '../../taking/use-taking.ts';
 import { AimLayer } from './aim-layer.tsx';
 import { DeskTools } from './desk-tools.tsx';
+import { LineLayer } from './line-layer.tsx';
+import { LinePanel } from './line-panel.tsx';
 import { MarkerLayer } from './marker-layer.tsx';
 import { MarkerPanel } from './marker-panel.tsx';
 import { PaletteLayer } from './palette-layer.tsx';
@@ -21,15 +24,18 @@ import { regionIn, TextLayer } from './text-layer.tsx';
 import { TextPanel } from './text-panel.tsx';
 import { useAiming } from './use-aim.ts';
 import { useDeskView } from './use-desk-view.ts';
+import { useLine } from './use-line.ts';
 import { useMarkerColors } from './use-marker-colors.ts';
 import { usePalettes } from './use-palettes.ts';
 import { useRatios, useWorst } from './use-worst.ts';
 import type { DeskView, Size } from './view.ts';
 
-type Tab = 'palettes' | 'markers' | 'text';
+type Tab = 'palettes' | 'markers' | 'text' | 'line';
 
 const USUAL_SIDE: Side = 5;
 const USUAL_SIZE = 6;
+/** ΔE OK by which a gradient may differ from a line at first. */
+const USUAL_TOLERANCE = 0.03;
 /** Colours that are offered for text. */
 const MOST_CANDIDATES = 30;
 
@@ -44,6 +50,14 @@ function useRemembered<T extends string>(key: string, usual: T) {
     [key],
   );
   return [value, set] as const;
+}
+
+/** A line down through the middle of what is seen. */
+function lineIn(view: DeskView, size: Size, picture: Size): PictureLine {
+  const half = (size.height * 0.36) / view.scale;
+  const held = (v: number, most: number) => Math.min(most - 1, Math.max(0, Math.round(v)));
+  const x = held(view.cx, picture.width);
+  return { x1: x, y1: held(view.cy - half, picture.height), x2: x, y2: held(view.cy + half, picture.height) };
 }
 
 interface OpenDeskProps {
@@ -81,6 +95,9 @@ export function OpenDesk({ picture, pixels, tools }: OpenDeskProps) {
   const candidates = [
     ...new Set([...markerColors, ...(rows ?? []).flatMap((row) => row.colors.map(hexOf))]),
   ].slice(0, MOST_CANDIDATES);
+  const [line, setLine] = useState<PictureLine | null>(null);
+  const [tolerance, setTolerance] = useState(USUAL_TOLERANCE);
+  const followed = useLine(pixels, tab === 'line' && line ? { line, side, tolerance } : null);
   const ratios = useRatios(pixels, tab === 'text' ? picture.textOver : null, candidates);
   const taking = useTaking(picture.name, nameable);
 
@@ -140,6 +157,16 @@ export function OpenDesk({ picture, pixels, tools }: OpenDeskProps) {
                   viewing={viewing}
                   drawn={shown}
                   measured={measured}
+                />
+              )}
+              {tab === 'line' && line && (
+                <LineLayer
+                  picture={picture}
+                  line={line}
+                  viewing={viewing}
+                  drawn={shown}
+                  onLine={setLine}
+                  onRemove={() => setLine(null)}
                 />
               )}
               {tab === 'palettes' && palettes && pinned && (
@@ -224,7 +251,7 @@ export function OpenDesk({ picture, pixels, tools }: OpenDeskProps) {
                 },
                 {
                   value: 'text',
-                  label: 'Text on it',
+                  label: 'Text',
                   content: (
                     <TextPanel
                       picture={picture}
@@ -234,6 +261,19 @@ export function OpenDesk({ picture, pixels, tools }: OpenDeskProps) {
                       ratios={ratios}
                       onBegin={(color) => regionIn(viewing.view, viewing.size, picture, color)}
                       taking={taking}
+                    />
+                  ),
+                },
+                {
+                  value: 'line',
+                  label: 'Line',
+                  content: (
+                    <LinePanel
+                      hasLine={line !== null}
+                      {...{ followed, tolerance, taking }}
+                      onTolerance={setTolerance}
+                      onBegin={() => setLine(lineIn(viewing.view, viewing.size, picture))}
+                      onRemove={() => setLine(null)}
                     />
                   ),
                 },
