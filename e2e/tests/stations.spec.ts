@@ -363,7 +363,7 @@ test('Fade: a grey dip is told and healed, and told again when the cure is undon
   await open('fade/first-light');
   const faults = page.getByRole('list', { name: 'Worth a look' });
   await expect(faults).toContainText('Greyer at 57 %');
-  await faults.getByRole('button', { name: 'Mend it with a stop of this colour' }).click();
+  await faults.getByRole('button', { name: 'Put a stop there that keeps the colour' }).click();
   await expect(faults).toHaveCount(0);
   await expect(page.getByLabel('Place of Stop 3')).toHaveValue('57');
   await page.keyboard.press('Control+z');

@@ -1,8 +1,10 @@
+import { alongGradient } from '@mint-lamp/core/contrast/along-gradient';
 import { groundsUnder, worstOnGrounds } from '@mint-lamp/core/contrast/over-colors';
 import { contrastRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { Area } from '@mint-lamp/core/gradient/area';
 import { colorsAt, coveredBy } from '@mint-lamp/core/gradient/covered';
 import { paintIn } from '@mint-lamp/core/gradient/geometry';
+import { type CssGradient, placeStops } from '@mint-lamp/core/gradient/model';
 import { anyGradient } from '@mint-lamp/core/gradient/random-gradient.fixture';
 import { writeGradient } from '@mint-lamp/core/gradient/write-css';
 import { areaColors } from '@mint-lamp/core/picture/area-colors';
@@ -84,6 +86,59 @@ test('the worst ratio over a gradient is that of the worst pixel that Chromium p
     else if (off > oneStep(text, ground)) faults.push(`${off.toFixed(3)}: ${writeGradient(gradient)}`);
   });
   console.log(`${close} of ${COUNT} gradients within 0.05; off by ${most.toFixed(3)} at most`);
+  expect(faults).toEqual([]);
+  expect(close).toBeGreaterThanOrEqual(98);
+});
+
+test('the stretch that is told of a text along a line is that of the pixels that Chromium paints', async ({
+  page,
+}) => {
+  const [LENGTH, ROW] = [1000, 3];
+  const alike = anyGradient.filter((gradient) => !hasOwnRules({ ...gradient, repeating: false }));
+  const drawn = fc.sample(fc.tuple(alike, anyText, fc.constantFrom(3, 4.5, 7)), {
+    numRuns: COUNT,
+    seed: 20_261_127,
+  });
+  const lines = drawn.map(([gradient]): CssGradient => {
+    const { space, hueWay, stops } = gradient;
+    return {
+      kind: 'linear',
+      direction: { by: 'angle', degrees: 90 },
+      repeating: false,
+      space,
+      hueWay,
+      stops,
+    };
+  });
+  const boxes = lines.map((line) => `<p style='background:${writeGradient(line)}'></p>`);
+  await page.setViewportSize({ width: LENGTH, height: ROW * COUNT });
+  await page.setContent(
+    `<style>body { margin: 0; background: #fff } p { margin: 0; height: ${ROW}px }</style>${boxes.join('')}`,
+  );
+  const png = PNG.sync.read(await page.screenshot());
+  const faults: string[] = [];
+  let close = 0;
+  drawn.forEach(([, text, required], row) => {
+    const line = lines[row]!;
+    const { passing, worst } = alongGradient(text, placeStops(line, LENGTH), WHITE, required);
+    const told = (at: number) => passing.some(({ from, to }) => at >= from && at <= to);
+    const edges = passing.flatMap(({ from, to }) => [from, to]);
+    const ratios = pixelsIn(png, { x: 0, y: row * ROW + 1, width: LENGTH, height: 1 }).map((ground) =>
+      contrastRatio(text, ground),
+    );
+    ratios.forEach((ratio, x) => {
+      const at = ((x + 0.5) / LENGTH) * 100;
+      // A pixel that an edge goes through is on either side of it.
+      if (edges.some((edge) => Math.abs(edge - at) < 0.11)) return;
+      const off = told(at) ? required - ratio : ratio - required;
+      const { r, g, b } = pixelsIn(png, { x, y: row * ROW + 1, width: 1, height: 1 })[0]!;
+      if (off > Math.max(0.05, oneStep(text, { r, g, b, alpha: 1 })))
+        faults.push(`${off.toFixed(3)} at ${at}: ${writeGradient(line)}`);
+    });
+    if (Math.abs(worst.ratio - Math.min(...ratios)) <= 0.05) close += 1;
+    else if (Math.min(...ratios) - worst.ratio > 0.3) faults.push(`worst: ${writeGradient(line)}`);
+  });
+  console.log(`${close} of ${COUNT} worst places along a line within 0.05`);
   expect(faults).toEqual([]);
   expect(close).toBeGreaterThanOrEqual(98);
 });

@@ -1,9 +1,12 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { layeredMeasuring, measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
+import { measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
 import { wantedRegions } from '@mint-lamp/core/system/pairs/regions';
 import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
 import { readRegion } from '@mint-lamp/core/wire/regions';
 import { knownRegions, takeRegions } from '../store/known-regions.ts';
+
+/** Whether pairs have been told about it: a part that measures for itself may have brought it before. */
+let isHere = false;
 
 /** Regions that are kept, those fetched last. */
 const MOST = 200;
@@ -16,8 +19,9 @@ export async function fetchUnderTexts(
   project: string,
   document: Pick<ProjectDocument, 'pairs' | 'pictures'>,
 ): Promise<boolean> {
-  const isNew = layeredMeasuring() === null;
+  const isNew = !isHere;
   if (isNew) {
+    isHere = true;
     measureLayersWith(underTexts);
     takeRegions(new Map(knownRegions()));
   }

@@ -76,7 +76,12 @@ export function LinkPicker({
       }}
     >
       {refused && (
-        <p role="alert" className="mb-2 max-w-[520px] text-fail">
+        <p
+          // Beside a choice far down it would be told out of sight.
+          ref={(told) => told?.scrollIntoView({ block: 'nearest' })}
+          role="alert"
+          className="mb-2 max-w-[520px] scroll-mt-3 text-fail"
+        >
           {refused}
         </p>
       )}

@@ -1,4 +1,6 @@
+import { hintsAsStops } from '../gradient/hints-as-stops.ts';
 import { colorAtPlace, type PlacedGradient } from '../gradient/model.ts';
+import { gradientOver } from './over-colors.ts';
 import { contrastRatio, paintedOver, type Rgba, reaches } from './ratio.ts';
 
 /** A part of a gradient's line, in percent. */
@@ -17,10 +19,11 @@ export interface AlongGradient {
 const LOOKS = 40;
 const HALVINGS = 12;
 
+const held = (v: number) => Math.min(255, Math.max(0, v));
 const round = (v: number) => Math.round(v * 100) / 100;
 
 /**
- * The stretches of a gradient's line, from 0 to 100 %, on which a text (translucent or not) reaches a ratio, with the
+ * The stretches of a gradient's line, from 0 to 100 %, as Chromium paints it, on which a text (translucent or not) reaches a ratio, with the
  * gradient lying on an opaque ground; and the place where it is worst. To a hundredth of a percent; a stretch that is
  * narrower than a fortieth of the way between two stops may be missed.
  */
@@ -30,15 +33,16 @@ export function alongGradient(
   beneath: Rgba,
   required: number,
 ): AlongGradient {
-  const along = { ...placed, repeating: false };
+  const along = hintsAsStops({ ...placed, repeating: false });
   const ratioAt = (at: number) => {
     const { r, g, b, alpha } = colorAtPlace(along, at);
-    const ground = paintedOver({ r: Math.round(r), g: Math.round(g), b: Math.round(b), alpha }, beneath);
+    const ground = gradientOver({ r: held(r), g: held(g), b: held(b), alpha }, beneath);
     return contrastRatio(paintedOver(text, ground), ground);
   };
   const passes = (at: number) => reaches(ratioAt(at), required);
   // Just before and just after each stop, so that both sides of a hard edge are seen.
-  const inside = placed.colors.map(({ place }) => place).filter((place) => place > 0 && place < 100);
+  const inside = along.stretches.map(({ to }) => to).filter((place) => place > 0 && place < 100);
+  if (placed.first > 0 && placed.first < 100) inside.unshift(placed.first);
   const ends = [0, ...inside, 100];
   const places: number[] = [];
   for (let i = 1; i < ends.length; i++) {
@@ -46,7 +50,7 @@ export function alongGradient(
     if (to <= from) continue;
     for (let k = 0; k <= LOOKS; k++) places.push(from + ((to - from) * k) / LOOKS);
   }
-  places.push(100);
+  // What stands at the very end, behind a hard edge, is nowhere seen.
   let worst = { at: 0, ratio: Number.POSITIVE_INFINITY };
   const passing: Stretch[] = [];
   let begun: number | null = null;

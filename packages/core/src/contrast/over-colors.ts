@@ -30,7 +30,7 @@ export interface WorstOfGrounds {
 }
 
 /** A colour of a gradient over what is beneath as it is painted: multiplied by its alpha, and only then put into 8 bits. */
-function gradientOver({ r, g, b, alpha }: Rgba, beneath: Rgba): Rgba {
+export function gradientOver({ r, g, b, alpha }: Rgba, beneath: Rgba): Rgba {
   const through = 256 - Math.round(alpha * 255);
   const paint = (o: number, u: number) =>
     Math.min(255, Math.round(o * alpha) + ((Math.round(u) * through) >> 8));

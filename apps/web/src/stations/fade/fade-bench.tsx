@@ -65,6 +65,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
   const tried = useTextTrial(gradient.id, painted, straight, trial, size);
   // Nobody chooses a space while a post is dragged: the frame is left to what moves.
   const still = { gradient: useSettled(gradient), straight: useSettled(straight) };
+  const rests = useSettled(resolved);
   const duplicate = () => {
     const copy = copyOf(gradient, doc);
     const index = doc.findIndex((one) => one.id === gradient.id) + 1;
@@ -117,19 +118,19 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_248px] gap-6">
         <div className="flex min-w-0 flex-col gap-3">
           <StopList resolved={resolved} openStop={openStop} />
-          <ArrangeStops gradient={gradient} />
-          <CarryColor resolved={resolved} />
+          <ArrangeStops gradient={still.gradient} />
+          <CarryColor resolved={rests} />
           <NotesOn on={noted} />
         </div>
         <div className="flex min-w-0 flex-col gap-4">
           <SpaceSamples {...still} />
           <WholeGradient gradient={gradient.id} />
-          <CutColors resolved={resolved} />
+          <CutColors resolved={rests} />
         </div>
         <div className="flex flex-col gap-3">
-          <Listing gradient={gradient} />
+          <Listing gradient={still.gradient} />
           <ShapeSettings gradient={gradient} />
-          <HandOver resolved={resolved} size={shownSize} />
+          <HandOver resolved={rests} size={shownSize} />
           <div className="flex flex-wrap gap-2">
             <Button onClick={duplicate}>
               <Copy aria-hidden className="size-4" /> Duplicate

@@ -1,11 +1,12 @@
-import type { Link } from '@mint-lamp/core/system/links/link';
-import { useEffect, useState } from 'react';
+import type { Gradient } from '@mint-lamp/core/system/gradients/gradient';
+import { memo, useEffect, useState } from 'react';
+import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useEditing } from '../../store/editing.ts';
 import { selected } from '../../store/interface-slice.ts';
-import { selectProject, useProjectDocument, useTheme } from '../../store/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { selectDocument, useProjectDocument, useProjectId, useTheme } from '../../store/selectors.ts';
+import { type AppStore, useAppDispatch } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
 import { PageHeader } from '../../ui/page-header.tsx';
@@ -18,48 +19,55 @@ import { gradientThrough, newGradient } from './new-gradient.ts';
 
 const PasteGradient = part(() => import('./paste-gradient.tsx'), <div className="h-44 w-[440px]" />);
 
+/** The ways to another gradient. They follow nothing, so that a drag does not draw them. */
+const NewGradients = memo(function NewGradients() {
+  const store = useStore() as AppStore;
+  const id = useProjectId();
+  const navigate = useNavigate();
+  const { edit } = useEditing();
+  const [pasting, setPasting] = useState(false);
+  const add = (gradient: Gradient) => {
+    if (edit({ type: 'addGradient', gradient })) navigate(addressOf(id, 'fade', gradient.id));
+  };
+  return (
+    <>
+      <Popover
+        label="Paste a gradient"
+        align="end"
+        open={pasting}
+        onOpenChange={setPasting}
+        trigger={<Button>Paste CSS or SVG …</Button>}
+      >
+        <PasteGradient onDone={() => setPasting(false)} />
+      </Popover>
+      <NewFrom
+        onMake={(name, links) => add(gradientThrough(selectDocument(store.getState()), name, links))}
+      />
+      <Button look="primary" onClick={() => add(newGradient(selectDocument(store.getState())))}>
+        New gradient
+      </Button>
+    </>
+  );
+});
+
 /** Gradients of the system, one of them on the bench. */
 export default function Fade() {
   const { gradient: gradientId, stop } = useParams();
   const doc = useProjectDocument();
   const theme = useTheme();
   const dispatch = useAppDispatch();
-  const navigate = useNavigate();
-  const id = useAppSelector((state) => selectProject(state).id);
-  const { edit } = useEditing();
-  const [pasting, setPasting] = useState(false);
   const open = gradientId ?? doc.gradients[0]?.id;
   const resolved = open ? theme.gradients.get(open) : undefined;
   useEffect(() => {
     if (open && stop) dispatch(selected({ kind: 'stop', gradient: open, stop }));
   }, [dispatch, open, stop]);
-  const add = () => {
-    const gradient = newGradient(doc);
-    if (edit({ type: 'addGradient', gradient })) navigate(addressOf(id, 'fade', gradient.id));
-  };
-  const addFrom = (name: string, links: readonly Link[]) => {
-    const gradient = gradientThrough(doc, name, links);
-    if (edit({ type: 'addGradient', gradient })) navigate(addressOf(id, 'fade', gradient.id));
-  };
   return (
     <div className="flex min-h-full flex-col">
       <PageHeader
         title="Fade"
         lead="Gradients whose stops are linked: change a base or the theme and they follow."
       >
-        <Popover
-          label="Paste a gradient"
-          align="end"
-          open={pasting}
-          onOpenChange={setPasting}
-          trigger={<Button>Paste CSS or SVG …</Button>}
-        >
-          <PasteGradient onDone={() => setPasting(false)} />
-        </Popover>
-        <NewFrom onMake={addFrom} />
-        <Button look="primary" onClick={add}>
-          New gradient
-        </Button>
+        <NewGradients />
       </PageHeader>
       {doc.gradients.length ? (
         <>

@@ -10,8 +10,8 @@ import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import type { MovableThing } from '../../dragging/color-dragging.tsx';
 import { useEditing } from '../../store/editing.ts';
-import { selectDocument, useDocumentPart, useProjectId, useTheme } from '../../store/selectors.ts';
-import type { AppStore } from '../../store/store.ts';
+import { selectDocument, selectProject, useProjectId, useTheme } from '../../store/selectors.ts';
+import { type AppStore, useAppSelector } from '../../store/store.ts';
 
 const SECTION_NAMES = { favourites: 'Favourites', own: '', group: '' } as const;
 
@@ -19,7 +19,8 @@ const SECTION_NAMES = { favourites: 'Favourites', own: '', group: '' } as const;
 export function GradientList({ open }: { open: string | null }) {
   const theme = useTheme();
   const id = useProjectId();
-  const gradients = useDocumentPart('gradients');
+  // While a stop is dragged only its own tile is drawn anew.
+  const gradients = useAppSelector((state) => selectProject(state).document.gradients);
   const store = useStore() as AppStore;
   const { edit } = useEditing();
   const sections = useMemo(() => gradientSections(gradients), [gradients]);

@@ -48,7 +48,8 @@ export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; o
         {stops.map((stop, i) => (
           <StopRow
             key={stop.id}
-            gradient={gradient}
+            gradient={gradient.id}
+            whole={stop.id === openStop ? gradient : null}
             stop={stop}
             index={i}
             css={colors[i]?.css ?? null}
@@ -63,7 +64,9 @@ export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; o
 }
 
 interface StopRowProps {
-  gradient: Gradient;
+  gradient: string;
+  /** Of the open one, so that the others are not drawn again with every move. */
+  whole: Gradient | null;
   stop: Stop;
   index: number;
   css: string | null;
@@ -75,8 +78,7 @@ interface StopRowProps {
 }
 
 const StopRow = memo(function StopRow(props: StopRowProps) {
-  const { gradient: whole, stop, index, css, linked, on, isNeeded } = props;
-  const gradient = whole.id;
+  const { gradient, whole, stop, index, css, linked, on, isNeeded } = props;
   const { value, unit } = stop.places[0];
   const id = useAppSelector((state) => selectProject(state).id);
   const { edit, tryEdit, preview } = useEditing();
@@ -132,7 +134,7 @@ const StopRow = memo(function StopRow(props: StopRowProps) {
           <Trash2 aria-hidden className="size-4" />
         </IconButton>
       </div>
-      {on && <StopDetail gradient={whole} stop={stop} index={index} />}
+      {whole && <StopDetail gradient={whole} stop={stop} index={index} />}
     </li>
   );
 });

@@ -30,18 +30,19 @@ export function Sample({ pair, words, use, text, ground, paints = null, after = 
         // Seen on any ground: one line of it is light and one is dark in either dress.
         after && 'border-t-2 border-main shadow-[0_-2px_0_var(--surface-raised)]',
       )}
-      style={
-        paints?.text && paints.ground
-          ? paintedText(paints.text, paints.ground)
-          : { background: css(ground), color: css(text) }
-      }
+      style={{ background: paints?.ground ?? css(ground), color: css(text) }}
     >
       {pair.target.content === 'graphics' ? (
         <Graphic use={use} />
       ) : (
         <span
           className="whitespace-nowrap"
-          style={{ fontSize: pair.size, fontWeight: pair.weight, lineHeight: 1.2 }}
+          style={{
+            ...(paints?.text ? paintedText(paints.text) : {}),
+            fontSize: pair.size,
+            fontWeight: pair.weight,
+            lineHeight: 1.2,
+          }}
         >
           {words}
         </span>

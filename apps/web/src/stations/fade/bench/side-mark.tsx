@@ -25,14 +25,14 @@ interface SideMarkProps {
  */
 export function SideMark(props: SideMarkProps) {
   const { label, title, position, from, to, look, onLook, onMove, onRemove, onGiveUp } = props;
-  const held = useRef<{ axis: DOMRect; last: number } | null>(null);
+  const held = useRef<{ axis: DOMRect; from: number; last: number } | null>(null);
   const within = (place: number) => Math.round(Math.min(to, Math.max(from, place)) * 10) / 10;
   const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
     if (event.button !== 0) return;
     event.stopPropagation();
     event.currentTarget.setPointerCapture(event.pointerId);
     const axis = event.currentTarget.closest('[data-axis]')!.getBoundingClientRect();
-    held.current = { axis, last: position };
+    held.current = { axis, from: position, last: position };
   };
   const onPointerMove = (event: PointerEvent) => {
     const now = held.current;
@@ -47,7 +47,7 @@ export function SideMark(props: SideMarkProps) {
   const onPointerUp = () => {
     const now = held.current;
     held.current = null;
-    if (now && now.last !== position) onMove(now.last);
+    if (now && now.last !== now.from) onMove(now.last);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const way = { ArrowLeft: -1, ArrowRight: 1 }[event.key];

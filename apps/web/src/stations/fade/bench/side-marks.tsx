@@ -29,6 +29,7 @@ export const SideMarks = memo(function SideMarks({
   return (
     <>
       {stops.map(({ stop, at }, i) => {
+        if (stop.places.length < 2 && gradient.stops[at + 1]?.kind !== 'hint') return null;
         const next = stops[i + 1]?.stop;
         const hint = gradient.stops[at + 1];
         const [first, second] = stop.places;

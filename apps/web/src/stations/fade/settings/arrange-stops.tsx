@@ -5,12 +5,13 @@ import {
   turnedRound,
 } from '@mint-lamp/core/system/gradients/arranged-stops';
 import type { Gradient } from '@mint-lamp/core/system/gradients/gradient';
+import { memo } from 'react';
 import { newId, useEditing } from '../../../store/editing.ts';
 import { Button } from '../../../ui/button.tsx';
 import { TakeFrom } from './take-from.tsx';
 
 /** What is done to all stops at once, each one undo. */
-export function ArrangeStops({ gradient }: { gradient: Gradient }) {
+export const ArrangeStops = memo(function ArrangeStops({ gradient }: { gradient: Gradient }) {
   const { edit } = useEditing();
   const set = (stops: Gradient['stops'] | null) =>
     stops && edit({ type: 'setStops', gradient: gradient.id, stops });
@@ -43,4 +44,4 @@ export function ArrangeStops({ gradient }: { gradient: Gradient }) {
       <TakeFrom gradient={gradient} />
     </fieldset>
   );
-}
+});

@@ -1,11 +1,11 @@
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { NumberField } from '../../../ui/number-field.tsx';
 import { useAddStop } from '../use-add-stop.ts';
 
 /** Puts a stop of the colour from one place of the gradient at another: what a drag along the strip does. */
-export function CarryColor({ resolved }: { resolved: ResolvedGradient }) {
+export const CarryColor = memo(function CarryColor({ resolved }: { resolved: ResolvedGradient }) {
   const { add } = useAddStop(resolved);
   const [from, setFrom] = useState(25);
   const [to, setTo] = useState(75);
@@ -41,4 +41,4 @@ export function CarryColor({ resolved }: { resolved: ResolvedGradient }) {
       </Button>
     </fieldset>
   );
-}
+});

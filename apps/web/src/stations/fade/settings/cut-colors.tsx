@@ -2,32 +2,30 @@ import { familyOfColors } from '@mint-lamp/core/system/families/family-of-colors
 import { cutColors, cutStops, FEWEST_CUTS, MOST_CUTS } from '@mint-lamp/core/system/gradients/cut-gradient';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { freeName, slugsOf } from '@mint-lamp/core/system/names';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
 import { newId, useEditing } from '../../../store/editing.ts';
-import { useProjectDocument, useProjectId } from '../../../store/selectors.ts';
-import { useSettled } from '../../../store/use-settled.ts';
+import { useDocumentPart, useProjectId } from '../../../store/selectors.ts';
 import { newSwatches, useColorNames } from '../../../tray/new-swatches.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { NumberField } from '../../../ui/number-field.tsx';
 
 /** Cuts the gradient into even colours: for the tray, as a family, or as its own stops. */
-export default function CutColors({ resolved }: { resolved: ResolvedGradient }) {
-  const doc = useProjectDocument();
+function CutInto({ resolved }: { resolved: ResolvedGradient }) {
+  const families = useDocumentPart('families');
+  const tray = useDocumentPart('tray');
   const id = useProjectId();
   const navigate = useNavigate();
   const { edit } = useEditing();
   const [count, setCount] = useState(5);
-  const settled = useSettled(resolved);
-  const colors = useMemo(() => cutColors(settled, count), [settled, count]);
+  const colors = useMemo(() => cutColors(resolved, count), [resolved, count]);
   const names = useColorNames(colors);
   const { gradient } = resolved;
-  if (!colors.length) return null;
   const toTray = () => {
-    const there = new Set(doc.tray.map(({ color }) => color));
+    const there = new Set(tray.map(({ color }) => color));
     const fresh = [...new Set(colors)].filter((color) => !there.has(color));
     const commands = newSwatches(fresh, names).map(
       (swatch) => ({ type: 'addSwatch', swatch: { ...swatch, group: gradient.name } }) as const,
@@ -38,10 +36,10 @@ export default function CutColors({ resolved }: { resolved: ResolvedGradient }) 
         `${commands.length === 1 ? 'One colour is' : `${commands.length} colours are`} in the tray below`,
       );
   };
-  const family = familyOfColors(colors, {
-    id: newId(),
-    name: freeName(gradient.name, slugsOf(doc.families)),
-  });
+  const family = useMemo(
+    () => familyOfColors(colors, { id: newId(), name: freeName(gradient.name, slugsOf(families)) }),
+    [colors, gradient.name, families],
+  );
   const toFamily = () => {
     if (family && edit({ type: 'addFamily', family }))
       toast(`The family ${family.name} was made`, {
@@ -49,7 +47,8 @@ export default function CutColors({ resolved }: { resolved: ResolvedGradient }) 
       });
   };
   const toStops = (hard: boolean) =>
-    edit({ type: 'setStops', gradient: gradient.id, stops: cutStops(settled, count, hard, newId) });
+    edit({ type: 'setStops', gradient: gradient.id, stops: cutStops(resolved, count, hard, newId) });
+  if (!colors.length) return null;
   return (
     <section aria-label="Cut into colours" className="flex flex-col gap-1.5">
       <h2 className="font-title font-semibold">Cut into colours</h2>
@@ -103,3 +102,6 @@ export default function CutColors({ resolved }: { resolved: ResolvedGradient }) 
     </section>
   );
 }
+
+// Nobody cuts while a stop is dragged: it is given what rests.
+export default memo(CutInto);

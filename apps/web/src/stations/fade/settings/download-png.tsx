@@ -1,7 +1,7 @@
 import { LARGEST_SIDE } from '@mint-lamp/core/gradient/raster';
 import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { slug } from '@mint-lamp/core/system/names';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { JobCalledOff } from '../../../jobs/job.ts';
 import { runJob } from '../../../jobs/run-job.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -12,7 +12,13 @@ import type { BoxSize } from '../preview/purposes.ts';
 const held = (side: number) => Math.min(LARGEST_SIDE, Math.max(1, Math.round(side)));
 
 /** The gradient as a PNG at any size, dithered against bands on request; painted in a worker, which can be stopped. */
-export function DownloadPng({ resolved, size }: { resolved: ResolvedGradient; size: BoxSize }) {
+export const DownloadPng = memo(function DownloadPng({
+  resolved,
+  size,
+}: {
+  resolved: ResolvedGradient;
+  size: BoxSize;
+}) {
   const [own, setOwn] = useState<BoxSize | null>(null);
   const [dithered, setDithered] = useState(true);
   const [progress, setProgress] = useState<number | null>(null);
@@ -78,4 +84,4 @@ export function DownloadPng({ resolved, size }: { resolved: ResolvedGradient; si
       )}
     </fieldset>
   );
-}
+});

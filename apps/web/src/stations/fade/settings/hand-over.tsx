@@ -2,7 +2,7 @@ import { gradientForms } from '@mint-lamp/core/exchange/gradient-forms';
 import { writeGradientSvg } from '@mint-lamp/core/exchange/gradient-svg';
 import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { slug } from '@mint-lamp/core/system/names';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { useSystem } from '../../../store/selectors.ts';
 import { useSettled } from '../../../store/use-settled.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -12,18 +12,18 @@ import type { BoxSize } from '../preview/purposes.ts';
 import { DownloadPng } from './download-png.tsx';
 
 /** The gradient as CSS in each form that it is needed in, each with one press; and as a drawing. */
-export default function HandOver({ resolved, size }: { resolved: ResolvedGradient; size: BoxSize }) {
+function Handing({ resolved, size }: { resolved: ResolvedGradient; size: BoxSize }) {
   const system = useSettled(useSystem());
-  const settled = useSettled(resolved);
-  const forms = useMemo(() => gradientForms(system, settled), [system, settled]);
-  if (!forms.length) return null;
-  const { name, kind } = settled.gradient;
-  const box = { width: Math.max(1, Math.round(size.width)), height: Math.max(1, Math.round(size.height)) };
+  const forms = useMemo(() => gradientForms(system, resolved), [system, resolved]);
+  const { name, kind } = resolved.gradient;
+  const [width, height] = [size.width, size.height].map((side) => Math.max(1, Math.round(side)));
+  const box = useMemo(() => ({ width: width!, height: height! }), [width, height]);
   const draw = () => {
-    const painted = paintedGradient(settled);
+    const painted = paintedGradient(resolved);
     if (painted)
       save(`${slug(name) || 'gradient'}.svg`, writeGradientSvg(painted, box, name), 'image/svg+xml');
   };
+  if (!forms.length) return null;
   return (
     <section aria-label="Copy as CSS">
       <h2 className="mb-1 font-title font-semibold">Copy as CSS</h2>
@@ -43,7 +43,10 @@ export default function HandOver({ resolved, size }: { resolved: ResolvedGradien
         <p className="mt-0.5 text-sm text-quiet">SVG has no cone: it is drawn in 720 wedges.</p>
       )}
       <h3 className="mt-2 mb-0.5 text-sm text-quiet">As a picture</h3>
-      <DownloadPng resolved={settled} size={box} />
+      <DownloadPng resolved={resolved} size={box} />
     </section>
   );
 }
+
+// It is given what rests: nobody copies while something is dragged.
+export default memo(Handing);

@@ -1,15 +1,18 @@
 import type { Gradient } from '@mint-lamp/core/system/gradients/gradient';
 import { movedBeside, neighbourOf } from '@mint-lamp/core/system/gradients/gradient-sections';
 import { ArrowLeft, ArrowRight, Bookmark } from 'lucide-react';
+import { memo } from 'react';
 import { useEditing } from '../../../store/editing.ts';
-import { useDocumentPart } from '../../../store/selectors.ts';
+import { selectProject } from '../../../store/selectors.ts';
+import { useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
 
 /** Where a gradient is listed: its name, its group, among the favourites, before and after which others. */
-export function Listing({ gradient }: { gradient: Gradient }) {
-  const gradients = useDocumentPart('gradients');
+export const Listing = memo(function Listing({ gradient }: { gradient: Gradient }) {
+  // As they are without what is shown for a look.
+  const gradients = useAppSelector((state) => selectProject(state).document.gradients);
   const { edit, tryEdit } = useEditing();
   const groups = [...new Set(gradients.flatMap(({ group }) => group ?? []))];
   const change = (part: { readonly group?: string | null; readonly favourite?: true | null }) =>
@@ -53,4 +56,4 @@ export function Listing({ gradient }: { gradient: Gradient }) {
       </div>
     </section>
   );
-}
+});
