@@ -66,6 +66,37 @@ test('flat stretches and middles stand on the strip; a colour is carried along i
   expect(await axeFaults(page)).toEqual([]);
 });
 
+test('a stop is removed from its menu, but for the last two, which says so; a box is dragged to its size', async ({
+  page,
+  open,
+}) => {
+  await open('fade/wake');
+  const posts = page.getByRole('slider', { name: /^Stop \d$/ });
+  await posts.nth(1).click({ button: 'right', position: { x: 5, y: 8 } });
+  await page.getByRole('menuitem', { name: 'Remove Stop 2' }).click();
+  await expect(posts).toHaveCount(2);
+  // By the menu key too.
+  await posts.first().focus();
+  await page.keyboard.press('Shift+F10');
+  await expect(page.getByRole('menuitem', { name: 'Remove Stop 1' })).toHaveAttribute(
+    'aria-disabled',
+    'true',
+  );
+  await expect(page.getByRole('menu')).toContainText('A gradient needs at least two stops');
+  await page.keyboard.press('Escape');
+  await posts.first().press('Delete');
+  await expect(page.getByText('A gradient needs at least two stops.')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(posts).toHaveCount(3);
+
+  await page.getByLabel('Shown as').selectOption('box');
+  const corner = (await page.locator('[data-box-corner]').boundingBox())!;
+  await drag(page, [corner.x + 5, corner.y + 5], [corner.x - 35, corner.y + 5]);
+  await expect(page.getByLabel('Width')).toHaveValue('400');
+  const preview = (await page.getByTestId('gradient-preview').boundingBox())!;
+  expect(preview.width).toBe(400);
+});
+
 test('a text stands in a box on the preview: dragged, by keys, its worst place, and the least veil that mends it', async ({
   page,
   open,

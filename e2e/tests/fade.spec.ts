@@ -215,7 +215,9 @@ test('a text is tried on a gradient: where it passes stands below the strip, and
   expect(passing.x).toBeCloseTo(strip.x, 0);
   expect(passing.width / strip.width).toBeGreaterThan(0.8);
   await on.getByLabel('Has to reach').selectOption('7, body text AAA');
-  await expect(on.getByRole('status')).toContainText(/falls short of 7\. Along the whole line it reaches 7 on 0–\d\d(\.\d)? %; worst/);
+  await expect(on.getByRole('status')).toContainText(
+    /falls short of 7\. Along the whole line it reaches 7 on 0–\d\d(\.\d)? %; worst/,
+  );
   await on.getByLabel('Has to reach').selectOption('3, large text');
   await on.getByRole('button', { name: 'Check it in its place' }).click();
   const row = page.getByRole('listitem', { name: 'hero.text on First light', exact: true });

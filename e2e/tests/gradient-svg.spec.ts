@@ -8,7 +8,7 @@ import { PNG } from 'pngjs';
 import { hasOwnRules } from '../support/painted-otherwise.ts';
 import { expect, test } from '../support/test.ts';
 
-const [WIDTH, HEIGHT, COUNT] = [120, 60, 100];
+const [WIDTH, HEIGHT, COUNT] = [120, 60, 300];
 
 test('a gradient as SVG is drawn by Chromium as its CSS is painted, within 2 of 255', async ({ page }) => {
   // A hint's curve is painted in pieces from CSS and drawn as itself from SVG.

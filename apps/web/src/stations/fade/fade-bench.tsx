@@ -18,7 +18,7 @@ import { straightened } from './bench/straight.ts';
 import { Faults } from './faults.tsx';
 import { copyOf } from './new-gradient.ts';
 import { GeometryHandles } from './preview/geometry-handles.tsx';
-import { Preview } from './preview/preview.tsx';
+import { LARGEST_BOX, Preview, SMALLEST_BOX } from './preview/preview.tsx';
 import { type BoxSize, PURPOSES, type Purpose } from './preview/purposes.ts';
 import { ArrangeStops } from './settings/arrange-stops.tsx';
 import { CarryColor } from './settings/carry-color.tsx';
@@ -75,7 +75,14 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
     <section aria-label={gradient.name} className="flex flex-col gap-3 px-5 pb-5">
       <div className="grid grid-cols-[minmax(0,1fr)_148px] gap-4">
         <div className="grid min-h-43 place-items-center">
-          <Preview resolved={resolved} purpose={purpose} box={box} isBare={trial !== null} onSize={measured}>
+          <Preview
+            resolved={resolved}
+            purpose={purpose}
+            box={box}
+            isBare={trial !== null}
+            onBox={setBox}
+            onSize={measured}
+          >
             {trial && purpose !== 'text' && size.width > 0 && (
               <TextOverPreview
                 {...{ trial, tried, veil }}
@@ -96,8 +103,8 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
                   key={side}
                   label={side === 'width' ? 'Width' : 'Height'}
                   value={box[side]}
-                  min={8}
-                  max={4000}
+                  min={SMALLEST_BOX}
+                  max={LARGEST_BOX}
                   onCommit={(value) => setBox({ ...box, [side]: value })}
                 />
               ))}

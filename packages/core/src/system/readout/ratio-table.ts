@@ -1,5 +1,7 @@
 import { luminance, paintedOver, type Rgba, ratioOfLuminances } from '../../contrast/ratio.ts';
+import { alongLine, someOf } from '../pairs/line-colors.ts';
 import { groundOf } from '../pairs/measure.ts';
+import { surfaceOf } from '../pairs/surface.ts';
 import { type Painted, paint } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 
@@ -9,16 +11,29 @@ export type TableColor =
   | { readonly kind: 'shade'; readonly family: string; readonly shade: string }
   | { readonly kind: 'swatch'; readonly color: string };
 
-/** A colour in a theme; null where its link is broken, or it is gone. */
+/** A colour in a theme; null where its link is broken, it is gone, or a gradient paints it. */
 export function tableColorIn(system: System, theme: ResolvedTheme, one: TableColor): Painted | null {
   if (one.kind === 'role') return theme.roles.get(one.role)?.color ?? null;
   if (one.kind === 'swatch') return paint(one.color);
   return system.families.get(one.family)?.byLabel.get(one.shade) ?? null;
 }
 
+/** Colours that a role which a gradient paints is held against others in. */
+const LINE_COLORS = 65;
+
+/** The colours that one comes to: several where a gradient paints it, none where its link is broken or it is gone. */
+function colorsIn(system: System, theme: ResolvedTheme, one: TableColor): readonly Rgba[] {
+  const color = tableColorIn(system, theme, one);
+  if (color) return [color];
+  const surface = one.kind === 'role' ? surfaceOf(theme, one.role) : null;
+  const line = surface?.kind === 'gradient' ? alongLine(surface.gradient) : null;
+  return line ? someOf(line.seen, LINE_COLORS).map((seen) => seen.color) : [];
+}
+
 /**
  * The WCAG ratio, 1–21, of each foreground on each ground, foreground by foreground; of several themes the least. Grounds
- * are laid over what lies beneath the page, foregrounds over them, as they are painted. 0 where a colour is missing in
+ * are laid over what lies beneath the page, foregrounds over them, as they are painted; of what a gradient paints the worst
+ * colour counts. 0 where a colour is missing in
  * one of the themes.
  */
 export function ratioTable(
@@ -32,23 +47,28 @@ export function ratioTable(
     const theme = system.themes.get(id);
     if (!theme) return table.fill(0);
     const beneath = groundOf(system, theme);
-    const fronts = foregrounds.map((one) => {
-      const color = tableColorIn(system, theme, one);
-      return color && { color, y: color.alpha === 1 ? luminance(color) : null };
-    });
-    const backs = grounds.map((one) => {
-      const color = tableColorIn(system, theme, one);
-      if (!color) return null;
-      const painted: Rgba = color.alpha === 1 ? color : paintedOver(color, beneath);
-      return { painted, y: luminance(painted) };
-    });
+    const fronts = foregrounds.map((one) =>
+      colorsIn(system, theme, one).map((color) => ({
+        color,
+        y: color.alpha === 1 ? luminance(color) : null,
+      })),
+    );
+    const backs = grounds.map((one) =>
+      colorsIn(system, theme, one).map((color) => {
+        const painted: Rgba = color.alpha === 1 ? color : paintedOver(color, beneath);
+        return { painted, y: luminance(painted) };
+      }),
+    );
     let at = 0;
     for (const front of fronts)
       for (const back of backs) {
-        const ratio =
-          front && back
-            ? ratioOfLuminances(front.y ?? luminance(paintedOver(front.color, back.painted)), back.y)
-            : 0;
+        // Without a colour on either side there is no ratio.
+        let ratio = front.length && back.length ? 22 : 0;
+        for (const { color, y } of front)
+          for (const ground of back) {
+            const own = y ?? luminance(paintedOver(color, ground.painted));
+            ratio = Math.min(ratio, ratioOfLuminances(own, ground.y));
+          }
         if (ratio < table[at]!) table[at] = ratio;
         at += 1;
       }

@@ -20,6 +20,7 @@ import { measureLayersWith } from '../pairs/layered.ts';
 import { groundOf } from '../pairs/measure.ts';
 import { underTexts } from '../pairs/under-text.ts';
 import { dependentsOf } from '../readout/dependents.ts';
+import { ratioTable } from '../readout/ratio-table.ts';
 import { allMeasurements, readoutOf } from '../readout/readout.ts';
 import { repairAll, repairCommands } from '../repairs/repair-all.ts';
 import { repairPair } from '../repairs/repair-pair.ts';
@@ -230,6 +231,20 @@ describe('a text on what a gradient paints', () => {
     expect(passing(mended).filter((passes, i) => passes && !passing(all)[i])).toEqual([]);
     // Under the veil the same colour is asked of everything that the ground is seen through.
     expect(groundOf(resolveSystem(all), resolveSystem(all).themes.get('day')!).alpha).toBe(1);
+  });
+});
+
+describe('the table of ratios', () => {
+  it('holds the worst colour of what a gradient paints against the others', () => {
+    const system = resolveSystem(PAINTED);
+    const [front, back] = [
+      { kind: 'role', role: 'accent-text' },
+      { kind: 'role', role: 'accent-fill' },
+    ] as const;
+    const [ratio] = ratioTable(system, [front], [back], ['day']);
+    expect(ratio).toBeCloseTo(measuredIn(PAINTED, 'accent-text-on-accent-fill').ratio, 1);
+    const [worst] = ratioTable(system, [front], [back], ['day', 'night']);
+    expect(worst).toBe(ratio);
   });
 });
 

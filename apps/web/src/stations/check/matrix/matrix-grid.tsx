@@ -1,5 +1,6 @@
 import { formatRatio, reaches } from '@mint-lamp/core/contrast/ratio';
 import { tableColorIn } from '@mint-lamp/core/system/readout/ratio-table';
+import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import clsx from 'clsx';
 import { type CSSProperties, type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
@@ -119,7 +120,10 @@ export function MatrixGrid(props: MatrixGridProps) {
     return ({ key, color }: Entry) => {
       let css = known.get(key);
       if (css === undefined) {
-        css = tableColorIn(system, shown, color)?.css ?? null;
+        css =
+          color.kind === 'role'
+            ? rolePaint(shown, color.role)
+            : (tableColorIn(system, shown, color)?.css ?? null);
         known.set(key, css);
       }
       return css;

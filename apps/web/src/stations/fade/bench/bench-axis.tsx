@@ -6,6 +6,7 @@ import { useEditing } from '../../../store/editing.ts';
 import { useAddStop } from '../use-add-stop.ts';
 import { LANE, Lanes } from './lanes.tsx';
 import { Post, STRIP } from './post.tsx';
+import { PostMenu } from './post-menu.tsx';
 import { SideMarks } from './side-marks.tsx';
 import { samplesAlong, straightCss } from './straight.ts';
 import { TextLane } from './text-lane.tsx';
@@ -86,41 +87,43 @@ export function BenchAxis({ resolved, openStop, straight, length, along, under }
           ))}
         </div>
         <div className="mr-2">
-          <div data-axis className="relative">
-            <div
-              data-testid="gradient-area"
-              title="Click to add a stop here, in the colour that is there now; drag to take this colour to another place"
-              className="cursor-copy touch-none"
-              onPointerDown={onDown}
-              onPointerMove={onMove}
-              onPointerUp={onUp}
-              onPointerCancel={giveUp}
-            >
+          <PostMenu gradient={gradient.id}>
+            <div data-axis className="relative">
               <div
-                data-specimen
-                data-testid="gradient-strip"
-                className="checker overflow-hidden rounded-[4px]"
-                style={{ height: STRIP }}
+                data-testid="gradient-area"
+                title="Click to add a stop here, in the colour that is there now; drag to take this colour to another place"
+                className="cursor-copy touch-none"
+                onPointerDown={onDown}
+                onPointerMove={onMove}
+                onPointerUp={onUp}
+                onPointerCancel={giveUp}
               >
-                <div className="size-full" style={{ background: straightCss(straight) }} />
+                <div
+                  data-specimen
+                  data-testid="gradient-strip"
+                  className="checker overflow-hidden rounded-[4px]"
+                  style={{ height: STRIP }}
+                >
+                  <div className="size-full" style={{ background: straightCss(straight) }} />
+                </div>
+                <Lanes samples={samples} />
               </div>
-              <Lanes samples={samples} />
+              {stops.map((stop, i) => (
+                <Post
+                  key={stop.id}
+                  gradient={gradient.id}
+                  stop={stop}
+                  index={i}
+                  position={places[i]!}
+                  before={places[i - 1] ?? null}
+                  after={places[i + 1] ?? null}
+                  color={colors[i] ?? null}
+                  on={stop.id === openStop}
+                />
+              ))}
+              <SideMarks gradient={gradient} length={length} />
             </div>
-            {stops.map((stop, i) => (
-              <Post
-                key={stop.id}
-                gradient={gradient.id}
-                stop={stop}
-                index={i}
-                position={places[i]!}
-                before={places[i - 1] ?? null}
-                after={places[i + 1] ?? null}
-                color={colors[i] ?? null}
-                on={stop.id === openStop}
-              />
-            ))}
-            <SideMarks gradient={gradient} length={length} />
-          </div>
+          </PostMenu>
           {along && <TextLane along={along} under={under} />}
           <div aria-hidden className="relative h-5 text-xs text-quiet">
             {[0, 25, 50, 75, 100].map((at) => (

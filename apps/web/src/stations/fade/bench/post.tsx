@@ -123,7 +123,11 @@ export const Post = memo(function Post(props: PostProps) {
     preview(null);
   };
   return (
-    <div className="pointer-events-none absolute inset-y-0" style={{ left: `${position}%` }}>
+    <div
+      data-post={stop.id}
+      className="pointer-events-none absolute inset-y-0"
+      style={{ left: `${position}%` }}
+    >
       <button
         type="button"
         role="slider"
@@ -132,7 +136,7 @@ export const Post = memo(function Post(props: PostProps) {
         aria-valuemax={100}
         aria-valuenow={position}
         aria-valuetext={`${position} %, ${color?.css ?? 'no colour'}`}
-        title={`Stop ${index + 1} at ${position} %. Drag it (Alt: without snapping) or use the arrow keys; up and down walk along its shades; Delete removes it.`}
+        title={`Stop ${index + 1} at ${position} %. Drag it (Alt: without snapping) or use the arrow keys; up and down walk along its shades; Delete removes it, the menu does more.`}
         onPointerDown={onPointerDown}
         onPointerMove={onPointerMove}
         onPointerUp={onPointerUp}

@@ -14,10 +14,17 @@ interface PreviewProps {
   scale?: number;
   /** Without the words that belong on it, as for trying others. */
   isBare?: boolean;
+  /** Takes another size of a box; it can be dragged then. */
+  onBox?: (box: BoxSize) => void;
   onSize?: (size: BoxSize) => void;
   /** What lies over it, such as the handles of its geometry. */
   children?: ReactNode;
 }
+
+/** Px of a box's sides that are taken, and of the room that it stands in the middle of. */
+export const SMALLEST_BOX = 8;
+export const LARGEST_BOX = 4000;
+const ROOM = 172;
 
 /** A gradient as the thing that it is for. */
 export function Preview({
@@ -26,6 +33,7 @@ export function Preview({
   box,
   scale = 1,
   isBare = false,
+  onBox,
   onSize,
   children,
 }: PreviewProps) {
@@ -88,6 +96,40 @@ export function Preview({
           : scale === 1 && !isBare && <PurposeContent purpose={purpose} words={text} action={action} />}
       </div>
       {children}
+      {purpose === 'box' && onBox && <BoxCorner box={box} onBox={onBox} />}
     </div>
+  );
+}
+
+/** The corner by which a box is made larger and smaller; by keyboard its figures do it. */
+function BoxCorner({ box, onBox }: { box: BoxSize; onBox: (box: BoxSize) => void }) {
+  const drag = useRef<{ x: number; y: number; from: BoxSize } | null>(null);
+  const held = (side: number) => Math.min(LARGEST_BOX, Math.max(SMALLEST_BOX, Math.round(side)));
+  const end = () => {
+    drag.current = null;
+  };
+  return (
+    <span
+      aria-hidden
+      data-box-corner
+      title="Drag it to make the box larger or smaller"
+      className="absolute right-0 bottom-0 size-3.5 cursor-nwse-resize touch-none border border-[#000] bg-[#fff]"
+      onPointerDown={(event) => {
+        event.stopPropagation();
+        event.currentTarget.setPointerCapture(event.pointerId);
+        drag.current = { x: event.clientX, y: event.clientY, from: box };
+      }}
+      onPointerMove={(event) => {
+        const now = drag.current;
+        if (!now) return;
+        // It stands in the middle of its room, so that it grows to both sides.
+        onBox({
+          width: held(now.from.width + (event.clientX - now.x) * 2),
+          height: held(now.from.height + (event.clientY - now.y) * (now.from.height > ROOM ? 1 : 2)),
+        });
+      }}
+      onPointerUp={end}
+      onPointerCancel={end}
+    />
   );
 }
