@@ -17,12 +17,12 @@ export function Tabs<T extends string>({ label, value, tabs, onChange }: TabsPro
       onValueChange={(next) => onChange(next as T)}
       className="flex min-h-0 flex-1 flex-col"
     >
-      <RadixTabs.List aria-label={label} className="flex gap-1 border-b border-hair px-3">
+      <RadixTabs.List aria-label={label} className="flex gap-1 border-b border-hair px-2.5">
         {tabs.map((tab) => (
           <RadixTabs.Trigger
             key={tab.value}
             value={tab.value}
-            className="-mb-px border-b-2 border-transparent px-2 py-1.5 text-quiet data-[state=active]:border-main data-[state=active]:text-main"
+            className="-mb-px border-b-2 border-transparent px-1.5 py-1.5 whitespace-nowrap text-quiet data-[state=active]:border-main data-[state=active]:text-main"
           >
             {tab.label}
           </RadixTabs.Trigger>

@@ -1,5 +1,5 @@
-import type { SimpleCommand } from '../commands/command.ts';
 import type { Gradient } from './gradient.ts';
+import type { GradientCommand } from './gradient-commands.ts';
 
 /** Gradients that are listed together: favourites first, then those on their own, then each group. */
 export interface GradientSection {
@@ -30,7 +30,7 @@ export function gradientSections(gradients: readonly Gradient[]): GradientSectio
  * The commands that put a gradient where another stands, into the section that it stands in; none where that is itself or
  * one of them is not there.
  */
-export function movedBeside(gradients: readonly Gradient[], id: string, other: string): SimpleCommand[] {
+export function movedBeside(gradients: readonly Gradient[], id: string, other: string): GradientCommand[] {
   const to = gradients.findIndex((one) => one.id === other);
   const from = gradients.findIndex((gradient) => gradient.id === id);
   const [one, target] = [gradients[from], gradients[to]];
