@@ -139,7 +139,11 @@ export async function paste(page: Page, text: string): Promise<void> {
  * What axe finds on the page, the designer's own samples aside; by some of its rules only where they are named.
  */
 export async function axeFaults(page: Page, rules: readonly string[] = []): Promise<string[]> {
-  const axe = new AxeBuilder({ page }).setLegacyMode().exclude('[data-specimen]');
+  // What passes is told by its rule only: twice as fast.
+  const axe = new AxeBuilder({ page })
+    .setLegacyMode()
+    .exclude('[data-specimen]')
+    .options({ resultTypes: ['violations'] });
   const { violations } = await (rules.length ? axe.withRules([...rules]) : axe).analyze();
   return violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
 }

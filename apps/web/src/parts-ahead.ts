@@ -1,12 +1,14 @@
 /** What is fetched only when it is needed, and ahead when the page is quiet; apart, since nobody waits for this list. */
 export const PARTS = [
   () => import('./stations/fade/settings/hand-over.tsx'),
+  () => import('./stations/fade/settings/cut-colors.tsx'),
   () => import('./stations/fade/paste-gradient.tsx'),
   () => import('./stations/fade/settings/whole-gradient.tsx'),
   () => import('./stations/grow/growth/curve-charts.tsx'),
   () => import('./stations/check/board/pair-axis.tsx'),
   () => import('./stations/check/repair/ways-list.tsx'),
   () => import('./lamp/plane.tsx'),
+  () => import('./lamp/painted-half.tsx'),
   () => import('./lamp/moves.tsx'),
   () => import('./lamp/used-by.tsx'),
   () => import('./lamp/source-of-link.tsx'),

@@ -1,6 +1,5 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
 import type { Color } from '@mint-lamp/core/color/spaces';
-import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
@@ -28,6 +27,7 @@ import { Tints } from './tints.tsx';
 import { useColorKeys } from './use-color-keys.ts';
 
 const SourceOfLink = part(() => import('./source-of-link.tsx'));
+const PaintedHalf = part(() => import('./painted-half.tsx'));
 const Moves = part(() => import('./moves.tsx'));
 const UsedBy = part(() => import('./used-by.tsx'));
 
@@ -175,9 +175,7 @@ function Halves({ before, now, gradient, onBack, carries }: HalvesProps) {
   if (!now)
     return (
       <div className={clsx('h-22 border-b border-hair', gradient ? 'checker' : 'bg-sunken')}>
-        {gradient && (
-          <div data-specimen className="h-full" style={{ background: gradientCss(gradient) ?? undefined }} />
-        )}
+        {gradient && <PaintedHalf gradient={gradient} />}
       </div>
     );
   const changed = before && before.css !== now.css;

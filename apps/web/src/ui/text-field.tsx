@@ -12,8 +12,8 @@ interface TextFieldProps {
   whileTyping?: (text: string) => string | null;
   mono?: boolean;
   unit?: string;
-  /** Texts that are offered while one is typed. */
-  suggestions?: readonly string[];
+  /** Id of a list of texts that are offered. */
+  list?: string;
   className?: string;
   inputClassName?: string;
 }
@@ -27,7 +27,7 @@ export function TextField({
   whileTyping,
   mono,
   unit,
-  suggestions,
+  list,
   className,
   inputClassName,
 }: TextFieldProps) {
@@ -55,7 +55,7 @@ export function TextField({
           id={id}
           value={draft ?? value}
           data-settled={draft === null || undefined}
-          list={suggestions?.length ? `${id}-known` : undefined}
+          list={list}
           spellCheck={false}
           autoComplete="off"
           aria-invalid={fault !== null}
@@ -79,13 +79,6 @@ export function TextField({
             inputClassName,
           )}
         />
-        {suggestions && suggestions.length > 0 && (
-          <datalist id={`${id}-known`}>
-            {suggestions.map((one) => (
-              <option key={one} value={one} />
-            ))}
-          </datalist>
-        )}
         {unit && <span className="text-sm text-quiet">{unit}</span>}
       </div>
       {hint && (

@@ -8,6 +8,20 @@ export type ReadGradient =
   | { readonly ok: true; readonly gradient: CssGradient }
   | { readonly ok: false; readonly reason: string };
 
+/** A text of CSS with its comments as white space; one that does not end goes on to the end. */
+function withoutComments(text: string): string {
+  let out = '';
+  let at = 0;
+  for (;;) {
+    const from = text.indexOf('/*', at);
+    if (from < 0) return out + text.slice(at);
+    out += `${text.slice(at, from)} `;
+    const end = text.indexOf('*/', from + 2);
+    if (end < 0) return out;
+    at = end + 2;
+  }
+}
+
 const FUNCTION = /^(-webkit-|-moz-|-o-|-ms-)?(repeating-)?(linear|radial|conic)-gradient\((.*)\)$/is;
 
 /**
@@ -18,7 +32,7 @@ const FUNCTION = /^(-webkit-|-moz-|-o-|-ms-)?(repeating-)?(linear|radial|conic)-
  * @example readGradient('linear-gradient(105deg in oklab, #002f39, #e2552b 82%)')
  */
 export function readGradient(text: string): ReadGradient {
-  const trimmed = text.trim().replace(/;$/, '').trim();
+  const trimmed = withoutComments(text).trim().replace(/;$/, '').trim();
   if (trimmed.length > 20_000) return { ok: false, reason: 'This is too long to be a gradient.' };
   try {
     const oldest = /^-webkit-gradient\((.*)\)$/is.exec(trimmed);

@@ -2,7 +2,7 @@ import type { Families } from '../families/resolved-family.ts';
 import type { ById } from '../resolve/by-id.ts';
 import type { ResolvedRole } from '../roles/resolved-role.ts';
 import type { Gradient } from './gradient.ts';
-import { pointersOf } from './resolved-gradient.ts';
+import { pointersOf } from './pointers.ts';
 
 /** Gradients with stops that have no colour: by id, how many. */
 export type LostStops = ReadonlyMap<string, number>;

@@ -24,6 +24,31 @@ function paintedFrom(text: string) {
   return paintedGradient(resolveSystem(doc).themes.get('day')!.gradients.get('pasted')!);
 }
 
+/** The same CSS in other notations of colours and angles, letters and white space, as `which` chooses. */
+function respelled(css: string, which: readonly number[]): string {
+  let n = 0;
+  const pick = <T>(...of: readonly T[]): T => of[(which[n++ % which.length] ?? 0) % of.length]!;
+  return css
+    .replace(/#([\da-f]{2})([\da-f]{2})([\da-f]{2})\b/g, (hex, ...parts: string[]) => {
+      const [r, g, b] = parts.slice(0, 3).map((two) => Number.parseInt(two, 16)) as [number, number, number];
+      const share = (v: number) => v / 255;
+      return pick(
+        hex,
+        hex.toUpperCase(),
+        `rgb(${r}, ${g}, ${b})`,
+        `rgba(${r} ${g} ${b} / 100%)`,
+        `color(srgb ${share(r)} ${share(g)} ${share(b)})`,
+        `${hex}ff`,
+      );
+    })
+    .replace(/(-?\d+(?:\.\d+)?)deg/g, (deg, number: string) => {
+      const v = Number(number);
+      return pick(deg, `${v / 360}turn`, `${v / 0.9}grad`, `${(v * Math.PI) / 180}rad`);
+    })
+    .replace(/^[a-z-]+\(/, (name) => pick(name, name.toUpperCase()))
+    .replace(/, /g, () => pick(', ', ',', ' ,\n  ', ', /* and */ '));
+}
+
 describe('a pasted gradient', () => {
   it('is, exported and pasted again, the same gradient, whatever its kind and notation', () => {
     let whole = 0;
@@ -46,6 +71,30 @@ describe('a pasted gradient', () => {
       { numRuns: runs(2000) },
     );
     expect(whole).toBeGreaterThan(runs(2000) * 0.9);
+  });
+
+  it('is the same in whatever notation it is spelled, and stays it', () => {
+    fc.assert(
+      fc.property(anyGradient, fc.array(fc.nat(99), { minLength: 5, maxLength: 20 }), (gradient, which) => {
+        const css = writeGradient(gradient);
+        const [plain, other] = [paintedFrom(css), paintedFrom(respelled(css, which))];
+        expect(other === null).toBe(plain === null);
+        if (!plain || !other) return;
+        expect(paintedFrom(writeGradient(other))).toEqual(other);
+        expect([other.kind, other.space, other.hueWay, other.repeating]).toEqual([
+          plain.kind,
+          plain.space,
+          plain.hueWay,
+          plain.repeating,
+        ]);
+        const [a, b] = [placeStops(plain), placeStops(other)];
+        for (let at = 0; at <= 100; at += 13) {
+          const [p, q] = [colorAtPlace(a, at + 0.37), colorAtPlace(b, at + 0.37)];
+          expect(Math.abs(p.r - q.r) + Math.abs(p.g - q.g) + Math.abs(p.b - q.b)).toBeLessThan(1.5);
+        }
+      }),
+      { numRuns: runs(1000) },
+    );
   });
 
   it('is linked where a shade is near enough, with how far that is told', () => {

@@ -1,7 +1,7 @@
 import { Refusal } from '../commands/refusal.ts';
 import type { ProjectDocument } from '../document.ts';
 import { groundOfGrowth } from '../families/growth-ground.ts';
-import { pointersOf } from '../gradients/resolved-gradient.ts';
+import { pointersOf } from '../gradients/pointers.ts';
 import type { Role } from './role.ts';
 import { writeRoleName } from './role-name.ts';
 import { usageOf } from './role-use.ts';

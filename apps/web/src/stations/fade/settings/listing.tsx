@@ -1,7 +1,7 @@
 import type { Gradient } from '@mint-lamp/core/system/gradients/gradient';
 import { movedBeside, neighbourOf } from '@mint-lamp/core/system/gradients/gradient-sections';
 import { ArrowLeft, ArrowRight, Bookmark } from 'lucide-react';
-import { memo } from 'react';
+import { memo, useId } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { selectProject } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
@@ -14,6 +14,7 @@ export const Listing = memo(function Listing({ gradient }: { gradient: Gradient 
   // As they are without what is shown for a look.
   const gradients = useAppSelector((state) => selectProject(state).document.gradients);
   const { edit, tryEdit } = useEditing();
+  const listId = useId();
   const groups = [...new Set(gradients.flatMap(({ group }) => group ?? []))];
   const change = (part: { readonly group?: string | null; readonly favourite?: true | null }) =>
     ({ type: 'setGradient', gradient: gradient.id, change: part }) as const;
@@ -33,9 +34,14 @@ export const Listing = memo(function Listing({ gradient }: { gradient: Gradient 
       <TextField
         label="In the group"
         value={gradient.group ?? ''}
-        suggestions={groups}
+        list={listId}
         onCommit={(group) => tryEdit(change({ group: group || null }))}
       />
+      <datalist id={listId}>
+        {groups.map((group) => (
+          <option key={group} value={group} />
+        ))}
+      </datalist>
       <div className="flex items-center gap-1.5">
         <Button
           small
