@@ -1,6 +1,9 @@
 import { writeFileSync } from 'node:fs';
+import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import { worstOverPixels } from '@mint-lamp/core/contrast/over-gradient';
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
+import { followRow } from '@mint-lamp/core/gradient/follow-row';
+import { rowAlong } from '@mint-lamp/core/picture/row';
 import { averageAround, sampledText } from '@mint-lamp/core/picture/sample';
 import { partOf } from '@mint-lamp/core/picture/shrink';
 import { type Marker, type Picture, SIDES } from '@mint-lamp/core/system/pictures/picture';
@@ -318,6 +321,61 @@ test('six palettes side by side: pointing lights a colour’s pixels; any of it 
   const told = page.getByRole('listitem').filter({ hasText: `The gradient ${picture.name} 2 was made` });
   await told.getByRole('button', { name: 'See at Fade' }).click();
   await expect(page.getByRole('heading', { name: 'Fade', level: 1 })).toBeVisible();
+});
+
+test('a line across the picture becomes a gradient that follows its colours, by mouse and by keyboard', async ({
+  page,
+  stack,
+}) => {
+  const file = await drawnFile(240, 160).png().toBuffer();
+  const { id, address } = await openDrawn(page, stack, file);
+  await page.getByRole('tab', { name: 'Line', exact: true }).click();
+  await page.getByRole('button', { name: 'Draw a line' }).press('Enter');
+  const words = page.getByTestId('followed-words');
+  await expect(words).toContainText('stops; it differs by');
+  const begins = page.getByRole('button', { name: /^Where the line begins/ });
+  const ends = page.getByRole('button', { name: /^Where the line ends/ });
+  const placeOf = async (handle: Locator) => {
+    const [, x, y] = /: (\d+), (\d+)$/.exec((await handle.getAttribute('aria-label'))!)!;
+    return { x: Number(x), y: Number(y) };
+  };
+  const from = await placeOf(begins);
+  await dragTo(page, begins, -120, 40);
+  await expect.poll(async () => (await placeOf(begins)).x).toBeLessThan(from.x - 20);
+  const before = await placeOf(ends);
+  await ends.press('Shift+ArrowRight');
+  await ends.press('ArrowUp');
+  await expect.poll(() => placeOf(ends)).toEqual({ x: before.x + 10, y: before.y - 1 });
+  // The coarser it may be, the fewer stops it has; and what is told is what the core makes of the same line.
+  const track = page.getByRole('slider', { name: 'May differ by' });
+  await track.press('End');
+  await expect(words).toContainText(/^\d+ stops/);
+  await track.press('Home');
+  for (let i = 0; i < 16; i++) await track.press('ArrowRight');
+  const [a, b] = [await placeOf(begins), await placeOf(ends)];
+  const pixels = await decodedIn(page, address);
+  const row = rowAlong(pixels, { x1: a.x, y1: a.y, x2: b.x, y2: b.y }, 5);
+  const { stops, mean } = followRow(row, 0.02);
+  await expect(words).toContainText(`${stops.length} stops; it differs by ${mean.toFixed(3)} on average`);
+  expect(mean).toBeLessThanOrEqual(0.02);
+  expect(await axeFaults(page)).toEqual([]);
+  await page.getByLabel(/linked to shades/).uncheck();
+  await page.getByRole('button', { name: 'Make it a gradient' }).press('Enter');
+  await expectSaved(page);
+  const [gradient] = (await onServer(stack, id)).document.gradients;
+  expect(
+    gradient.stops.map(({ places: [{ value }], color }: { places: [{ value: number }]; color: object }) => [
+      value,
+      color,
+    ]),
+  ).toEqual(
+    stops.map(({ place, color: { r, g, b: blue } }) => [
+      place,
+      { to: 'color', color: hexOfRgb8(r, g, blue) },
+    ]),
+  );
+  await begins.press('Delete');
+  await expect(page.getByRole('button', { name: 'Draw a line' })).toBeVisible();
 });
 
 test('text in a colour of the picture is measured at its worst place, and becomes a pair', async ({
