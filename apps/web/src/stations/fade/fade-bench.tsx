@@ -122,7 +122,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
         onVeil={setVeil}
       />
       <Faults resolved={resolved} length={Math.round(length)} />
-      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_248px] gap-6">
+      <div className="grid grid-cols-[minmax(0,1fr)_236px] gap-6 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_248px]">
         <div className="flex min-w-0 flex-col gap-3">
           <StopList resolved={resolved} openStop={openStop} />
           <ArrangeStops gradient={still.gradient} />
@@ -134,7 +134,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
           <WholeGradient gradient={gradient.id} />
           <CutColors resolved={rests} />
         </div>
-        <div className="flex flex-col gap-3">
+        <div className="col-start-2 row-span-2 row-start-1 flex flex-col gap-3 xl:col-start-3 xl:row-span-1">
           <Listing gradient={still.gradient} />
           <ShapeSettings gradient={gradient} />
           <HandOver resolved={rests} size={shownSize} />

@@ -91,6 +91,7 @@ export default function PasteGradient({ onDone }: { onDone: () => void }) {
           type="file"
           accept=".svg,.css,image/svg+xml,text/css"
           aria-label="SVG or CSS file"
+          className="min-w-0 flex-1 text-quiet file:mr-2 file:h-6 file:rounded-md file:border file:border-control file:bg-raised file:px-2 file:text-main"
           onChange={async ({ target }) => {
             const [file] = target.files ?? [];
             if (file) setText(await file.text());

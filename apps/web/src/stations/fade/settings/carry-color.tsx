@@ -10,7 +10,7 @@ export const CarryColor = memo(function CarryColor({ resolved }: { resolved: Res
   const [from, setFrom] = useState(25);
   const [to, setTo] = useState(75);
   return (
-    <fieldset aria-label="Take a colour elsewhere" className="flex items-end gap-2">
+    <fieldset aria-label="Take a colour elsewhere" className="flex flex-wrap items-end gap-2">
       <NumberField
         label="Colour at"
         unit="%"
