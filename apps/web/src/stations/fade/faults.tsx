@@ -38,7 +38,7 @@ function faultWords(fault: GradientFault, length: number): string {
 function mendWords(fault: GradientFault, nameOf: (command: GradientFault['mend']) => string): string {
   switch (fault.kind) {
     case 'grey':
-      return 'Put a stop there that keeps the colour';
+      return fault.mend?.type === 'addStop' ? 'Put a stop there that keeps the colour' : 'Mix it in OKLCH';
     case 'bright':
       return `Mix it in ${fault.space === 'oklch' ? 'OKLCH' : 'OKLab'}`;
     case 'seam':

@@ -38,6 +38,19 @@ describe('faults of a gradient with their mends', () => {
     expect(mended(withStops(plain([0, '#0b5f6b'], [100, '#e2552b'])), 'grey')).toEqual([]);
   });
 
+  it('are mended by mixing round the hues where a gradient holds no more stops', () => {
+    const colors = ['#0b5f6b', '#e2552b'];
+    const full = withStops(
+      Array.from({ length: 64 }, (_, i) =>
+        stopAt(`s${i}`, Math.round((i / 63) * 1e4) / 100, { to: 'color', color: colors[i % 2]! }),
+      ),
+    );
+    const dips = faultsIn(full).filter(({ kind }) => kind === 'grey');
+    expect(dips).toHaveLength(63);
+    expect(dips[0]).toMatchObject({ mend: { type: 'setGradient', change: { space: 'oklch' } } });
+    expect(mended(full, 'grey')).toEqual([]);
+  });
+
   it('are middles that outshine their ends, mended by another space that is as near as can be', () => {
     const doc = withStops(plain([0, '#0000c0'], [100, '#c00000']), { space: 'hsl', hueWay: 'longer' });
     const fault = faultsIn(doc).find(({ kind }) => kind === 'bright')!;

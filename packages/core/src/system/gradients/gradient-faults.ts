@@ -11,7 +11,7 @@ import type { MixingSpace } from '../../gradient/interpolate.ts';
 import { percentOf } from '../../gradient/model.ts';
 import type { Link } from '../links/link.ts';
 import { differenceOf } from '../resolve/painted.ts';
-import { stopAt } from './gradient.ts';
+import { MOST_STOPS, stopAt } from './gradient.ts';
 import type { GradientCommand } from './gradient-commands.ts';
 import { paintedGradient, ResolvedGradient } from './resolved-gradient.ts';
 import { type StopFault, stopFaults } from './stop-faults.ts';
@@ -70,6 +70,15 @@ function calmerSpace(looked: Looked): MixingSpace | null {
       return faults?.bright.length === 0;
     }) ?? null
   );
+}
+
+/** Mixing it round the hues, where that leaves no grey dip: for a gradient that holds no more stops. */
+function mixedRoundHues(looked: Looked): GradientCommand | null {
+  const change = { space: 'oklch', hueWay: 'shorter' } as const;
+  const faults = faultsOf(changed(looked, change), looked.length);
+  return faults?.greyDips.length === 0
+    ? { type: 'setGradient', gradient: looked.resolved.gradient.id, change }
+    : null;
 }
 
 const widestOf = (bands: readonly Band[]) => bands.reduce((most, band) => (band.px > most.px ? band : most));
@@ -142,21 +151,20 @@ export function faultsWithMends(
   if (!found) return [];
   const looked = { resolved, walking, length };
   const gradient = resolved.gradient.id;
-  // Faults count the stops that have a colour.
-  const numbers = resolved.colors.flatMap((color, i) => (color ? [i] : []));
   const ofPlaces = resolved.stops.flatMap((stop, i) => (resolved.colors[i] ? stop.places.map(() => i) : []));
   const space = found.bright.length ? calmerSpace(looked) : null;
+  const isRoom = resolved.stops.length < MOST_STOPS;
+  const roundHues = found.greyDips.length && !isRoom ? mixedRoundHues(looked) : null;
   const faults: GradientFault[] = [
     ...found.greyDips.map((dip): GradientFault => {
       const { r, g, b, alpha } = dip.remedy;
       const color = canonical(fromRgb8(Math.round(r), Math.round(g), Math.round(b), alpha));
       const stop = stopAt(newId(), Math.round(dip.place), { to: 'color', color });
-      const isRoom = numbers.length < 64;
       return {
         kind: 'grey',
         ...dip,
         weight: dip.expected - dip.chroma,
-        mend: isRoom ? { type: 'addStop', gradient, stop } : null,
+        mend: isRoom ? { type: 'addStop', gradient, stop } : roundHues,
       };
     }),
     ...found.bright.map((middle): GradientFault => {
