@@ -2,10 +2,14 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   build: {
-    ssr: 'src/main.ts',
+    ssr: true,
     outDir: 'dist',
     emptyOutDir: true,
     target: 'node20',
-    rollupOptions: { output: { entryFileNames: 'main.js' } },
+    rollupOptions: {
+      // The server, and the script of the processes in which it runs jobs.
+      input: { main: 'src/main.ts', 'job-process': 'src/jobs/job-process.ts' },
+      output: { entryFileNames: '[name].js', chunkFileNames: '[name].js' },
+    },
   },
 });

@@ -7,6 +7,7 @@ import { database as databasePlugin } from './database/database.ts';
 import { answerClientError, answerFrameworkError, errors } from './errors.ts';
 import { form } from './form/form.ts';
 import { hosts, LOOPBACK_NAMES } from './hosts/hosts.ts';
+import { jobs, type openLanes } from './jobs/jobs.ts';
 import { library } from './library/library.ts';
 import { live } from './live/live.ts';
 import { owner } from './owner/owner.ts';
@@ -29,6 +30,8 @@ export interface AppOptions {
   /** Folder of the drawn picture library, which stands for the outside world; none if left out. */
   readonly libraryRoot?: string;
   readonly fetching?: Fetching;
+  /** What jobs may take; as usual where it is left out. */
+  readonly jobLimits?: Parameters<typeof openLanes>[0];
 }
 
 // Long enough for a picture of 40 MB on a slow line.
@@ -43,6 +46,7 @@ export async function buildApp({
   patience = PATIENCE,
   libraryRoot = '',
   fetching = {},
+  jobLimits,
 }: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({
     logger: logger ?? false,
@@ -82,6 +86,7 @@ export async function buildApp({
   await app.register(form);
   await app.register(owner);
   await app.register(databasePlugin, { source: database });
+  await app.register(jobs, jobLimits ? { limits: jobLimits } : {});
   await app.register(live, { database });
   await app.register(projectRoutes, { prefix: '/api/projects' });
   await app.register(library, { root: libraryRoot });

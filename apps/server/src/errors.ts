@@ -1,4 +1,4 @@
-import { STATUS_CODES } from 'node:http';
+import { type IncomingMessage, STATUS_CODES } from 'node:http';
 import type { Socket } from 'node:net';
 import { ERROR_CODES, type ErrorAnswer, type ErrorCode } from '@mint-lamp/core/wire/errors';
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
@@ -76,10 +76,34 @@ export function answerClientError(error: Error & { code?: string | undefined }, 
   socket.end(`HTTP/1.1 ${status} ${STATUS_CODES[status]}\r\n${head.join('')}\r\n${body}`);
 }
 
+/** Of a body that is not wanted, so much is read and thrown away, and for so long. */
+const HEARD_OUT = { bytes: 64 * 1024 * 1024, ms: 10_000 };
+
+/** Resolves when a request was sent to its end: who is still sending does not hear an answer, only that it is cut off. */
+function heardOut(request: IncomingMessage): Promise<void> {
+  if (request.complete || request.destroyed) return Promise.resolve();
+  return new Promise((resolve) => {
+    let bytes = 0;
+    const onData = (chunk: Buffer) => {
+      bytes += chunk.length;
+      if (bytes > HEARD_OUT.bytes) end();
+    };
+    const timer = setTimeout(() => end(), HEARD_OUT.ms);
+    const end = () => {
+      clearTimeout(timer);
+      request.off('data', onData).off('end', end).off('close', end);
+      resolve();
+    };
+    request.on('data', onData).once('end', end).once('close', end);
+    request.resume();
+  });
+}
+
 /** Answers every error in the one form `{ error: { code, message, path } }`. */
 export const errors = fp(async (app: FastifyInstance) => {
-  app.setErrorHandler<FastifyError | ApiError>((error, request, reply) => {
+  app.setErrorHandler<FastifyError | ApiError>(async (error, request, reply) => {
     const answer = toApiError(error);
+    if (answer.code === 'TOO_LARGE') await heardOut(request.raw);
     if (answer.code === 'INTERNAL') request.log.error(error);
     reply.header('cache-control', 'no-store');
     return send(reply, answer);

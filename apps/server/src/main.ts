@@ -57,8 +57,12 @@ await app
 // Whoever started this process may wait for it.
 process.send?.('listening');
 
+/** What is still going on after so long is cut off, ms. */
+const LONGEST_END_MS = 10_000;
+
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.once(signal, async () => {
+    setTimeout(() => process.exit(0), LONGEST_END_MS).unref();
     await app.close();
     await database.destroy().catch(() => {});
     process.exit(0);

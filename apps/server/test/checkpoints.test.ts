@@ -137,6 +137,8 @@ describe('checkpoints', () => {
     const full = await ask('POST', `${other.id}/checkpoints`, { name: 'One more', revision: 0 });
     expect(full.body.error.message).toMatch(/at most 500 checkpoints/);
     expect((await ask('DELETE', other.id)).status).toBe(204);
+    expect(await app.checkpoints.list(LOCAL_OWNER, other.id)).toBeNull();
+    expect((await ask('DELETE', `removed/${other.id}`)).status).toBe(204);
     const [{ count }] = await database.query(
       'SELECT count(*)::int AS count FROM checkpoint WHERE project_id = $1',
       [other.id],

@@ -1,3 +1,4 @@
+import { existsSync, readFileSync } from 'node:fs';
 import { createServer, type RequestListener, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it, test } from 'vitest';
@@ -174,9 +175,12 @@ describe('an address', () => {
   });
 
   it('gives what lies there, also one step on', async () => {
-    expect(Buffer.from((await fetched('/picture')).bytes).toString()).toBe('a picture');
-    const { url, bytes } = await fetched('/step');
-    expect([url.pathname, Buffer.from(bytes).toString()]).toEqual(['/picture', 'a picture']);
+    for (const path of ['/picture', '/step']) {
+      const { url, incoming } = await fetched(path);
+      expect([url.pathname, readFileSync(incoming.file, 'utf8')]).toEqual(['/picture', 'a picture']);
+      await incoming.remove();
+      expect(existsSync(incoming.folder)).toBe(false);
+    }
   });
 
   test.each([

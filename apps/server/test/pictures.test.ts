@@ -11,7 +11,9 @@ import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
+import { MOST_UNNAMED } from '../src/database/picture-store.ts';
 import { ensureLocalOwner } from '../src/owner/owner.ts';
+import { FORM } from './form.ts';
 
 let database: DataSource;
 let app: FastifyInstance;
@@ -140,7 +142,81 @@ describe('pictures of a project', () => {
     await app.inject({ method: 'DELETE', url: `/api/projects/${a}` });
     expect((await get(b, content)).statusCode).toBe(200);
     await app.inject({ method: 'DELETE', url: `/api/projects/${b}` });
+    expect((await get(b, content)).statusCode).toBe(404);
+    for (const id of [a, b]) {
+      expect(await keptParts(content)).toBeGreaterThan(0);
+      await app.inject({ method: 'DELETE', url: `/api/projects/removed/${id}` });
+    }
     expect(await keptParts(content)).toBe(0);
+  });
+
+  it('that are given while another project lets go of the same are kept all the same', async () => {
+    const file = await noise(11, 40, 30);
+    const keeper = await newProject();
+    for (let i = 0; i < 40; i++) {
+      const passing = await newProject();
+      expect((await send(passing, file)).statusCode).toBe(201);
+      await app.inject({ method: 'DELETE', url: `/api/projects/${passing}` });
+      const [kept, gone] = await Promise.all([
+        send(i % 2 ? keeper : await newProject(), file),
+        app.inject({ method: 'DELETE', url: `/api/projects/removed/${passing}` }),
+      ]);
+      expect([kept.statusCode, gone.statusCode]).toEqual([201, 204]);
+    }
+  });
+
+  it('that nothing names are not kept without end, and the old ones of them make room', async () => {
+    const id = await newProject();
+    await database.query(
+      `INSERT INTO picture_content (content, media_type, size, width, height, small)
+       SELECT lpad(n::text, 64, '0'), 'image/png', 1, 1, 1, '' FROM generate_series(1, $1) AS n
+       ON CONFLICT DO NOTHING`,
+      [MOST_UNNAMED],
+    );
+    await database.query(
+      `INSERT INTO project_picture (project_id, content)
+       SELECT $1, lpad(n::text, 64, '0') FROM generate_series(1, $2) AS n`,
+      [id, MOST_UNNAMED],
+    );
+    const refused = await send(id, await noise(12, 20, 20));
+    expect([refused.statusCode, refused.json().error.code]).toEqual([409, 'TOO_MANY']);
+    const old = (many: number) =>
+      database.query(
+        `UPDATE project_picture SET at = now() - interval '25 hours' WHERE project_id = $1 AND content <= $2`,
+        [id, String(many).padStart(64, '0')],
+      );
+    await old(50);
+    // One that the log names stays, however old it is.
+    await app.inject({
+      method: 'POST',
+      url: `/api/projects/${id}/commands`,
+      headers: FORM,
+      payload: {
+        revision: 0,
+        commands: [
+          {
+            id: randomUUID(),
+            command: {
+              type: 'addPicture',
+              picture: {
+                id: 'one',
+                name: 'One',
+                content: '7'.padStart(64, '0'),
+                width: 1,
+                height: 1,
+                markers: [],
+                moved: [],
+                textOver: null,
+              },
+            },
+          },
+        ],
+      },
+    });
+    for (const seed of [13, 14]) expect((await send(id, await noise(seed, 20, 20))).statusCode).toBe(201);
+    expect((await get(id, '7'.padStart(64, '0'))).statusCode).toBe(200);
+    expect((await get(id, '8'.padStart(64, '0'))).statusCode).toBe(404);
+    expect((await get(id, '60'.padStart(64, '0'))).statusCode).toBe(200);
   });
 
   it('come by address too, from the library that stands for the web', async () => {

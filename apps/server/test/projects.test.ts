@@ -63,6 +63,49 @@ describe('projects', () => {
   });
 });
 
+describe('removed projects', () => {
+  const ask = (method: 'GET' | 'POST' | 'DELETE', path: string) =>
+    app.inject({ method, url: `/api/projects/${path}`, headers: FORM });
+  const removed = async () =>
+    (await ask('GET', 'removed')).json().projects.map((project: { id: string }) => project.id);
+
+  it('are kept with all that they had, listed, had back, and let go for good', async () => {
+    const project = await newProject();
+    await commit([setBase('#123456')], 0, project);
+    const before = (await ask('GET', project)).json();
+    expect((await ask('DELETE', project)).statusCode).toBe(204);
+    for (const path of [project, `${project}/news?after=0`, `${project}/report`, `${project}/events`])
+      expect([path, (await ask('GET', path)).statusCode]).toEqual([path, 404]);
+    expect((await commit([setBase('#222222')], 0, project)).statusCode).toBe(404);
+    expect((await ask('GET', '')).json().projects.map(({ id }: { id: string }) => id)).not.toContain(project);
+    expect(await removed()).toContain(project);
+    expect((await ask('DELETE', project)).statusCode).toBe(404);
+    expect((await ask('POST', `removed/${project}/back`)).statusCode).toBe(204);
+    expect((await ask('GET', project)).json()).toEqual(before);
+    expect(await removed()).not.toContain(project);
+    expect((await ask('POST', `removed/${project}/back`)).statusCode).toBe(404);
+    expect((await ask('DELETE', `removed/${project}`)).statusCode).toBe(404);
+    await ask('DELETE', project);
+    expect((await ask('DELETE', `removed/${project}`)).statusCode).toBe(204);
+    expect(await removed()).not.toContain(project);
+  });
+
+  it('go by themselves after thirty days', async () => {
+    const project = await newProject();
+    await ask('DELETE', project);
+    const aged = (days: number) =>
+      database.query(`UPDATE project SET removed_at = now() - make_interval(days => $2) WHERE id = $1`, [
+        project,
+        days,
+      ]);
+    await aged(29);
+    expect(await removed()).toContain(project);
+    await aged(31);
+    expect(await removed()).not.toContain(project);
+    expect((await ask('POST', `removed/${project}/back`)).statusCode).toBe(404);
+  });
+});
+
 describe('commands', () => {
   it('are applied in order, logged with revisions, and answered with what others did meanwhile', async () => {
     const project = await newProject();

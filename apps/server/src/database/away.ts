@@ -1,4 +1,21 @@
-const CODES = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOENT', '57P01', '57P02', '57P03', '53300']);
+const CODES = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ENOENT',
+  // Shut down, or too many connections.
+  '57P01',
+  '57P02',
+  '57P03',
+  '53300',
+  // Given up: a query or a transaction took too long.
+  '57014',
+  '25P03',
+]);
+
+/** Whether a query was given up because nothing answered it. */
+export const isLateAnswer = (error: unknown): boolean =>
+  error instanceof Error && error.message === 'Query read timeout';
 
 /** Whether an error means that PostgreSQL cannot be reached now, and not that a query was wrong. */
 export function isDatabaseAway(error: unknown): boolean {
@@ -9,6 +26,7 @@ export function isDatabaseAway(error: unknown): boolean {
     errors?: unknown[];
     driverError?: unknown;
   };
+  if (isLateAnswer(error)) return true;
   // A connection that is cut in the middle of a transaction takes its query runner with it.
   if (/^QueryRunner(Provider)?AlreadyReleasedError$/.test(error.name)) return true;
   if (code && (CODES.has(code) || code.startsWith('08'))) return true;

@@ -44,14 +44,14 @@ const isTaken = (error: unknown): boolean =>
 /** A query of an UPDATE or DELETE answers with the rows and how many they are. */
 type Changed = readonly [rows: Row[], count: number];
 
-const OWN = `project_id IN (SELECT id FROM project WHERE id = $2 AND owner_id = $3)`;
+const OWN = `project_id IN (SELECT id FROM project WHERE id = $2 AND owner_id = $3 AND removed_at IS NULL)`;
 
 /** Checkpoints in PostgreSQL. Each is a revision of the log, which never changes, so it takes no more than its name. */
 export function checkpointStore(source: DataSource): CheckpointStore {
   const projectOf = async (ownerId: string, projectId: string) => {
     const [row]: { revision: number; version: number; count: number }[] = await source.query(
       `SELECT revision, version, (SELECT count(*)::int FROM checkpoint WHERE project_id = project.id) AS count
-       FROM project WHERE id = $1 AND owner_id = $2`,
+       FROM project WHERE id = $1 AND owner_id = $2 AND removed_at IS NULL`,
       [projectId, ownerId],
     );
     return row ?? null;

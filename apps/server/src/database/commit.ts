@@ -2,13 +2,13 @@ import { workOf } from '@mint-lamp/core/system/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { previewOf } from '@mint-lamp/core/system/preview';
 import type { CommandOutcome, SentCommand } from '@mint-lamp/core/wire/projects';
-import type { EntityManager } from 'typeorm';
+import { type EntityManager, In } from 'typeorm';
 import { CHANNEL } from '../live/channel.ts';
 import { Turns } from '../turns.ts';
 import { applyInTurns } from './apply-in-turns.ts';
 import type { Waiting } from './commit-queue.ts';
 import { documentAt } from './documents.ts';
-import type { ProjectRow } from './entities.ts';
+import { ProjectPicture, type ProjectRow } from './entities.ts';
 import { type KnownDocument, type KnownDocuments, newest } from './known-documents.ts';
 import { append, type FreshEntry, revisionsOf } from './log.ts';
 
@@ -53,9 +53,18 @@ class Run {
     this.size += JSON.stringify(command).length;
     this.revisions.set(id, this.revision);
     const { revision, size: sizeTo } = this;
-    this.fresh.push({ id, revision, command, inverse: result.inverse, sizeTo });
+    this.fresh.push({ id, revision, command, sizeTo });
     return { id, status: 'applied', revision };
   }
+}
+
+/** Notes which of the project's pictures its log names from now on. */
+async function markNamed(manager: EntityManager, projectId: string, fresh: readonly FreshEntry[]) {
+  const contents = fresh
+    .flatMap(({ command }) => (command.type === 'batch' ? command.commands : [command]))
+    .flatMap((command) => (command.type === 'addPicture' ? [command.picture.content] : []));
+  if (contents.length)
+    await manager.getRepository(ProjectPicture).update({ projectId, content: In(contents) }, { named: true });
 }
 
 /**
@@ -81,6 +90,7 @@ export async function commitGroup(
   }
   if (!run.fresh.length) return { now: known, row, committed };
   const preview = JSON.stringify(previewOf(run.document));
+  await markNamed(manager, row.id, run.fresh);
   await append(manager, CHANNEL, row.id, run.fresh, {
     name: run.document.name,
     preview: preview === known.preview ? null : preview,
@@ -90,6 +100,7 @@ export async function commitGroup(
     revision: run.revision,
     head: run.fresh[run.fresh.length - 1]!.id,
     document: run.document,
+    size: known.size + run.size - Number(row.logSize),
     unwritten: known.unwritten + run.work,
     recent: newest(
       known.recent,

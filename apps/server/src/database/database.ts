@@ -4,11 +4,13 @@ import type { DataSource } from 'typeorm';
 import { type CheckpointStore, checkpointStore } from './checkpoint-store.ts';
 import { type PictureStore, pictureStore } from './picture-store.ts';
 import { type ProjectStore, projectStore } from './project-store.ts';
+import { type RemovedProjects, removedProjects } from './removed-projects.ts';
 import { type ShelfStore, shelfStore } from './shelf-store.ts';
 
 declare module 'fastify' {
   interface FastifyInstance {
     projects: ProjectStore;
+    removedProjects: RemovedProjects;
     pictures: PictureStore;
     shelf: ShelfStore;
     checkpoints: CheckpointStore;
@@ -19,6 +21,7 @@ declare module 'fastify' {
 export const database = fp(async (app: FastifyInstance, { source }: { source: DataSource }) => {
   const projects = projectStore(source);
   app.decorate('projects', projects);
+  app.decorate('removedProjects', removedProjects(source));
   app.decorate('pictures', pictureStore(source));
   app.decorate('shelf', shelfStore(source));
   app.decorate('checkpoints', checkpointStore(source));

@@ -46,10 +46,12 @@ async function fromSnapshot(manager: EntityManager, row: At): Promise<KnownDocum
   const brought = bringDocument(snapshot.document);
   if (!brought.ok) throw new Error(`The snapshot ${snapshot.revision} of ${row.id} is ${brought.why}.`);
   const entries = await entriesBetween(manager, row.id, snapshot.revision + 1, row.revision);
+  const document = await applyEntries(brought.value as ProjectDocument, entries);
   return {
     revision: row.revision,
     head: row.head,
-    document: await applyEntries(brought.value as ProjectDocument, entries),
+    document,
+    size: JSON.stringify(document).length,
     unwritten: workOfAll(entries),
     recent: newest([], entries),
     written: snapshot.version,
@@ -87,6 +89,7 @@ export async function documentAt(
         revision: row.revision,
         head: row.head,
         document: await applyEntries(known.document, after),
+        size: known.size + after.reduce((sum, { entry }) => sum + JSON.stringify(entry.command).length, 0),
         unwritten: known.unwritten + workOfAll(after),
         recent: newest(known.recent, after),
       };
@@ -101,11 +104,16 @@ export async function documentAt(
 export const isSnapshotDue = ({ unwritten, written }: KnownDocument): boolean =>
   unwritten >= SNAPSHOT_EVERY || written < DOCUMENT_VERSION;
 
-export async function writeSnapshot(manager: EntityManager, id: string, known: KnownDocument): Promise<void> {
-  const { revision, document } = known;
+/** Writes a snapshot; `document` is its JSON. */
+export async function writeSnapshot(
+  manager: EntityManager,
+  id: string,
+  revision: number,
+  document: string,
+): Promise<void> {
   await manager.query(
     `INSERT INTO snapshot (project_id, revision, version, document) VALUES ($1, $2, $3, $4)
      ON CONFLICT DO NOTHING`,
-    [id, revision, DOCUMENT_VERSION, JSON.stringify(document)],
+    [id, revision, DOCUMENT_VERSION, document],
   );
 }

@@ -22,6 +22,8 @@ export interface ProjectRow {
   preview: ProjectPreview | null;
   createdAt: Date;
   updatedAt: Date;
+  /** When it was removed; it can be had back for a while. */
+  removedAt: Date | null;
 }
 
 /** A document as it is at a revision of the log. */
@@ -40,7 +42,6 @@ export interface LogRow {
   /** Made by the browser, so that a command sent twice is applied once. */
   commandId: string;
   command: Command;
-  inverse: Command;
   /** The version of the form that the command is written in. */
   version: number;
   /** Characters of all commands up to this one. */
@@ -68,6 +69,7 @@ export const Project = new EntitySchema<ProjectRow>({
     preview: { type: 'jsonb', nullable: true },
     createdAt: { type: 'timestamptz', name: 'created_at', createDate: true },
     updatedAt: { type: 'timestamptz', name: 'updated_at', updateDate: true },
+    removedAt: { type: 'timestamptz', name: 'removed_at', nullable: true },
   },
 });
 
@@ -91,7 +93,6 @@ export const LogEntry = new EntitySchema<LogRow>({
     revision: { type: 'integer', primary: true },
     commandId: { type: 'uuid', name: 'command_id' },
     command: { type: 'jsonb' },
-    inverse: { type: 'jsonb' },
     version: { type: 'smallint' },
     sizeTo: { type: 'bigint', name: 'size_to' },
     at: { type: 'timestamptz', createDate: true },
@@ -122,6 +123,8 @@ export interface PicturePartRow {
 export interface ProjectPictureRow {
   projectId: string;
   content: string;
+  /** Whether a command of the project's log has named it; undo and checkpoints may then do so again. */
+  named: boolean;
   at: Date;
 }
 
@@ -155,6 +158,7 @@ export const ProjectPicture = new EntitySchema<ProjectPictureRow>({
   columns: {
     projectId: { type: 'uuid', name: 'project_id', primary: true },
     content: { type: 'text', primary: true },
+    named: { type: 'boolean' },
     at: { type: 'timestamptz', createDate: true },
   },
 });

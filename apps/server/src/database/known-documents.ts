@@ -6,6 +6,8 @@ export interface KnownDocument {
   readonly revision: number;
   readonly head: string | null;
   readonly document: ProjectDocument;
+  /** Characters of the document as JSON, or a little more. */
+  readonly size: number;
   /** The newest entries of the log up to this revision, without a gap. */
   readonly recent: readonly SizedEntry[];
   /** Commands since the last snapshot, those in batches counted. */
@@ -17,11 +19,24 @@ export interface KnownDocument {
 }
 
 const MOST_RECENT = 500;
-const MOST_PROJECTS = 64;
+/** Characters of JSON of the entries that are remembered of one project; in memory they take about five bytes each. */
+const MOST_RECENT_SIZE = 1_000_000;
+/** Characters of JSON of everything that is remembered, over all projects. */
+const MOST_SIZE = 40_000_000;
 
-/** The newest entries of two stretches of a log that follow each other. */
-export const newest = (before: readonly SizedEntry[], after: readonly SizedEntry[]): SizedEntry[] =>
-  [...before, ...after].slice(-MOST_RECENT);
+/** Characters of a stretch of the log, but for its first entry. */
+const sizeOfAll = (entries: readonly SizedEntry[]) =>
+  entries.length ? entries[entries.length - 1]!.sizeTo - entries[0]!.sizeTo : 0;
+
+/** The newest entries of two stretches of a log that follow each other, as many as may be remembered. */
+export function newest(before: readonly SizedEntry[], after: readonly SizedEntry[]): SizedEntry[] {
+  const all = [...before, ...after].slice(-MOST_RECENT);
+  const to = all[all.length - 1]?.sizeTo ?? 0;
+  const first = all.findIndex((_, i) => to - (all[i - 1]?.sizeTo ?? all[i]!.sizeTo) <= MOST_RECENT_SIZE);
+  return first === -1 ? [] : all.slice(first);
+}
+
+const sizeOf = ({ size, recent }: KnownDocument) => size + sizeOfAll(recent);
 
 /**
  * The documents that this process remembers, the least lately used forgotten first. What is remembered saves
@@ -29,6 +44,12 @@ export const newest = (before: readonly SizedEntry[], after: readonly SizedEntry
  */
 export class KnownDocuments {
   private readonly byProject = new Map<string, KnownDocument>();
+  private size = 0;
+
+  /** Characters of JSON that are remembered. */
+  get remembered(): number {
+    return this.size;
+  }
 
   get(projectId: string): KnownDocument | undefined {
     const known = this.byProject.get(projectId);
@@ -40,15 +61,20 @@ export class KnownDocuments {
   }
 
   set(projectId: string, known: KnownDocument): void {
-    this.byProject.delete(projectId);
+    this.delete(projectId);
     this.byProject.set(projectId, known);
+    this.size += sizeOf(known);
     for (const oldest of this.byProject.keys()) {
-      if (this.byProject.size <= MOST_PROJECTS) break;
-      this.byProject.delete(oldest);
+      // The one in use stays, however large it is.
+      if (this.size <= MOST_SIZE || oldest === projectId) break;
+      this.delete(oldest);
     }
   }
 
   delete(projectId: string): void {
+    const known = this.byProject.get(projectId);
+    if (!known) return;
+    this.size -= sizeOf(known);
     this.byProject.delete(projectId);
   }
 }

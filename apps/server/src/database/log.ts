@@ -5,9 +5,8 @@ import type { LoggedCommand, SentCommand } from '@mint-lamp/core/wire/projects';
 import { Between, type EntityManager, In } from 'typeorm';
 import { LogEntry, type LogRow } from './entities.ts';
 
-/** A command that was just applied, with the one that takes it back. */
+/** A command that was just applied. */
 export interface FreshEntry extends LoggedCommand {
-  readonly inverse: Command;
   /** Characters of the log up to this one. */
   readonly sizeTo: number;
 }
@@ -75,10 +74,10 @@ export async function append(
   const last = entries[entries.length - 1]!;
   await manager.query(
     `WITH fresh AS (
-      INSERT INTO log_entry (project_id, revision, command_id, command, inverse, version, size_to)
-      SELECT $1::uuid, e.revision, e.id, e.command, e.inverse, $2::smallint, e."sizeTo"
+      INSERT INTO log_entry (project_id, revision, command_id, command, version, size_to)
+      SELECT $1::uuid, e.revision, e.id, e.command, $2::smallint, e."sizeTo"
       FROM jsonb_to_recordset($3::jsonb)
-        AS e (revision integer, id uuid, command jsonb, inverse jsonb, "sizeTo" bigint)
+        AS e (revision integer, id uuid, command jsonb, "sizeTo" bigint)
     ), raised AS (
       UPDATE project SET revision = $4, head = $5, log_size = $6, version = $2::smallint, name = $7,
         preview = coalesce($8::jsonb, preview), updated_at = now()

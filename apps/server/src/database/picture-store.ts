@@ -1,14 +1,24 @@
+import { open } from 'node:fs/promises';
 import { Readable } from 'node:stream';
-import type { DataSource } from 'typeorm';
-import type { KeptPicture } from '../pictures/intake.ts';
+import { MOST_PICTURES } from '@mint-lamp/core/system/pictures/picture';
+import { type DataSource, type EntityManager, LessThan } from 'typeorm';
+import { refused } from '../pictures/refused-picture.ts';
+import type { TakenPicture } from '../pictures/take-in-file.ts';
 import { PictureContent, type PictureContentRow, PicturePart, Project, ProjectPicture } from './entities.ts';
+import { there } from './removed-projects.ts';
 
 /** Bytes of a part: what is read and sent at a time. */
 const PART = 512 * 1024;
+/** Pictures that a project may be given without anything in it naming them. */
+export const MOST_UNNAMED = 2 * MOST_PICTURES;
+const DAY_MS = 24 * 60 * 60 * 1000;
 
 export interface PictureStore {
-  /** Keeps a picture for a project, its bytes once for the same content. False when the project is not there. */
-  keep(ownerId: string, projectId: string, picture: KeptPicture): Promise<boolean>;
+  /**
+   * Keeps a picture for a project, its bytes once for the same content; `named` when the project names it already. False
+   * when the project is not there.
+   */
+  keep(ownerId: string, projectId: string, picture: TakenPicture, named?: boolean): Promise<boolean>;
   /** What a project may see; null when it was never given that. */
   find(ownerId: string, projectId: string, content: string): Promise<PictureContentRow | null>;
   hasProject(ownerId: string, projectId: string): Promise<boolean>;
@@ -16,6 +26,44 @@ export interface PictureStore {
   read(content: string): Readable;
   /** Forgets what no project has any more. */
   forgetUnused(): Promise<void>;
+}
+
+/**
+ * Keeps what is being given to a project from being forgotten at that moment: those who keep do so side by side, one who
+ * forgets does so alone. The lock is the database's own, and goes with the transaction.
+ */
+const lockContents = (manager: EntityManager, why: 'to keep' | 'to forget') =>
+  manager.query(
+    why === 'to keep'
+      ? `SELECT pg_advisory_xact_lock_shared(hashtextextended('mint-lamp pictures', 0))`
+      : `SELECT pg_advisory_xact_lock(hashtextextended('mint-lamp pictures', 0))`,
+  );
+
+/** Writes a file to the database, part by part, so that no more than a part is held. */
+async function writeParts(manager: EntityManager, content: string, file: string): Promise<void> {
+  const handle = await open(file);
+  try {
+    for (let part = 0; ; part++) {
+      const bytes = Buffer.alloc(PART);
+      const { bytesRead } = await handle.read(bytes, 0, PART, part * PART);
+      if (!bytesRead) return;
+      await manager.getRepository(PicturePart).insert({ content, part, bytes: bytes.subarray(0, bytesRead) });
+    }
+  } finally {
+    await handle.close();
+  }
+}
+
+/**
+ * Makes room for one more picture that no command of the project's log has named: where there are many, those of
+ * before yesterday go. Throws ApiError where there are too many all the same.
+ */
+async function makeRoom(manager: EntityManager, projectId: string): Promise<void> {
+  const unnamed = { projectId, named: false };
+  const pictures = manager.getRepository(ProjectPicture);
+  if ((await pictures.countBy(unnamed)) < MOST_UNNAMED) return;
+  await pictures.delete({ ...unnamed, at: LessThan(new Date(Date.now() - DAY_MS)) });
+  if ((await pictures.countBy(unnamed)) >= MOST_UNNAMED) throw refused.tooMany(MOST_UNNAMED);
 }
 
 /** Pictures in PostgreSQL. */
@@ -28,18 +76,22 @@ export function pictureStore(source: DataSource): PictureStore {
     }
   }
 
-  const hasProject = (ownerId: string, id: string) => source.getRepository(Project).existsBy({ id, ownerId });
+  const hasProject = (ownerId: string, id: string) =>
+    source.getRepository(Project).existsBy(there(id, ownerId));
 
   return {
     hasProject,
 
-    async keep(ownerId, projectId, { content, bytes, small, mediaType, width, height }) {
+    async keep(ownerId, projectId, picture, named = false) {
+      const { content, file, size, small, mediaType, width, height } = picture;
       return source.transaction(async (manager) => {
+        await lockContents(manager, 'to keep');
         const project = await manager
           .getRepository(Project)
-          .findOne({ where: { id: projectId, ownerId }, lock: { mode: 'pessimistic_read' } });
+          .findOne({ where: there(projectId, ownerId), lock: { mode: 'pessimistic_read' } });
         if (!project) return false;
-        const row = { content, mediaType, width, height, size: bytes.length, small: Buffer.from(small) };
+        await makeRoom(manager, projectId);
+        const row = { content, mediaType, width, height, size, small: Buffer.from(small) };
         const made = await manager
           .createQueryBuilder()
           .insert()
@@ -48,16 +100,12 @@ export function pictureStore(source: DataSource): PictureStore {
           .orIgnore()
           .returning('content')
           .execute();
-        if (made.raw.length)
-          for (let part = 0; part * PART < bytes.length; part++) {
-            const chunk = Buffer.from(bytes.subarray(part * PART, (part + 1) * PART));
-            await manager.getRepository(PicturePart).insert({ content, part, bytes: chunk });
-          }
+        if (made.raw.length) await writeParts(manager, content, file);
         await manager
           .createQueryBuilder()
           .insert()
           .into(ProjectPicture)
-          .values({ projectId, content })
+          .values({ projectId, content, named })
           .orIgnore()
           .execute();
         return true;
@@ -72,10 +120,12 @@ export function pictureStore(source: DataSource): PictureStore {
 
     read: (content) => Readable.from(parts(content), { objectMode: false }),
 
-    async forgetUnused() {
-      await source.query(`
-        DELETE FROM picture_content c
-        WHERE NOT EXISTS (SELECT 1 FROM project_picture p WHERE p.content = c.content)`);
-    },
+    forgetUnused: () =>
+      source.transaction(async (manager) => {
+        await lockContents(manager, 'to forget');
+        await manager.query(`
+          DELETE FROM picture_content c
+          WHERE NOT EXISTS (SELECT 1 FROM project_picture p WHERE p.content = c.content)`);
+      }),
   };
 }

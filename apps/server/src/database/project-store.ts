@@ -9,7 +9,7 @@ import type {
   ProjectNews,
   SentCommand,
 } from '@mint-lamp/core/wire/projects';
-import type { DataSource, EntityManager } from 'typeorm';
+import { type DataSource, type EntityManager, IsNull } from 'typeorm';
 import { commitGroup, type GroupResult } from './commit.ts';
 import { CommitQueue, type Waiting } from './commit-queue.ts';
 import { documentAt, isSnapshotDue, newestSnapshot, writeSnapshot } from './documents.ts';
@@ -17,6 +17,7 @@ import { Project, type ProjectRow, Snapshot } from './entities.ts';
 import { FormAhead } from './form-ahead.ts';
 import { type KnownDocument, KnownDocuments } from './known-documents.ts';
 import { entriesBetween, logSizeTo } from './log.ts';
+import { removeForNow, there } from './removed-projects.ts';
 
 export interface ProjectStore {
   list(ownerId: string): Promise<ListedProject[]>;
@@ -24,6 +25,7 @@ export interface ProjectStore {
   find(ownerId: string, id: string): Promise<LoadedProject | null>;
   revisionOf(ownerId: string, id: string): Promise<number | null>;
   create(ownerId: string, document: ProjectDocument, id?: string): Promise<LoadedProject>;
+  /** It can be had back for a while; see `removed-projects.ts`. */
   remove(ownerId: string, id: string): Promise<boolean>;
   newsSince(ownerId: string, id: string, revision: number): Promise<ProjectNews | null>;
   /** Null when the project is not there. */
@@ -50,7 +52,7 @@ export function projectStore(source: DataSource): ProjectStore {
   const memory = new KnownDocuments();
   const snapshots = new Set<Promise<void>>();
   const rowOf = async (ownerId: string, id: string) => {
-    const read = () => source.getRepository(Project).findOneBy({ id, ownerId });
+    const read = () => source.getRepository(Project).findOneBy(there(id, ownerId));
     const row = await read();
     // What this process knows may be newer than a row that was read while it was being committed.
     return row && (memory.get(id)?.revision ?? 0) > row.revision ? read() : row;
@@ -80,8 +82,9 @@ export function projectStore(source: DataSource): ProjectStore {
 
   const keepSnapshot = (id: string, known: KnownDocument) => {
     // Noted before it is written, so that the next edit does not write it again; without it reading takes longer, no more.
-    memory.set(id, { ...known, unwritten: 0, written: DOCUMENT_VERSION });
-    const writing: Promise<void> = writeSnapshot(source.manager, id, known)
+    const text = JSON.stringify(known.document);
+    memory.set(id, { ...known, size: text.length, unwritten: 0, written: DOCUMENT_VERSION });
+    const writing: Promise<void> = writeSnapshot(source.manager, id, known.revision, text)
       .catch(() => memory.delete(id))
       .finally(() => snapshots.delete(writing));
     snapshots.add(writing);
@@ -91,7 +94,7 @@ export function projectStore(source: DataSource): ProjectStore {
     const result = await source.transaction(async (manager): Promise<GroupResult | null> => {
       const row = await manager
         .getRepository(Project)
-        .findOne({ where: { id, ownerId }, lock: { mode: 'pessimistic_write' } });
+        .findOne({ where: there(id, ownerId), lock: { mode: 'pessimistic_write' } });
       if (!row) return null;
       if (row.version > DOCUMENT_VERSION) throw new FormAhead();
       return commitGroup(manager, row, group, memory);
@@ -132,7 +135,7 @@ export function projectStore(source: DataSource): ProjectStore {
     async list(ownerId) {
       const rows = await source
         .getRepository(Project)
-        .find({ where: { ownerId }, order: { updatedAt: 'DESC', id: 'ASC' } });
+        .find({ where: { ownerId, removedAt: IsNull() }, order: { updatedAt: 'DESC', id: 'ASC' } });
       const listed: ListedProject[] = [];
       for (const row of rows) {
         const { id, name, revision, updatedAt, preview } = await withPreview(row);
@@ -178,9 +181,8 @@ export function projectStore(source: DataSource): ProjectStore {
       }),
 
     async remove(ownerId, id) {
-      const { affected } = await source.getRepository(Project).delete({ id, ownerId });
       memory.delete(id);
-      return (affected ?? 0) > 0;
+      return removeForNow(source, ownerId, id);
     },
 
     async newsSince(ownerId, id, since) {

@@ -1,4 +1,6 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { MINT_LAMP_INTERFACE } from '@mint-lamp/core/demo/interface';
 import { DEMO_PICTURES } from '@mint-lamp/core/demo/pictures/demo-pictures';
@@ -8,8 +10,10 @@ import type { DataSource } from 'typeorm';
 import { alone } from '../database/data-source.ts';
 import { pictureStore } from '../database/picture-store.ts';
 import { projectStore } from '../database/project-store.ts';
+import { closeLanes, type Lanes, openLanes } from '../jobs/jobs.ts';
 import { LOCAL_OWNER } from '../owner/owner.ts';
-import { type KeptPicture, takeIn } from '../pictures/intake.ts';
+import type { TakenPicture } from '../pictures/take-in-file.ts';
+import { takeInInTurn } from '../pictures/take-in-in-turn.ts';
 
 /** Fixed, so that links to the demo projects keep working after `--fresh`. */
 export const DEMO_PROJECTS = [
@@ -18,11 +22,17 @@ export const DEMO_PROJECTS = [
 ] as const;
 
 /** The pictures of the demo, as far as the library is there. */
-async function demoPictures(libraryRoot: string): Promise<{ picture: Picture; kept: KeptPicture }[]> {
+async function demoPictures(
+  libraryRoot: string,
+  lanes: Lanes,
+  folder: string,
+): Promise<{ picture: Picture; kept: TakenPicture }[]> {
   const found = DEMO_PICTURES.filter(({ file }) => libraryRoot && existsSync(join(libraryRoot, file)));
   return Promise.all(
     found.map(async ({ file, ...rest }) => {
-      const kept = await takeIn(readFileSync(join(libraryRoot, file)));
+      const own = await mkdtemp(join(folder, 'picture-'));
+      const never = new AbortController().signal;
+      const kept = await takeInInTurn(lanes, { file: join(libraryRoot, file), folder: own }, never);
       const { content, width, height } = kept;
       return { picture: { ...rest, content, width, height }, kept };
     }),
@@ -34,11 +44,18 @@ export async function loadDemo(database: DataSource, libraryRoot = ''): Promise<
   const store = projectStore(database);
   await alone(database, 'demo', async () => {
     if ((await store.list(LOCAL_OWNER)).length) return;
-    const pictures = await demoPictures(libraryRoot);
-    for (const { id, document } of DEMO_PROJECTS) {
-      const own = document === SKERRY_LINE ? pictures : [];
-      await store.create(LOCAL_OWNER, { ...document, pictures: own.map(({ picture }) => picture) }, id);
-      for (const { kept } of own) await pictureStore(database).keep(LOCAL_OWNER, id, kept);
+    const lanes = openLanes();
+    const folder = await mkdtemp(join(tmpdir(), 'mint-lamp-demo-'));
+    try {
+      const pictures = await demoPictures(libraryRoot, lanes, folder);
+      for (const { id, document } of DEMO_PROJECTS) {
+        const own = document === SKERRY_LINE ? pictures : [];
+        await store.create(LOCAL_OWNER, { ...document, pictures: own.map(({ picture }) => picture) }, id);
+        for (const { kept } of own) await pictureStore(database).keep(LOCAL_OWNER, id, kept, true);
+      }
+    } finally {
+      closeLanes(lanes);
+      await rm(folder, { recursive: true, force: true });
     }
   });
 }

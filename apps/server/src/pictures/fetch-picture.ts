@@ -5,6 +5,7 @@ import type { LookupFunction } from 'node:net';
 import { MOST_PICTURE_BYTES } from '@mint-lamp/core/picture/kind';
 import { ApiError } from '../errors.ts';
 import { addressInHost, isPublicAddress } from './allowed-address.ts';
+import { atMost, type Incoming, writeIncoming } from './incoming.ts';
 import { refused } from './refused-picture.ts';
 
 /** The IP addresses of a name. */
@@ -110,17 +111,13 @@ function ask(url: URL, { addresses, port }: Target, signal: AbortSignal): Promis
   });
 }
 
-async function bodyOf(answer: IncomingMessage, most: number): Promise<Uint8Array> {
+/** Writes what comes to a file, so that no memory holds it. */
+async function fileOf(answer: IncomingMessage, most: number): Promise<Incoming> {
   if (Number(answer.headers['content-length'] ?? 0) > most) throw refused.bytes();
-  const chunks: Buffer[] = [];
-  let size = 0;
-  for await (const chunk of answer) {
-    size += (chunk as Buffer).length;
-    if (size > most) throw refused.bytes();
-    chunks.push(chunk as Buffer);
-  }
-  if (!answer.complete) throw fail('The server broke off before the picture was whole.');
-  return Buffer.concat(chunks);
+  return writeIncoming(answer, [atMost(most, refused.bytes)]).catch((error: unknown) => {
+    if (error instanceof ApiError || answer.complete) throw error;
+    throw fail('The server broke off before the picture was whole.');
+  });
 }
 
 /** What the server at an address sends, whatever it is; redirects are followed, each checked as the first one. */
@@ -138,7 +135,7 @@ async function follow(address: string, options: FetchOptions, limits: FetchLimit
         continue;
       }
       if (statusCode !== 200) throw fail(`${url.host} answers with ${statusCode} instead of a picture.`);
-      return { url, bytes: await bodyOf(answer, limits.bytes) };
+      return { url, incoming: await fileOf(answer, limits.bytes) };
     } finally {
       answer.destroy();
     }
@@ -153,20 +150,24 @@ const whenAborted = (signal: AbortSignal) =>
   });
 
 /**
- * Fetches the bytes at a web address: https and http, from public addresses only, by their IP address as it is
+ * Fetches what is at a web address into a file: https and http, from public addresses only, by their IP address as it is
  * connected to, also after a redirect; within limits of time and size. Throws ApiError with one sentence.
  */
 export async function fetchPicture(
   address: string,
   options: FetchOptions = {},
-): Promise<{ readonly url: URL; readonly bytes: Uint8Array }> {
+  left: AbortSignal = new AbortController().signal,
+): Promise<{ readonly url: URL; readonly incoming: Incoming }> {
   const limits = options.limits ?? LIMITS;
-  const signal = AbortSignal.timeout(limits.patience);
+  const signal = AbortSignal.any([AbortSignal.timeout(limits.patience), left]);
   const late = whenAborted(signal);
   late.catch(() => {});
+  const following = follow(address, options, limits, signal);
   try {
-    return await Promise.race([follow(address, options, limits, signal), late]);
+    return await Promise.race([following, late]);
   } catch (error) {
+    // What comes after all is of no use to anybody.
+    following.then(({ incoming }) => incoming.remove()).catch(() => {});
     if (error instanceof ApiError) throw error;
     if (signal.aborted)
       throw fail(`The picture did not come within ${limits.patience / 1000} seconds, and was given up.`);

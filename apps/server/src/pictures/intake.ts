@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { MOST_PICTURE_BYTES, type PictureKind, pictureKindOf } from '@mint-lamp/core/picture/kind';
 import { LONGEST_SIDE, MOST_PIXELS } from '@mint-lamp/core/system/pictures/picture';
 import sharp, { type Metadata } from 'sharp';
-import { ApiError } from '../errors.ts';
+import { checkNoise } from './drawing-cost.ts';
 import { refused } from './refused-picture.ts';
 import { strippedAvif } from './stripped/avif.ts';
 import { BrokenFile } from './stripped/broken-file.ts';
@@ -37,29 +37,45 @@ const STRIPPED = {
 const SMALLEST_DRAWING = 1024;
 /** px of the longer side of a small one. */
 const SMALL = 360;
-/** Seconds that reading may take. */
-const PATIENCE = 20;
-
-// Another program's faults in detail are not shown; what helps is which file it is.
+// How long it takes and how much memory is for the lane that this runs in.
 const unlimited = { limitInputPixels: false, failOn: 'error' } as const;
 
-async function painted(bytes: Uint8Array, { width, height }: Metadata): Promise<Buffer> {
+/**
+ * Reads a file with the library, whose every complaint is about the file. Its faults in detail are not shown; what helps
+ * is which file it is.
+ */
+async function reading<T>(read: () => Promise<T>): Promise<T> {
+  try {
+    return await read();
+  } catch (error) {
+    throw new BrokenFile(error instanceof Error ? error.message : String(error));
+  }
+}
+
+/** The file without its notes; where its parts lie elsewhere than in it, it is broken. */
+function stripped(bytes: Uint8Array, kind: keyof typeof STRIPPED): Uint8Array {
+  try {
+    return STRIPPED[kind](bytes);
+  } catch (error) {
+    if (error instanceof RangeError) throw new BrokenFile(error.message);
+    throw error;
+  }
+}
+
+function painted(bytes: Uint8Array, { width, height }: Metadata): Promise<Buffer> {
   const scale = Math.max(1, SMALLEST_DRAWING / Math.max(width, height));
+  checkNoise(new TextDecoder().decode(bytes), width * scale, height * scale);
   const density = Math.min(100_000, 72 * scale);
-  return sharp(bytes, { ...unlimited, density })
-    .timeout({ seconds: PATIENCE })
-    .png()
-    .toBuffer();
+  return reading(() =>
+    sharp(bytes, { ...unlimited, density })
+      .png()
+      .toBuffer(),
+  );
 }
 
 /** A WebP turned as its camera was held, its pixels the same. */
 const upright = (bytes: Uint8Array): Promise<Buffer> =>
-  sharp(bytes, unlimited)
-    .timeout({ seconds: PATIENCE })
-    .autoOrient()
-    .keepIccProfile()
-    .webp({ lossless: true })
-    .toBuffer();
+  reading(() => sharp(bytes, unlimited).autoOrient().keepIccProfile().webp({ lossless: true }).toBuffer());
 
 /** The file with nothing in it but what it shows; drawings and moving pictures as the picture that they show first. */
 async function withoutNotes(bytes: Uint8Array, kind: PictureKind, metadata: Metadata) {
@@ -67,12 +83,12 @@ async function withoutNotes(bytes: Uint8Array, kind: PictureKind, metadata: Meta
   if (kind === 'gif')
     return {
       kind: 'png',
-      bytes: await sharp(bytes, unlimited).timeout({ seconds: PATIENCE }).png().toBuffer(),
+      bytes: await reading(() => sharp(bytes, unlimited).png().toBuffer()),
     } as const;
   // Browsers leave one of this kind as it lies; turned without loss it looks alike everywhere.
   if (kind === 'webp' && (metadata.orientation ?? 1) !== 1)
     return { kind, bytes: await upright(bytes) } as const;
-  return { kind, bytes: STRIPPED[kind](bytes) };
+  return { kind, bytes: stripped(bytes, kind) };
 }
 
 function checkSize(width: number, height: number): void {
@@ -81,21 +97,22 @@ function checkSize(width: number, height: number): void {
 }
 
 async function take(given: Uint8Array, kind: PictureKind): Promise<KeptPicture> {
-  const said = await sharp(given, unlimited).metadata();
+  const said = await reading(() => sharp(given, unlimited).metadata());
   checkSize(said.width, said.height);
   const file = await withoutNotes(given, kind, said);
   // Turned upright as browsers do, which heed what is noted in PNG and JPEG; AVIF's own form says it.
-  const { autoOrient, width: w, height: h } = await sharp(file.bytes, unlimited).metadata();
+  const { autoOrient, width: w, height: h } = await reading(() => sharp(file.bytes, unlimited).metadata());
   const { width, height } = file.kind === 'avif' ? { width: w, height: h } : autoOrient;
   checkSize(width, height);
   // Reading every pixel of what was given is what shows whether it is whole; without its end it may look so.
-  const small = await sharp(kind === file.kind ? given : file.bytes, unlimited)
-    .timeout({ seconds: PATIENCE })
-    .autoOrient()
-    .resize(SMALL, SMALL, { fit: 'inside', withoutEnlargement: true })
-    .flatten({ background: '#777777' })
-    .webp({ quality: 82 })
-    .toBuffer();
+  const small = await reading(() =>
+    sharp(kind === file.kind ? given : file.bytes, unlimited)
+      .autoOrient()
+      .resize(SMALL, SMALL, { fit: 'inside', withoutEnlargement: true })
+      .flatten({ background: '#777777' })
+      .webp({ quality: 82 })
+      .toBuffer(),
+  );
   const content = createHash('sha256').update(file.bytes).digest('hex');
   return { content, mediaType: `image/${file.kind}`, width, height, bytes: file.bytes, small };
 }
@@ -113,8 +130,7 @@ export async function takeIn(given: Uint8Array): Promise<KeptPicture> {
   try {
     return await take(given, kind);
   } catch (error) {
-    if (error instanceof ApiError) throw error;
-    if (error instanceof BrokenFile || error instanceof Error) throw refused.broken(kind.toUpperCase());
+    if (error instanceof BrokenFile) throw refused.broken(kind.toUpperCase());
     throw error;
   }
 }

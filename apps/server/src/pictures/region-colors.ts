@@ -1,38 +1,20 @@
-import type { SeenColors } from '@mint-lamp/core/contrast/over-colors';
-import type { Area } from '@mint-lamp/core/gradient/area';
-import { AreaColors } from '@mint-lamp/core/picture/area-colors';
 import type { WantedRegion } from '@mint-lamp/core/system/pairs/regions';
-import sharp from 'sharp';
+import type { Lane } from '../jobs/lane.ts';
+import { writeIncoming } from './incoming.ts';
 
-/** Pixels that are held at a time. */
-const PART = 8_000_000;
-/** Regions that are kept: what a key says never changes. */
-const MOST_KEPT = 40;
-const kept = new Map<string, SeenColors>();
+/** Bytes of regions that are remembered: what a key says never changes. */
+const MOST_KEPT = 16 * 1024 * 1024;
+const kept = new Map<string, Uint8Array>();
+let keptBytes = 0;
 
-const unlimited = { limitInputPixels: false, failOn: 'error' } as const;
-
-/** The colours of a region of a picture as it is shown: upright, and in sRGB. */
-async function counted(
-  bytes: Uint8Array,
-  mediaType: string,
-  { x, y, width, height }: Area,
-): Promise<SeenColors> {
-  const colors = new AreaColors();
-  const rows = Math.max(1, Math.floor(PART / width));
-  for (let top = y; top < y + height; top += rows) {
-    const opened = sharp(bytes, unlimited);
-    // AVIF's own form says which way is up.
-    const upright = mediaType === 'image/avif' ? opened : opened.autoOrient();
-    const part = await upright
-      .extract({ left: x, top, width, height: Math.min(rows, y + height - top) })
-      .toColourspace('srgb')
-      .ensureAlpha()
-      .raw({ depth: 'uchar' })
-      .toBuffer();
-    colors.add(part);
+function keep(key: string, bytes: Uint8Array): void {
+  keptBytes += bytes.length - (kept.get(key)?.length ?? 0);
+  kept.set(key, bytes);
+  for (const [old, { length }] of kept) {
+    if (keptBytes <= MOST_KEPT) break;
+    kept.delete(old);
+    keptBytes -= length;
   }
-  return colors.colors();
 }
 
 /** A kept file, as it can be read. */
@@ -41,22 +23,34 @@ export interface KeptFile {
   readonly read: () => AsyncIterable<Uint8Array>;
 }
 
-/** The colours of a region, from the file that `find` gives; null where there is none. */
+/**
+ * The colours of regions of one picture as bytes (the core's `wire/regions.ts`), by their keys, from the file that
+ * `find` gives; none where there is none. What is not remembered is counted in one go.
+ */
 export async function regionColors(
-  { key, area }: WantedRegion,
+  regions: readonly WantedRegion[],
   find: () => Promise<KeptFile | null>,
-): Promise<SeenColors | null> {
-  const known = kept.get(key);
-  if (known) return known;
-  const file = await find();
-  if (!file) return null;
-  const parts: Uint8Array[] = [];
-  for await (const part of file.read()) parts.push(part);
-  const colors = await counted(Buffer.concat(parts), file.mediaType, area);
-  kept.set(key, colors);
-  for (const old of kept.keys()) {
-    if (kept.size <= MOST_KEPT) break;
-    kept.delete(old);
+  lane: Lane,
+  signal: AbortSignal,
+): Promise<ReadonlyMap<string, Uint8Array>> {
+  const colors = new Map<string, Uint8Array>();
+  for (const { key } of regions) {
+    const known = kept.get(key);
+    if (known) colors.set(key, known);
   }
-  return colors;
+  const missing = regions.filter(({ key }) => !colors.has(key));
+  const found = missing.length ? await find() : null;
+  if (!found) return colors;
+  const { file, remove } = await writeIncoming(found.read());
+  try {
+    const areas = missing.map(({ area }) => area);
+    const counted = await lane.run('countRegions', { file, mediaType: found.mediaType, areas }, signal);
+    for (const [i, { key }] of missing.entries()) {
+      keep(key, counted[i]!);
+      colors.set(key, counted[i]!);
+    }
+    return colors;
+  } finally {
+    await remove();
+  }
 }

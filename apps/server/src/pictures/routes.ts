@@ -1,18 +1,20 @@
+import { Readable } from 'node:stream';
 import type { Area } from '@mint-lamp/core/gradient/area';
 import { MOST_PICTURE_BYTES } from '@mint-lamp/core/picture/kind';
 import { regionOf } from '@mint-lamp/core/system/pairs/regions';
 import { LONGEST_SIDE } from '@mint-lamp/core/system/pictures/picture';
 import type { KeptAnswer } from '@mint-lamp/core/wire/pictures';
-import { writeRegion } from '@mint-lamp/core/wire/regions';
-import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import type { FastifyInstance, FastifyRequest } from 'fastify';
 import Joi from 'joi';
 import { ApiError } from '../errors.ts';
+import { leftSignal } from '../left.ts';
 import { params as projectParams } from '../projects/schemas.ts';
 import { faultIn } from '../validation.ts';
 import { type FetchOptions, fetchPicture } from './fetch-picture.ts';
-import { takeIn } from './intake.ts';
+import { atMost, type Incoming, writeIncoming } from './incoming.ts';
+import { refused } from './refused-picture.ts';
 import { regionColors } from './region-colors.ts';
-import { Slots } from './slots.ts';
+import { takeInInTurn } from './take-in-in-turn.ts';
 
 /** How pictures are fetched by address; what is left out is as usual. */
 export type Fetching = Omit<FetchOptions, 'standIns'>;
@@ -37,9 +39,6 @@ const place = Joi.number().integer().min(0).max(LONGEST_SIDE).required();
 const areaQuery = Joi.object({ x: place, y: place, width: side, height: side }).required();
 const fetchBody = Joi.object({ address: Joi.string().trim().min(1).max(2000).required() }).required();
 
-/** Pictures that are taken in at a time; each may need some hundred megabytes while it is read. */
-const AT_A_TIME = 2;
-
 function found<T>(thing: T | null | false): T {
   if (!thing) throw new ApiError('NOT_FOUND', 'There is no such picture in the project.', 'params');
   return thing;
@@ -55,27 +54,11 @@ export async function pictureRoutes(
   app: FastifyInstance,
   { fetching }: { fetching: Fetching },
 ): Promise<void> {
-  const { pictures, standIns } = app;
-  const slots = new Slots(AT_A_TIME);
+  const { pictures, standIns, jobs } = app;
 
-  app.addContentTypeParser(
-    'application/octet-stream',
-    { parseAs: 'buffer', bodyLimit: MOST_PICTURE_BYTES + 1 },
-    (_request, body, done) => done(null, body),
-  );
+  // The stream itself: a file is written to disk as it comes, and looked at when it is there.
+  app.addContentTypeParser('application/octet-stream', (_request, payload, done) => done(null, payload));
 
-  /** Waits for its turn before the body is read, so that those who wait cost nothing. */
-  const inTurn = async (_request: FastifyRequest, reply: FastifyReply) => {
-    await slots.take();
-    let given = false;
-    const give = () => {
-      if (!given) slots.give();
-      given = true;
-    };
-    for (const end of ['finish', 'close']) reply.raw.once(end, give);
-    // One who left while waiting has closed it already.
-    if (reply.raw.closed) give();
-  };
   const ofProject = async ({ ownerId, params }: FastifyRequest) => {
     const { error } = projectParams.validate(params);
     if (error) throw faultIn(error, ['params']);
@@ -83,34 +66,43 @@ export async function pictureRoutes(
       throw new ApiError('NOT_FOUND', 'There is no project at this address.', 'params.id');
   };
 
-  const keep = async (ownerId: string, id: string, bytes: Uint8Array): Promise<KeptAnswer> => {
-    const picture = await takeIn(bytes);
-    found(await pictures.keep(ownerId, id, picture));
-    const { content, width, height } = picture;
-    return { content, width, height };
+  const keep = async (
+    ownerId: string,
+    id: string,
+    { folder, file, remove }: Incoming,
+    left: AbortSignal,
+  ): Promise<KeptAnswer> => {
+    try {
+      const picture = await takeInInTurn(jobs, { folder, file }, left);
+      found(await pictures.keep(ownerId, id, picture));
+      const { content, width, height } = picture;
+      return { content, width, height };
+    } finally {
+      await remove();
+    }
   };
 
-  app.post<OfOne & { Body: Buffer | undefined }>(
+  app.post<OfOne & { Body: Readable | undefined }>(
     '/',
-    {
-      schema: { params: projectParams },
-      onRequest: inTurn,
-      preParsing: ofProject,
-      bodyLimit: MOST_PICTURE_BYTES + 1,
-    },
-    async ({ ownerId, params: { id }, body }, reply) => {
-      if (body !== undefined && !Buffer.isBuffer(body))
+    { schema: { params: projectParams }, preParsing: ofProject },
+    async ({ ownerId, params: { id }, body, headers }, reply) => {
+      if (Number(headers['content-length'] ?? 0) > MOST_PICTURE_BYTES) throw refused.bytes();
+      if (body !== undefined && !(body instanceof Readable))
         throw new ApiError('WRONG_MEDIA_TYPE', 'Send the file itself, as application/octet-stream.');
-      return reply.code(201).send(await keep(ownerId, id, body ?? Buffer.alloc(0)));
+      const given = await writeIncoming(body ?? Readable.from([]), [
+        atMost(MOST_PICTURE_BYTES, refused.bytes, { heardOut: true }),
+      ]);
+      return reply.code(201).send(await keep(ownerId, id, given, leftSignal(reply)));
     },
   );
 
   app.post<OfOne & { Body: { address: string } }>(
     '/fetched',
-    { schema: { params: projectParams, body: fetchBody }, onRequest: inTurn, preHandler: ofProject },
+    { schema: { params: projectParams, body: fetchBody }, preHandler: ofProject },
     async ({ ownerId, params: { id }, body: { address } }, reply) => {
-      const { bytes } = await fetchPicture(address, { ...fetching, standIns });
-      return reply.code(201).send(await keep(ownerId, id, bytes));
+      const left = leftSignal(reply);
+      const { incoming } = await fetchPicture(address, { ...fetching, standIns }, left);
+      return reply.code(201).send(await keep(ownerId, id, incoming, left));
     },
   );
 
@@ -127,20 +119,18 @@ export async function pictureRoutes(
 
   app.get<OfRegion>(
     '/:content/region',
-    { schema: { params: contentParams, querystring: areaQuery }, onRequest: inTurn },
+    { schema: { params: contentParams, querystring: areaQuery } },
     async (request, reply) => {
       const { id, content } = request.params;
       const picture = found(await pictures.find(request.ownerId, id, content));
       const { mediaType, width, height } = picture;
       const region = regionOf({ content, width, height }, request.query);
-      const colors = await regionColors(region, async () => ({
-        mediaType,
-        read: () => pictures.read(content),
-      }));
+      const find = async () => ({ mediaType, read: () => pictures.read(content) });
+      const colors = await regionColors([region], find, jobs.regions, leftSignal(reply));
       return reply
         .header('content-type', 'application/octet-stream')
         .header('cache-control', FOREVER)
-        .send(Buffer.from(writeRegion(found(colors))));
+        .send(Buffer.from(found(colors.get(region.key) ?? null)));
     },
   );
 

@@ -1,5 +1,11 @@
 import { emptyDocument } from '@mint-lamp/core/system/document';
-import type { CommitAnswer, LoadedProject, ProjectNews, SentCommand } from '@mint-lamp/core/wire/projects';
+import type {
+  CommitAnswer,
+  LoadedProject,
+  ProjectNews,
+  RemovedAnswer,
+  SentCommand,
+} from '@mint-lamp/core/wire/projects';
 import type { FastifyInstance } from 'fastify';
 import { ApiError } from '../errors.ts';
 import { sameForm } from '../form/form.ts';
@@ -27,7 +33,10 @@ function found<T>(thing: T | null): T {
 
 /** `/api/projects`: list, create, read, change by commands, follow. */
 export async function projectRoutes(app: FastifyInstance): Promise<void> {
-  const { projects, pictures, changes } = app;
+  const { projects, removedProjects, pictures, changes } = app;
+  const forgetOld = async () => {
+    if (await removedProjects.letGoOfOld()) await pictures.forgetUnused();
+  };
 
   app.get('/', async ({ ownerId }) => ({ projects: await projects.list(ownerId) }));
 
@@ -48,8 +57,21 @@ export async function projectRoutes(app: FastifyInstance): Promise<void> {
 
   app.delete<OfOne>('/:id', { schema: { params } }, async ({ ownerId, params: { id } }, reply) => {
     if (!(await projects.remove(ownerId, id))) found(null);
-    // One that another project is given at this very moment stays; so does all of it until the next time.
-    await pictures.forgetUnused().catch(() => {});
+    return reply.code(204).send();
+  });
+
+  // What was removed stays for a while, and can be had back.
+  app.get('/removed', async ({ ownerId }): Promise<RemovedAnswer> => {
+    await forgetOld();
+    return { projects: await removedProjects.list(ownerId) };
+  });
+  app.post<OfOne>('/removed/:id/back', { schema: { params } }, async ({ ownerId, params: { id } }, reply) => {
+    if (!(await removedProjects.bringBack(ownerId, id))) found(null);
+    return reply.code(204).send();
+  });
+  app.delete<OfOne>('/removed/:id', { schema: { params } }, async ({ ownerId, params: { id } }, reply) => {
+    if (!(await removedProjects.letGo(ownerId, id))) found(null);
+    await pictures.forgetUnused();
     return reply.code(204).send();
   });
 

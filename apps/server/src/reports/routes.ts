@@ -1,42 +1,57 @@
-import type { SeenColors } from '@mint-lamp/core/contrast/over-colors';
+import { createReadStream } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
-import { measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
 import { wantedRegions } from '@mint-lamp/core/system/pairs/regions';
-import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
-import { readoutOf } from '@mint-lamp/core/system/readout/readout';
-import { type ContrastReport, reportOf } from '@mint-lamp/core/system/readout/report';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
 import type { FastifyInstance } from 'fastify';
 import { FormAhead } from '../database/form-ahead.ts';
 import { ApiError } from '../errors.ts';
+import { leftSignal } from '../left.ts';
 import { regionColors } from '../pictures/region-colors.ts';
 import { params } from '../projects/schemas.ts';
 
-measureLayersWith(underTexts);
-
 /**
  * `/api/projects/:id/report`: every pair in every theme as JSON, for a build or whatever else reads it. Its form is its
- * own and not that of documents, so that no page of another age is turned away.
+ * own and not that of documents, so that no page of another age is turned away. It is worked out in a process of its own.
  */
 export async function reportRoutes(app: FastifyInstance): Promise<void> {
   app.get<{ Params: { id: string } }>(
     '/',
     { schema: { params } },
-    async ({ ownerId, params: { id } }): Promise<ContrastReport> => {
+    async ({ ownerId, params: { id } }, reply) => {
       const project = await app.projects.find(ownerId, id);
       if (!project) throw new ApiError('NOT_FOUND', 'There is no project at this address.', 'params.id');
       if (project.document.version !== DOCUMENT_VERSION) throw new FormAhead();
-      const regions = new Map<string, SeenColors>();
-      for (const region of wantedRegions(project.document)) {
-        const { content } = region;
-        const colors = await regionColors(region, async () => {
+      const left = leftSignal(reply);
+      const regions = new Map<string, Uint8Array>();
+      const wanted = wantedRegions(project.document);
+      for (const content of new Set(wanted.map((region) => region.content))) {
+        const ofOne = wanted.filter((region) => region.content === content);
+        const find = async () => {
           const file = await app.pictures.find(ownerId, id, content);
           return file && { mediaType: file.mediaType, read: () => app.pictures.read(content) };
-        });
-        if (colors) regions.set(region.key, colors);
+        };
+        for (const [key, bytes] of await regionColors(ofOne, find, app.jobs.regions, left))
+          regions.set(key, bytes);
       }
-      const readout = readoutOf(resolveSystem(project.document, undefined, regions));
-      return reportOf(readout, project.revision, new Date().toISOString());
+      const folder = await mkdtemp(join(tmpdir(), 'mint-lamp-report-'));
+      const removed = () => void rm(folder, { recursive: true, force: true });
+      try {
+        const input = {
+          document: JSON.stringify(project.document),
+          revision: project.revision,
+          at: new Date().toISOString(),
+          regions,
+          file: join(folder, 'report.json'),
+        };
+        await app.jobs.reports.run('writeReport', input, left);
+        reply.raw.once('close', removed);
+        return reply.type('application/json; charset=utf-8').send(createReadStream(input.file));
+      } catch (error) {
+        removed();
+        throw error;
+      }
     },
   );
 }

@@ -10,6 +10,10 @@ export const ERROR_CODES = {
   WRONG_MEDIA_TYPE: 415,
   /** Bytes that are no picture of a kind that can be opened, or a broken one. */
   NOT_A_PICTURE: 422,
+  /** A file that takes more time or memory than there is for one. */
+  TOO_COSTLY: 422,
+  /** More of something than a project may hold. */
+  TOO_MANY: 409,
   /** An address that is not fetched from: of this computer or its network, or no web address at all. */
   ADDRESS_REFUSED: 422,
   /** Nothing came from an address, or not what was asked for. */
@@ -24,6 +28,8 @@ export const ERROR_CODES = {
   PAGE_OUTDATED: 503,
   SERVER_OUTDATED: 503,
   DATABASE_AWAY: 503,
+  /** More is waiting than can be kept; trying again shortly helps. */
+  BUSY: 503,
   INTERNAL: 500,
 } as const;
 

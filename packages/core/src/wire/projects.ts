@@ -55,3 +55,18 @@ export interface CommitAnswer extends ProjectNews {
 export interface RevisionEvent {
   readonly revision: number | null;
 }
+
+/** Days for which a removed project can be had back. */
+export const REMOVED_FOR_DAYS = 30;
+
+export interface RemovedProject {
+  readonly id: string;
+  readonly name: string;
+  /** ISO 8601. */
+  readonly removedAt: string;
+}
+
+/** `GET /api/projects/removed`. */
+export interface RemovedAnswer {
+  readonly projects: readonly RemovedProject[];
+}

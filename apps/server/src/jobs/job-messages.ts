@@ -1,0 +1,13 @@
+import type { ErrorCode } from '@mint-lamp/core/wire/errors';
+
+/** What the server asks of a process. */
+export interface JobMessage {
+  readonly name: string;
+  readonly input: unknown;
+}
+
+/** What comes back: what was made, a sentence for whoever asked, or a fault of our own for the log. */
+export type JobAnswer =
+  | { readonly kind: 'done'; readonly output: unknown }
+  | { readonly kind: 'refused'; readonly code: ErrorCode; readonly message: string; readonly path: string }
+  | { readonly kind: 'failed'; readonly why: string };

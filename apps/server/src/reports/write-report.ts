@@ -1,0 +1,32 @@
+import { writeFile } from 'node:fs/promises';
+import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
+import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
+import { readoutOf } from '@mint-lamp/core/system/readout/readout';
+import { reportOf } from '@mint-lamp/core/system/readout/report';
+import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import { readRegion } from '@mint-lamp/core/wire/regions';
+
+measureLayersWith(underTexts);
+
+export interface ReportInput {
+  /** The document as JSON, which crosses to another process fastest. */
+  readonly document: string;
+  readonly revision: number;
+  /** When it is written, ISO 8601. */
+  readonly at: string;
+  /** Colours of regions of pictures as bytes, by their key. */
+  readonly regions: ReadonlyMap<string, Uint8Array>;
+  /** Where the report is put, as JSON. */
+  readonly file: string;
+}
+
+/** Job: measures every pair in every theme and writes the report. */
+export async function writeReport({ document, revision, at, regions, file }: ReportInput): Promise<null> {
+  const colors = new Map(
+    [...regions].map(([key, bytes]) => [key, readRegion(Uint8Array.from(bytes).buffer)] as const),
+  );
+  const system = resolveSystem(JSON.parse(document) as ProjectDocument, undefined, colors);
+  await writeFile(file, JSON.stringify(reportOf(readoutOf(system), revision, at)));
+  return null;
+}
