@@ -1,4 +1,6 @@
 import type { ComponentType } from 'react';
+import { toast } from 'sonner';
+import { fetchedPart } from './ui/fetched-part.ts';
 
 interface Part {
   readonly default: ComponentType;
@@ -19,28 +21,36 @@ const LOADERS = {
   checkpoints: () => import('./checkpoints/checkpoints.tsx'),
 } satisfies Record<string, () => Promise<Part>>;
 
+/** Fetches a view for its route, for as long as it takes; what was there stays until then, and it is said why. */
+const inTime = <T>(load: () => Promise<T>): Promise<T> =>
+  fetchedPart(load, () =>
+    toast.warning('The server does not answer, so this view is not here yet. It opens as soon as it does.', {
+      id: 'view-away',
+    }),
+  );
+
 /**
  * Fetches a station for its route. The router waits for it before it draws: a view that said it was waiting would
  * stay for a third of a second, however soon the part is there.
  */
 export const station = (name: keyof typeof LOADERS) => async () => ({
-  Component: (await LOADERS[name]()).default,
+  Component: (await inTime(LOADERS[name])).default,
 });
 
 const loadCheckViews = () => import('./stations/check/views.ts');
 
 /** Fetches a view of Check for its route. */
 export const checkView = (name: 'matrix' | 'readers' | 'report') => async () => ({
-  Component: (await loadCheckViews())[name],
+  Component: (await inTime(loadCheckViews))[name],
 });
 
 /** The list of projects, which an open project does without. */
 export const loadProjects = async () => ({
-  Component: (await import('./projects/projects-page.tsx')).ProjectsPage,
+  Component: (await inTime(() => import('./projects/projects-page.tsx'))).ProjectsPage,
 });
 
 /** The frame of an open project is fetched when a project is opened: the list of projects does without. */
-export const loadFrame = () => import('./frame/frame.tsx');
+export const loadFrame = () => inTime(() => import('./frame/frame.tsx'));
 export const loadFrontDoor = async () => ({ Component: (await loadFrame()).FrontDoor });
 
 const QUIET_MS = 4000;

@@ -36,7 +36,8 @@ export async function streamRevisions(
   write(revision);
   for (const missed of waiting) write(missed);
   waiting = null;
-  const keepAlive = setInterval(() => raw.write(':\n\n'), KEEP_ALIVE_MS);
+  // An event and no comment, which a page does not hear.
+  const keepAlive = setInterval(() => raw.write('event: alive\ndata:\n\n'), KEEP_ALIVE_MS);
   request.raw.on('close', () => {
     clearInterval(keepAlive);
     leave();

@@ -38,7 +38,7 @@ export function useCheckpoints(): Checkpoints {
   const save = useCallback(
     async (name: string) => {
       try {
-        const made = await saveCheckpoint(id, name, await whenSaved(store));
+        const made = await saveCheckpoint(id, name, await whenSaved(store, id));
         setList((old) => [made, ...(old ?? [])]);
         return null;
       } catch (error) {

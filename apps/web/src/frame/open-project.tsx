@@ -36,7 +36,8 @@ async function whatToOpen(loaded: LoadedProject): Promise<Opened | null> {
   }
   const { commands: unsent, setAside } = await readUnsent(loaded.id);
   tellSetAside(setAside);
-  return { ...loaded, unsent, ...(await recallHistory(loaded.id)) };
+  const history = await recallHistory(loaded.id, { revision: loaded.revision, unsent });
+  return { ...loaded, unsent, ...history };
 }
 
 /** Opens the project with an id and keeps it saved; returns what stands in the way, if anything does. */

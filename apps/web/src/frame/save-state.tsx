@@ -1,16 +1,29 @@
 import clsx from 'clsx';
-import { Check, CloudOff, Eye, LoaderCircle, RefreshCw } from 'lucide-react';
+import { Check, CloudOff, Eye, LoaderCircle, RefreshCw, TriangleAlert } from 'lucide-react';
+import { useSyncExternalStore } from 'react';
 import type { SaveState } from '../store/project-slice.ts';
 import { selectProject } from '../store/selectors.ts';
+import { countSetAside, watchSetAside } from '../store/set-aside.ts';
 import { useAppSelector } from '../store/store.ts';
+import { keptByPageAlone } from '../store/unsent.ts';
 import { Button } from '../ui/button.tsx';
 import { Hint } from '../ui/hint.tsx';
+import { part } from '../ui/part.tsx';
+import { Popover } from '../ui/popover.tsx';
+
+const SetAside = part(async () => ({ default: (await import('../projects/set-aside.tsx')).SetAside }));
 
 type Shown = readonly [icon: typeof Check, text: string, hint: string];
 
 /** Every state in a word or two, and in a sentence. */
-function shownOf(saving: SaveState, waiting: number): Shown {
+function shownOf(saving: SaveState, waiting: number, unkept: number): Shown {
   const edits = waiting === 1 ? '1 edit' : `${waiting} edits`;
+  if (unkept && saving !== 'saved')
+    return [
+      TriangleAlert,
+      unkept === 1 ? '1 edit not kept' : `${unkept} edits not kept`,
+      'This browser’s storage is full or forbidden, so these edits live in this page alone: closing it would lose them. Leave it open until "Saved" shows; they are sent first of all when the server is back.',
+    ];
   switch (saving) {
     case 'saved':
       return [Check, 'Saved', 'Everything has reached the server.'];
@@ -32,7 +45,7 @@ function shownOf(saving: SaveState, waiting: number): Shown {
       return [
         CloudOff,
         waiting ? `Removed, ${edits} kept here` : 'Removed',
-        'This project was removed from the server. Copy from it what you need; the page of all projects lets unsent edits go.',
+        'This project was removed. For 30 days it can be brought back from the page of all projects; there unsent edits can be let go, too.',
       ];
   }
 }
@@ -42,14 +55,20 @@ export function SaveStateText() {
   const saving = useAppSelector((state) => selectProject(state).saving);
   const waiting = useAppSelector((state) => selectProject(state).unsent.length);
   const readOnly = useAppSelector((state) => selectProject(state).readOnly);
-  const [Icon, text, hint]: Shown = readOnly ? [Eye, 'Only to look at', readOnly] : shownOf(saving, waiting);
+  const unkept = useAppSelector((state) => keptByPageAlone(selectProject(state).id));
+  const [Icon, text, hint]: Shown = readOnly
+    ? [Eye, 'Only to look at', readOnly]
+    : shownOf(saving, waiting, unkept);
   const calm = saving === 'saved' || saving === 'saving';
   return (
     <Hint text={hint}>
       <span
         role="status"
         data-saving={readOnly ? 'read-only' : saving}
-        className={clsx('mr-1 inline-flex items-center gap-1 text-sm', calm ? 'text-quiet' : 'text-look')}
+        className={clsx(
+          'mr-1 inline-flex items-center gap-1 text-sm',
+          unkept && !calm ? 'text-fail' : calm ? 'text-quiet' : 'text-look',
+        )}
       >
         <Icon aria-hidden className="size-3.5" />
         {text}
@@ -60,5 +79,27 @@ export function SaveStateText() {
         )}
       </span>
     </Hint>
+  );
+}
+
+/** How many edits were set aside, and what can be done about each; nothing while there is none. */
+export function SetAsideEdits() {
+  const id = useAppSelector((state) => selectProject(state).id);
+  const count = useSyncExternalStore(watchSetAside, () => countSetAside(id));
+  if (!count) return null;
+  return (
+    <Popover
+      label="Edits set aside"
+      align="end"
+      trigger={
+        <Button small look="quiet" className="text-look">
+          {count} set aside
+        </Button>
+      }
+    >
+      <div className="w-96">
+        <SetAside projectId={id} nameOf={() => null} />
+      </div>
+    </Popover>
   );
 }

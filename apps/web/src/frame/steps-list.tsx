@@ -13,7 +13,8 @@ export default function StepsList() {
   const undo = useAppSelector((state) => selectProject(state).undo);
   const redo = useAppSelector((state) => selectProject(state).redo);
   const go = (direction: 'undo' | 'redo', times: number) => {
-    for (let i = 0; i < times; i++) dispatch(step(direction));
+    // One that takes others' work along is asked about first, and nothing below it is done meanwhile.
+    for (let i = 0; i < times; i++) if (!dispatch(step(direction))) return;
   };
   if (!undo.length && !redo.length)
     return (

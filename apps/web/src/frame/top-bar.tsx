@@ -15,7 +15,7 @@ import { IconButton } from '../ui/icon-button.tsx';
 import { Mark } from '../ui/mark.tsx';
 import { part } from '../ui/part.tsx';
 import { Popover } from '../ui/popover.tsx';
-import { SaveStateText } from './save-state.tsx';
+import { SaveStateText, SetAsideEdits } from './save-state.tsx';
 
 export function TopBar() {
   const name = useAppSelector((state) => selectDocument(state).name);
@@ -29,6 +29,7 @@ export function TopBar() {
       </span>
       <StationPath />
       <div className="ml-auto flex shrink-0 items-center gap-1">
+        <SetAsideEdits />
         <SaveStateText />
         <ThemeSwitch />
         <History />

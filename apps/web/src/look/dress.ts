@@ -20,9 +20,17 @@ const SURROUND = 'mint-lamp/surround';
 
 /** Whether the station lies on mid-grey (L* 50), for judging colour. */
 export function surroundIsOn(): boolean {
-  return localStorage.getItem(SURROUND) === 'on';
+  try {
+    return localStorage.getItem(SURROUND) === 'on';
+  } catch {
+    return false;
+  }
 }
 
 export function rememberSurround(on: boolean): void {
-  localStorage.setItem(SURROUND, on ? 'on' : 'off');
+  try {
+    localStorage.setItem(SURROUND, on ? 'on' : 'off');
+  } catch {
+    // Without storage it lasts until the page is closed.
+  }
 }

@@ -1,21 +1,25 @@
-import type { ProjectPreview } from '@mint-lamp/core/system/preview';
 import type { ListedProject } from '@mint-lamp/core/wire/projects';
-import { formatDistanceToNow } from 'date-fns';
-import { Trash2 } from 'lucide-react';
 import { useCallback, useEffect, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { createProject, listProjects, removeProject, ServerError } from '../store/api.ts';
+import { createProject, listProjects, ServerError } from '../store/api.ts';
 import { deliverWaiting } from '../store/deliver-waiting.ts';
 import { watchLeftBehind } from '../store/unsent.ts';
 import { Button } from '../ui/button.tsx';
-import { Confirm } from '../ui/confirm.tsx';
-import { IconButton } from '../ui/icon-button.tsx';
 import { Mark } from '../ui/mark.tsx';
 import { EmptyState } from '../ui/notice.tsx';
+import { SearchField } from '../ui/search-field.tsx';
 import { LeftBehind } from './left-behind.tsx';
+import { ProjectRow } from './project-row.tsx';
+import { RemovedProjects } from './removed-projects.tsx';
+import { SetAside } from './set-aside.tsx';
 
 const RETRY_MS = 2000;
+/** Projects from which on they can be searched. */
+const SEARCHED_FROM = 2;
+
+/** Letters as they are searched for: without accents, small. */
+const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 function useProjects() {
   const [projects, setProjects] = useState<ListedProject[] | null>(null);
@@ -46,6 +50,8 @@ function useProjects() {
 /** All projects of the owner, each with its real colours. */
 export function ProjectsPage() {
   const { projects, problem, reload } = useProjects();
+  const [words, setWords] = useState('');
+  const shown = projects?.filter(({ name }) => plain(name).includes(plain(words.trim())));
   return (
     <main className="mx-auto min-h-full max-w-5xl px-6 py-8">
       <header className="mb-6 flex items-end gap-3">
@@ -61,15 +67,30 @@ export function ProjectsPage() {
           {problem} Trying again …
         </p>
       )}
+      <SetAside
+        nameOf={(id) => projects?.find((project) => project.id === id)?.name ?? null}
+        onAgain={reload}
+      />
       {projects && <LeftBehind isGone={(id) => !projects.some((project) => project.id === id)} />}
       {projects?.length === 0 && (
         <EmptyState title="No project yet">Give the first one a name above; it opens at Gather.</EmptyState>
       )}
-      <ul className="mt-6 divide-y divide-hair border-y border-hair">
-        {projects?.map((project) => (
-          <ProjectRow key={project.id} project={project} onRemoved={reload} />
+      {projects && projects.length >= SEARCHED_FROM && (
+        <div className="mt-6 w-72">
+          <SearchField label="Search projects" value={words} onChange={setWords} />
+        </div>
+      )}
+      {projects && projects.length > 0 && !shown?.length && (
+        <EmptyState title="No project has that in its name">
+          <Button onClick={() => setWords('')}>Show all {projects.length}</Button>
+        </EmptyState>
+      )}
+      <ul aria-label="Projects" className="mt-4 divide-y divide-hair border-y border-hair">
+        {shown?.map((project) => (
+          <ProjectRow key={project.id} project={project} onChanged={reload} />
         ))}
       </ul>
+      {projects && <RemovedProjects removals={projects.length} onChanged={reload} />}
     </main>
   );
 }
@@ -110,77 +131,5 @@ function NewProject() {
         Begin
       </Button>
     </form>
-  );
-}
-
-function ProjectRow({ project, onRemoved }: { project: ListedProject; onRemoved: () => void }) {
-  const remove = async () => {
-    try {
-      await removeProject(project.id);
-      onRemoved();
-    } catch (error) {
-      toast.error(`It could not be removed: ${error instanceof Error ? error.message : error}`);
-    }
-  };
-  return (
-    <li className="group relative flex items-center gap-5 py-4 hover:bg-raised">
-      <div className="w-56 shrink-0 pl-2">
-        <h2 className="font-title text-lg font-semibold">
-          <Link to={`/p/${project.id}`} className="after:absolute after:inset-0">
-            {project.name}
-          </Link>
-        </h2>
-        <p className="text-sm text-quiet">
-          changed {formatDistanceToNow(new Date(project.updatedAt), { addSuffix: true })}
-        </p>
-      </div>
-      <Preview preview={project.preview} />
-      <div className="relative z-10 pr-2">
-        <Confirm
-          label="Remove the project"
-          trigger={
-            <IconButton label={`Remove ${project.name}`}>
-              <Trash2 aria-hidden className="size-4" />
-            </IconButton>
-          }
-          yes="Remove for good"
-          no="Keep it"
-          onYes={remove}
-        >
-          Remove <b>{project.name}</b> with all its colours and its history? This cannot be undone.
-        </Confirm>
-      </div>
-    </li>
-  );
-}
-
-/** Families as thin rails of their shades, themes as beads of their roles' colours. */
-function Preview({ preview }: { preview: ProjectPreview }) {
-  if (!preview.families.length) return <p className="flex-1 text-quiet">No colours yet</p>;
-  return (
-    <div aria-hidden className="flex flex-1 items-center gap-6">
-      <div className="flex flex-1 flex-col gap-1">
-        {preview.families.map((family) => (
-          <div key={family.name} className="flex h-2.5 gap-px overflow-hidden rounded-[3px]">
-            {[...family.shades].reverse().map((shade, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: shades are a fixed row
-              <span key={i} className="flex-1" style={{ background: shade }} />
-            ))}
-          </div>
-        ))}
-      </div>
-      <div className="flex flex-1 flex-col gap-2">
-        {preview.themes.map((theme) => (
-          <div key={theme.name} className="flex flex-wrap gap-0.5">
-            {theme.colors.map((color, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: roles are a fixed row
-              <span key={i} className="checker size-3.5 overflow-hidden rounded-full border border-hair">
-                <span className="block size-full" style={{ background: color }} />
-              </span>
-            ))}
-          </div>
-        ))}
-      </div>
-    </div>
   );
 }

@@ -9,6 +9,7 @@ import type {
   ListedProject,
   LoadedProject,
   ProjectNews,
+  RemovedAnswer,
   SentCommand,
 } from '@mint-lamp/core/wire/projects';
 import type { ShelfPage, ShelfSet } from '@mint-lamp/core/wire/shelf';
@@ -35,9 +36,14 @@ export class ServerError extends Error {
   }
 }
 
-async function ask<T>(method: string, address: string, body?: unknown): Promise<T> {
+/** How long an answer is waited for, ms; then the server counts as away. */
+const PATIENCE_MS = 30_000;
+/** The same where the server has to fetch something itself first. */
+const LONG_PATIENCE_MS = 120_000;
+
+async function ask<T>(method: string, address: string, body?: unknown, patience = PATIENCE_MS): Promise<T> {
   const headers: Record<string, string> = { [FORM_HEADER]: String(DOCUMENT_VERSION) };
-  const init: RequestInit = { method, headers };
+  const init: RequestInit = { method, headers, signal: AbortSignal.timeout(patience) };
   if (body !== undefined) {
     init.body = JSON.stringify(body);
     headers['content-type'] = 'application/json';
@@ -46,10 +52,12 @@ async function ask<T>(method: string, address: string, body?: unknown): Promise<
   try {
     response = await fetch(`/api${address}`, init);
   } catch {
-    throw new ServerError(0, 'UNREACHABLE', 'The server does not answer.', '');
+    throw unreachable();
   }
   if (response.status === 204) return undefined as T;
   const answer = await response.json().catch(() => null);
+  // It was broken off on its way.
+  if (response.ok && answer === null) throw unreachable();
   if (response.ok) {
     // A server that is being replaced by this page's own may still be the one before.
     if (Number(response.headers.get(FORM_HEADER) ?? FORM_WITHOUT_HEADER) < DOCUMENT_VERSION)
@@ -58,6 +66,8 @@ async function ask<T>(method: string, address: string, body?: unknown): Promise<
   }
   throw faultOf(response.status, answer as ErrorAnswer | null);
 }
+
+const unreachable = () => new ServerError(0, 'UNREACHABLE', 'The server does not answer.', '');
 
 /** What an answer that is not a success says. */
 function faultOf(status: number, answer: ErrorAnswer | null): ServerError {
@@ -81,16 +91,28 @@ export function keepPicture(
     request.open('POST', `/api/projects/${id}/pictures`);
     request.setRequestHeader('content-type', 'application/octet-stream');
     request.responseType = 'json';
-    request.upload.onprogress = ({ loaded, total }) => onProgress(total ? loaded / total : 0);
+    // A large file may take long; one that does not move any more is given up.
+    let still: ReturnType<typeof setTimeout> | undefined;
+    const moved = () => {
+      clearTimeout(still);
+      still = setTimeout(() => request.abort(), LONG_PATIENCE_MS);
+    };
+    request.upload.onprogress = ({ loaded, total }) => {
+      moved();
+      onProgress(total ? loaded / total : 0);
+    };
+    request.onloadend = () => clearTimeout(still);
     request.onload = () =>
       request.status === 201 ? resolve(request.response) : reject(faultOf(request.status, request.response));
-    request.onerror = () => reject(new ServerError(0, 'UNREACHABLE', 'The server does not answer.', ''));
+    request.onerror = () => reject(unreachable());
+    request.onabort = () => reject(unreachable());
+    moved();
     request.send(file);
   });
 }
 
 export const fetchPicture = (id: string, address: string) =>
-  ask<KeptAnswer>('POST', `/projects/${id}/pictures/fetched`, { address });
+  ask<KeptAnswer>('POST', `/projects/${id}/pictures/fetched`, { address }, LONG_PATIENCE_MS);
 export const listLibrary = () => ask<LibraryAnswer>('GET', '/library');
 /** Where the browser finds the file of a picture; a small one with `small`. */
 export const pictureAddress = (id: string, content: string, small = false) =>
@@ -117,6 +139,9 @@ export const countAdopted = (id: string) => ask<void>('POST', `/shelf/${id}/adop
 export const listProjects = () => ask<{ projects: ListedProject[] }>('GET', '/projects');
 export const createProject = (name: string) => ask<LoadedProject>('POST', '/projects', { name });
 export const removeProject = (id: string) => ask<void>('DELETE', `/projects/${id}`);
+export const listRemoved = () => ask<RemovedAnswer>('GET', '/projects/removed');
+export const bringBack = (id: string) => ask<void>('POST', `/projects/removed/${id}/back`);
+export const letGoForGood = (id: string) => ask<void>('DELETE', `/projects/removed/${id}`);
 export const loadProject = (id: string) => ask<LoadedProject>('GET', `/projects/${id}`);
 export const loadNews = (id: string, after: number) =>
   ask<ProjectNews>('GET', `/projects/${id}/news?after=${after}`);

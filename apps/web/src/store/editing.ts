@@ -1,29 +1,46 @@
-import { applyCommand } from '@mint-lamp/core/system/commands/apply';
-import type { Command } from '@mint-lamp/core/system/commands/command';
+import { type ApplyResult, applyCommand } from '@mint-lamp/core/system/commands/apply';
+import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
 import { describeCommand } from '@mint-lamp/core/system/commands/describe';
+import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { useCallback, useMemo } from 'react';
 import { toast } from 'sonner';
+import { inPieces } from './parts.ts';
 import { edited, type HistoryStep, previewed, stepDropped } from './project-slice.ts';
 import { selectProject } from './selectors.ts';
 import { type AppDispatch, type AppState, useAppDispatch } from './store.ts';
-import { rememberUnsent } from './unsent.ts';
+import { takenAlong } from './taken-along.ts';
+import { askAboutOthers, tellNotKept } from './telling.ts';
+import { keptByPageAlone, rememberUnsent } from './unsent.ts';
 
 type Thunk<T> = (dispatch: AppDispatch, getState: () => AppState) => T;
+
+/** What pieces of a command come to, one after the other; the whole of it is taken back as one. */
+function applyPieces(document: ProjectDocument, label: string, pieces: readonly Command[]): ApplyResult {
+  const inverses: SimpleCommand[][] = [];
+  let next = document;
+  for (const piece of pieces) {
+    const result = applyCommand(next, piece);
+    if (!result.ok)
+      return { ok: false, reason: `This is too much to be sent at once, and in parts: ${result.reason}` };
+    next = result.document;
+    inverses.push(result.inverse.type === 'batch' ? [...result.inverse.commands] : [result.inverse]);
+  }
+  return { ok: true, document: next, inverse: { type: 'batch', label, commands: inverses.reverse().flat() } };
+}
 
 function perform(command: Command, as: 'edit' | 'undo' | 'redo', label: string): Thunk<string | null> {
   return (dispatch, getState) => {
     const project = selectProject(getState());
     if (project.readOnly) return 'This project can only be looked at here; the line above says why.';
-    const result = applyCommand(project.document, command);
+    const pieces = inPieces(command);
+    const { document } = project;
+    const result = pieces.length > 1 ? applyPieces(document, label, pieces) : applyCommand(document, command);
     if (!result.ok) return result.reason;
-    const id = crypto.randomUUID();
-    const kept = rememberUnsent(project.id, { id, command });
-    if (!kept)
-      toast.warning('This browser cannot keep unsent edits. Leave the page open until "Saved" shows.', {
-        id: 'storage',
-      });
+    const commands = pieces.map((piece) => ({ id: crypto.randomUUID(), command: piece }));
+    for (const one of commands) rememberUnsent(project.id, one);
     const back: HistoryStep = { command: result.inverse, label };
-    dispatch(edited({ id, command, document: result.document, as, back }));
+    dispatch(edited({ commands, document: result.document, as, back }));
+    if (keptByPageAlone(project.id)) tellNotKept();
     return null;
   };
 }
@@ -57,26 +74,54 @@ export function preview(command: Command | null): Thunk<void> {
     const { document, readOnly } = selectProject(getState());
     if (readOnly) return;
     const result = applyCommand(document, command);
-    if (result.ok) dispatch(previewed(result.document));
+    if (result.ok) dispatch(previewed({ command, document: result.document }));
   };
 }
 
-/** Takes back the last edit, or makes it again. A step that no longer fits is told and dropped. */
-export function step(direction: 'undo' | 'redo'): Thunk<void> {
+/**
+ * Takes back the last edit, or makes it again. A step that no longer fits is told and dropped. What others have done
+ * since to the same thing does not go with it unasked: it is told first, and can be left. Returns whether it was done.
+ */
+export function step(direction: 'undo' | 'redo'): Thunk<boolean> {
   return (dispatch, getState) => {
-    const steps = selectProject(getState())[direction];
+    const project = selectProject(getState());
+    const steps = project[direction];
     const last = steps[steps.length - 1];
     if (!last) {
       toast(direction === 'undo' ? 'There is nothing to undo.' : 'There is nothing to redo.', {
         id: 'history',
       });
-      return;
+      return false;
     }
+    const along = takenAlong(last, project.between);
+    if (along.length) {
+      askAboutOthers(direction, last.label, along, {
+        onAllTheSame: () => {
+          if (isStillLast(getState(), direction, last)) dispatch(takeStep(direction, last));
+        },
+        onLeave: () => {
+          if (!isStillLast(getState(), direction, last)) return;
+          dispatch(stepDropped(direction));
+          toast(`Left as it is: ${last.label}`, { id: 'history' });
+        },
+      });
+      return false;
+    }
+    return dispatch(takeStep(direction, last));
+  };
+}
+
+const isStillLast = ({ project }: AppState, direction: 'undo' | 'redo', step: HistoryStep) =>
+  project?.[direction].at(-1) === step;
+
+function takeStep(direction: 'undo' | 'redo', last: HistoryStep): Thunk<boolean> {
+  return (dispatch) => {
     const refused = dispatch(perform(last.command, direction, last.label));
     if (refused) {
       dispatch(stepDropped(direction));
       toast.error(`Cannot ${direction} "${last.label}": ${refused}`);
     } else toast(`${direction === 'undo' ? 'Undone' : 'Redone'}: ${last.label}`, { id: 'history' });
+    return !refused;
   };
 }
 

@@ -45,3 +45,13 @@ export function readKept(text: string): KeptCommand {
   if (isObject(value) && typeof value.form === 'number') return bringKept(value.command, value.form);
   return bringKept(value, 1);
 }
+
+/** What an entry of the storage was, as far as that can be told. */
+export function nameOfKept(text: string): string {
+  try {
+    const value: unknown = JSON.parse(text);
+    return nameOf(isObject(value) && isObject(value.command) ? value.command : value);
+  } catch {
+    return nameOf(null);
+  }
+}

@@ -33,7 +33,10 @@ function edit(
   const result = applyCommand(state.document, command);
   if (!result.ok) throw new Error(result.reason);
   const back = { command: result.inverse, label: id };
-  return projectReducer(state, edited({ id, command, document: result.document, as, back })) as ProjectState;
+  return projectReducer(
+    state,
+    edited({ commands: [{ id, command }], document: result.document, as, back }),
+  ) as ProjectState;
 }
 
 describe('the open project', () => {
@@ -49,7 +52,10 @@ describe('the open project', () => {
     const state = open();
     const result = applyCommand(state.document, setBase('#222222'));
     if (!result.ok) throw new Error(result.reason);
-    const during = projectReducer(state, previewed(result.document)) as ProjectState;
+    const during = projectReducer(
+      state,
+      previewed({ command: setBase('#222222'), document: result.document }),
+    ) as ProjectState;
     expect(during.shown).toBe(result.document);
     expect(during.document).toBe(state.document);
     const after = projectReducer(during, previewed(null)) as ProjectState;
@@ -81,6 +87,25 @@ describe('the open project', () => {
     const next = projectReducer(state, told([], ['bad'])) as ProjectState;
     expect(baseOf(next)).toBe('#e2552b');
     expect(baseOf(next, 'kelp')).toBe('#333333');
+  });
+
+  it('goes on with a gesture upon what others do meanwhile, and ends it with the reason where it cannot', () => {
+    const drag = (state: ProjectState, command: Command) => {
+      const result = applyCommand(state.document, command);
+      if (!result.ok) throw new Error(result.reason);
+      return projectReducer(state, previewed({ command, document: result.document })) as ProjectState;
+    };
+    const during = drag(open(), setBase('#222222'));
+    const other = told([{ id: 'x', revision: 4, command: setBase('#999999', 'kelp') }]);
+    const on = projectReducer(during, other) as ProjectState;
+    expect(on.shown.families.slice(1, 3).map(({ base }) => base)).toEqual(['#222222', '#999999']);
+    expect([baseOf(on), on.interrupted]).toEqual(['#e2552b', null]);
+    const removed = told([{ id: 'y', revision: 5, command: { type: 'removeFamily', family: 'buoy' } }]);
+    const ended = projectReducer(on, removed) as ProjectState;
+    expect(ended.shown).toBe(ended.document);
+    expect([ended.gesture, ended.interrupted]).toEqual([null, expect.stringMatching(/family/)]);
+    // It is told once.
+    expect((projectReducer(ended, previewed(null)) as ProjectState).interrupted).toBeNull();
   });
 
   it('ignores entries that it has had already', () => {

@@ -1,7 +1,7 @@
 import { applyCommand } from '@mint-lamp/core/system/commands/apply';
 import type { Command } from '@mint-lamp/core/system/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { LoadedProject, ProjectNews } from '@mint-lamp/core/wire/projects';
+import type { LoadedProject, LoggedCommand, ProjectNews } from '@mint-lamp/core/wire/projects';
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { UnsentCommand } from './unsent.ts';
 
@@ -14,6 +14,24 @@ export const isOver = (saving: SaveState): boolean => saving === 'gone' || savin
 export interface HistoryStep {
   readonly command: Command;
   readonly label: string;
+  /** The project right after the step, and how many edits there had been here; see `taken-along.ts`. */
+  readonly after?: ProjectDocument;
+  readonly edits?: number;
+}
+
+/** An edit that is in the project since some of the steps and is not among them, mostly somebody else's. */
+export interface EditBetween {
+  /** Null for edits that came as a whole document, which does not say what they were. */
+  readonly command: Command | null;
+  /** How many edits there had been here when it came. */
+  readonly edits: number;
+  readonly whose: 'others' | 'own';
+}
+
+/** A gesture under way, such as a drag: the command that letting go would make. */
+export interface Gesture {
+  readonly command: Command;
+  readonly document: ProjectDocument;
 }
 
 export interface ProjectState {
@@ -26,6 +44,13 @@ export interface ProjectState {
   readonly document: ProjectDocument;
   /** The document with the gesture that is under way, such as a drag; else the document itself. */
   readonly shown: ProjectDocument;
+  readonly gesture: Command | null;
+  /** Why the last gesture ended before it was let go: somebody else's edit left it nothing to change. */
+  readonly interrupted: string | null;
+  /** Edits made here since the project was opened, undone ones too. */
+  readonly edits: number;
+  /** The newest last. */
+  readonly between: readonly EditBetween[];
   readonly undo: readonly HistoryStep[];
   readonly redo: readonly HistoryStep[];
   readonly saving: SaveState;
@@ -36,6 +61,8 @@ export interface ProjectState {
 }
 
 const MOST_STEPS = 500;
+/** Others' edits that are remembered for the sake of undo; beyond them undo asks no more. */
+const MOST_BETWEEN = 500;
 
 function applyAll(
   document: ProjectDocument,
@@ -73,11 +100,13 @@ export type Opened = LoadedProject &
     readonly readOnly?: string;
   };
 
-export type Edited = UnsentCommand & {
+export interface Edited {
+  /** In order; more than one where it was too much to be sent at once. */
+  readonly commands: readonly UnsentCommand[];
   readonly document: ProjectDocument;
   readonly as: 'edit' | 'undo' | 'redo';
   readonly back: HistoryStep;
-};
+}
 
 export type Advanced = ProjectNews & {
   /** Ids of own commands that are done with: confirmed without being in the news, or refused. */
@@ -88,15 +117,31 @@ export type Advanced = ProjectNews & {
 export const opened = createAction<Opened>('project/opened');
 export const closed = createAction('project/closed');
 /** The document while a gesture is under way; null ends it without a trace. */
-export const previewed = createAction<ProjectDocument | null>('project/previewed');
+export const previewed = createAction<Gesture | null>('project/previewed');
 export const edited = createAction<Edited>('project/edited');
-/** A step that no longer fits is dropped, so that the next one can be reached. */
+/** A step that no longer fits, or that is to stay as it is, is dropped, so that the next one can be reached. */
 export const stepDropped = createAction<'undo' | 'redo'>('project/stepDropped');
 /** News of the log after the confirmed revision. */
 export const advanced = createAction<Advanced>('project/advanced');
 /** Commands that another tab of this browser has left unsent. */
 export const takenOn = createAction<readonly UnsentCommand[]>('project/takenOn');
 export const savingChanged = createAction<SaveState>('project/savingChanged');
+
+/**
+ * Steps that were kept without the project after each: it is found by taking them back one after the other, and what
+ * cannot be taken back is no step of this project.
+ */
+function stepsOf(kept: readonly HistoryStep[], now: ProjectDocument): HistoryStep[] {
+  const steps: HistoryStep[] = [];
+  let after = now;
+  for (const step of [...kept].reverse()) {
+    const result = applyCommand(after, step.command);
+    if (!result.ok) break;
+    steps.unshift({ ...step, after, edits: 0 });
+    after = result.document;
+  }
+  return steps;
+}
 
 function open({ id, revision, document: confirmed, unsent, undo, redo, readOnly }: Opened): ProjectState {
   const document = applyAll(confirmed, unsent);
@@ -107,26 +152,48 @@ function open({ id, revision, document: confirmed, unsent, undo, redo, readOnly 
     unsent,
     document,
     shown: document,
-    undo,
-    redo,
+    gesture: null,
+    interrupted: null,
+    edits: 0,
+    between: [],
+    undo: stepsOf(undo, document),
+    redo: stepsOf(redo, document),
     saving: unsent.length ? 'saving' : 'saved',
     drifted: false,
     readOnly: readOnly ?? null,
   };
 }
 
-function edit(state: ProjectState, { as, back, document, id, command }: Edited): ProjectState {
+function edit(state: ProjectState, { as, back: made, document, commands }: Edited): ProjectState {
+  const edits = state.edits + 1;
+  const back = { ...made, after: document, edits };
   const undo = as === 'undo' ? state.undo.slice(0, -1) : [...state.undo, back];
   const redo = as === 'edit' ? [] : as === 'undo' ? [...state.redo, back] : state.redo.slice(0, -1);
   return {
     ...state,
     document,
     shown: document,
+    gesture: null,
+    edits,
     undo: undo.slice(-MOST_STEPS),
     redo,
-    unsent: [...state.unsent, { id, command }],
+    unsent: [...state.unsent, ...commands],
     saving: withUnsent(state.saving),
   };
+}
+
+/** The step stays in the project as it is: what lies below it is undone beneath it from now on. */
+function dropStep(state: ProjectState, direction: 'undo' | 'redo'): ProjectState {
+  const steps = state[direction];
+  const last = steps[steps.length - 1];
+  const rest = { ...state, [direction]: steps.slice(0, -1) };
+  // What takes the step's inverse back is the step itself.
+  const again = last?.after && applyCommand(last.after, last.command);
+  if (!last || !again?.ok) return rest;
+  const edits = last.edits ?? 0;
+  const stays: EditBetween = { command: again.inverse, edits, whose: 'own' };
+  const at = state.between.findIndex((one) => one.edits >= edits);
+  return { ...rest, between: state.between.toSpliced(at === -1 ? state.between.length : at, 0, stays) };
 }
 
 /** What is added to the unsent changes nothing about a server that is away, or gone for good. */
@@ -137,7 +204,35 @@ function takeOn(state: ProjectState, found: readonly UnsentCommand[]): ProjectSt
   if (!fresh.length) return state;
   const document = applyAll(state.document, fresh);
   const unsent = [...state.unsent, ...fresh];
-  return { ...state, unsent, document, shown: document, saving: withUnsent(state.saving) };
+  return { ...state, unsent, document, shown: document, gesture: null, saving: withUnsent(state.saving) };
+}
+
+/** What is shown once others' edits are in: the gesture goes on upon them, or ends with the reason. */
+function goOn(
+  gesture: Command | null,
+  document: ProjectDocument,
+): Pick<ProjectState, 'shown' | 'gesture' | 'interrupted'> {
+  const result = gesture && applyCommand(document, gesture);
+  if (!result) return { shown: document, gesture: null, interrupted: null };
+  return result.ok
+    ? { shown: result.document, gesture, interrupted: null }
+    : { shown: document, gesture: null, interrupted: result.reason };
+}
+
+/** Of news, what others have done; `whole` is the revision of a document that came instead of entries. */
+function editsOfOthers(
+  { unsent, edits, revision }: ProjectState,
+  entries: readonly LoggedCommand[],
+  whole: number | null,
+  done: ReadonlySet<string>,
+): EditBetween[] {
+  const own = new Set(unsent.map(({ id }) => id));
+  const others = entries
+    .filter(({ id }) => !own.has(id))
+    .map(({ command }): EditBetween => ({ command, edits, whose: 'others' }));
+  const settled = unsent.filter(({ id }) => done.has(id)).length;
+  if (whole !== null && whole - revision > settled) others.push({ command: null, edits, whose: 'others' });
+  return others;
 }
 
 function advance(state: ProjectState, { revision, news, settled }: Advanced): ProjectState {
@@ -154,13 +249,15 @@ function advance(state: ProjectState, { revision, news, settled }: Advanced): Pr
     unsent.length + entries.length === state.unsent.length &&
     entries.every((entry, i) => state.unsent[i]!.id === entry.id);
   const document = own ? state.document : applyAll(confirmed, unsent);
+  const others = editsOfOthers(state, entries, whole ? revision : null, done);
   return {
     ...state,
     confirmed,
     revision: Math.max(revision, state.revision),
     unsent,
     document,
-    shown: own ? state.shown : document,
+    ...(own ? {} : goOn(state.gesture, document)),
+    between: others.length ? [...state.between, ...others].slice(-MOST_BETWEEN) : state.between,
     saving: unsent.length || isOver(state.saving) ? state.saving : 'saved',
   };
 }
@@ -176,11 +273,16 @@ export function projectReducer(
   if (opened.match(action)) return open(action.payload);
   if (closed.match(action) || !state) return null;
   if (previewed.match(action)) {
-    const shown = action.payload ?? state.document;
-    return shown === state.shown ? state : { ...state, shown };
+    const { document: shown, command: gesture } = action.payload ?? {
+      document: state.document,
+      command: null,
+    };
+    return shown === state.shown && gesture === state.gesture && state.interrupted === null
+      ? state
+      : { ...state, shown, gesture, interrupted: null };
   }
   if (edited.match(action)) return edit(state, action.payload);
-  if (stepDropped.match(action)) return { ...state, [action.payload]: state[action.payload].slice(0, -1) };
+  if (stepDropped.match(action)) return dropStep(state, action.payload);
   if (advanced.match(action)) return advance(state, action.payload);
   if (takenOn.match(action)) return takeOn(state, action.payload);
   if (savingChanged.match(action))

@@ -2,59 +2,97 @@ import type { RevisionEvent } from '@mint-lamp/core/wire/projects';
 
 const REOPEN_MS = 2000;
 
+/** A stream says something at least every 20 seconds; one that does not is dead, whatever the browser thinks. */
+const SILENT_MS = 60_000;
+
 /** Keeps a stream of a project's revisions open; returns the way to close it. */
 function openStream(projectId: string, tell: (event: RevisionEvent) => void): () => void {
   let closed = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let silence: ReturnType<typeof setTimeout> | undefined;
   let events: EventSource;
+  const again = () => {
+    clearTimeout(silence);
+    events.close();
+    if (!closed) timer = setTimeout(open, REOPEN_MS);
+  };
+  const heard = () => {
+    clearTimeout(silence);
+    silence = setTimeout(again, SILENT_MS);
+  };
   const open = () => {
     events = new EventSource(`/api/projects/${projectId}/events`);
-    events.onmessage = ({ data }) => tell(JSON.parse(data) as RevisionEvent);
+    heard();
+    events.onmessage = ({ data }) => {
+      heard();
+      tell(JSON.parse(data) as RevisionEvent);
+    };
+    events.addEventListener?.('alive', heard);
     events.onerror = () => {
       // A browser gives up on an answer that is no stream; a new one is opened instead.
-      if (events.readyState === EventSource.CLOSED && !closed) timer = setTimeout(open, REOPEN_MS);
+      if (events.readyState === EventSource.CLOSED) again();
     };
   };
   open();
   return () => {
     closed = true;
     clearTimeout(timer);
+    clearTimeout(silence);
     events.close();
   };
 }
 
+/** What tabs say to each other: news of the one that holds the stream, or the question of one that has come. */
+type Said = { readonly kind: 'news'; readonly event: RevisionEvent } | { readonly kind: 'new here' };
+
 /**
  * Follows a project's revisions. A browser has few connections to one server, and each stream holds one: so of all
- * tabs on a project one holds the stream, and tells the others; when it is closed, another takes its place. Returns
- * the way to stop.
+ * tabs on a project one holds the stream, and tells the others; when it is closed, another takes its place. A tab that
+ * has come asks what was told last, since that may be newer than what it has loaded. Returns the way to stop.
  */
 export function followRevisions(projectId: string, tell: (event: RevisionEvent) => void): () => void {
   const locks = globalThis.navigator?.locks;
-  if (!locks || typeof BroadcastChannel === 'undefined') return openStream(projectId, tell);
-  const name = `mint-lamp/revisions/${projectId}`;
-  const channel = new BroadcastChannel(name);
-  channel.onmessage = ({ data }: MessageEvent<RevisionEvent>) => tell(data);
+  const channel = locks && channelOf(`mint-lamp/revisions/${projectId}`);
+  if (!channel) return openStream(projectId, tell);
+  const say = (said: Said) => channel.postMessage(said);
+  let last: RevisionEvent | null = null;
+  channel.onmessage = ({ data }: MessageEvent<Said>) => {
+    if (data.kind === 'news') tell(data.event);
+    else if (last) say({ kind: 'news', event: last });
+  };
   const leave = new AbortController();
   let letGo = () => {};
-  locks
-    .request(name, { signal: leave.signal }, () => {
-      const close = openStream(projectId, (event) => {
-        tell(event);
-        channel.postMessage(event);
-      });
-      return new Promise<void>((resolve) => {
-        letGo = () => {
-          close();
-          resolve();
-        };
-        if (leave.signal.aborted) letGo();
-      });
-    })
-    // It was no longer waited for.
-    .catch(() => {});
+  const hold = () => {
+    const close = openStream(projectId, (event) => {
+      last = event;
+      tell(event);
+      say({ kind: 'news', event });
+    });
+    return new Promise<void>((resolve) => {
+      letGo = () => {
+        close();
+        resolve();
+      };
+      if (leave.signal.aborted) letGo();
+    });
+  };
+  say({ kind: 'new here' });
+  locks.request(channel.name, { signal: leave.signal }, hold).catch(() => {
+    // Where the browser forbids locks, each tab has a stream of its own; else it was no longer waited for.
+    if (!leave.signal.aborted) void hold();
+  });
   return () => {
     leave.abort();
     letGo();
     channel.close();
   };
+}
+
+/** Null where the browser has or allows none. */
+function channelOf(name: string): BroadcastChannel | null {
+  try {
+    return new BroadcastChannel(name);
+  } catch {
+    return null;
+  }
 }

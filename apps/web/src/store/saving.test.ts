@@ -6,15 +6,17 @@ import type { LoggedCommand } from '@mint-lamp/core/wire/projects';
 import { toast } from 'sonner';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { deliverWaiting } from './deliver-waiting.ts';
-import { edit } from './editing.ts';
+import { edit, preview, step } from './editing.ts';
 import { themeChosen } from './interface-slice.ts';
 import { MemoryStorage } from './memory-storage.fixture.ts';
-import { opened } from './project-slice.ts';
+import { closed, opened } from './project-slice.ts';
 import { keepSaved } from './saving.ts';
+import { listSetAside, tryAgain } from './set-aside.ts';
 import { type AppStore, createStore } from './store.ts';
-import { rememberUnsent } from './unsent.ts';
+import { keptByPageAlone, rememberUnsent } from './unsent.ts';
+import { whenSaved } from './when-saved.ts';
 
-vi.mock('sonner', () => ({ toast: { error: vi.fn(), warning: vi.fn() } }));
+vi.mock('sonner', () => ({ toast: Object.assign(vi.fn(), { error: vi.fn(), warning: vi.fn() }) }));
 const messages = vi.mocked(toast.error);
 
 /** A server that can be away, for tests of saving. */
@@ -233,6 +235,133 @@ describe('saving', () => {
     await settle();
     expect(sentColors()).toEqual(colors);
     expect(state()).toMatchObject({ saving: 'saved', unsent: [] });
+  });
+
+  it('sets a command aside that alone is too large, saves the others, and sends it when it is tried again', async () => {
+    let most = 1;
+    const isLarge = ({ command }: { command: { color?: string } }) => command.color === '#333333';
+    server.refuse = (commands) => (most && commands.some(isLarge) ? [413, 'TOO_LARGE'] : null);
+    for (const color of colors) setBase(color);
+    messages.mockClear();
+    await settle(60_000);
+    expect(sentColors()).toEqual(colors.filter((color) => color !== '#333333'));
+    expect(messages.mock.lastCall?.[0]).toMatch(/larger than the server takes.*base of Buoy/);
+    expect(kept()).toEqual([]);
+    const [aside] = await listSetAside();
+    most = 0;
+    tryAgain(aside!);
+    await settle();
+    expect(sentColors().at(-1)).toBe('#333333');
+    expect(await listSetAside()).toEqual([]);
+    expect(state()).toMatchObject({ saving: 'saved', unsent: [] });
+  });
+
+  it('takes a batch of more than a request holds apart, and back as one', async () => {
+    const sizes: number[] = [];
+    const { answer: usual } = server;
+    vi.stubGlobal('fetch', (address: string, init?: RequestInit) => {
+      sizes.push(String(init?.body ?? '').length);
+      return usual(address, init);
+    });
+    const before = state().document;
+    const stops = Array.from({ length: 64 }, (_, i) => ({
+      id: `s${i}`,
+      link: { to: 'color' as const, color: '#123456', opacity: 1 },
+      places: [{ value: (i / 63) * 100, unit: '%' as const }],
+    }));
+    const commands = Array.from({ length: 300 }, (_, i) => ({
+      type: 'addGradient' as const,
+      gradient: { ...before.gradients[0]!, id: `g${i}`, name: `G ${i}`, stops },
+    })) as never[];
+    expect(store.dispatch(edit({ type: 'batch', label: 'restore', commands }))).toBe(true);
+    expect(state().undo).toHaveLength(1);
+    await settle();
+    expect(Math.max(...sizes)).toBeLessThan(2 * 1024 * 1024);
+    expect(sizes.reduce((sum, size) => sum + size, 0)).toBeGreaterThan(2 * 1024 * 1024);
+    expect(server.document.gradients).toHaveLength(before.gradients.length + 300);
+    store.dispatch(step('undo'));
+    await settle();
+    expect(server.document).toEqual(before);
+    expect(state()).toMatchObject({ saving: 'saved', undo: [] });
+  });
+
+  it('keeps edits in the page where the storage takes none, and sends them soon after the server is back', async () => {
+    vi.stubGlobal('localStorage', new MemoryStorage(0));
+    server.away = true;
+    for (const color of colors.slice(0, 3)) setBase(color);
+    await settle(60_000);
+    expect(keptByPageAlone('p')).toBe(3);
+    server.away = false;
+    await settle(1100);
+    expect(sentColors()).toEqual(colors.slice(0, 3));
+    expect(keptByPageAlone('p')).toBe(0);
+  });
+
+  it('tells of a drag that another’s edit has ended', async () => {
+    store.dispatch(preview({ type: 'setBase', family: 'buoy', color: '#121212' }));
+    server.log.push({ id: 'theirs', revision: 1, command: { type: 'removeFamily', family: 'buoy' } });
+    events.onmessage?.({ data: '{"revision":1}' });
+    messages.mockClear();
+    await settle();
+    expect(state().shown).toBe(state().document);
+    expect(messages.mock.calls.map(([text]) => text)).toEqual([
+      expect.stringMatching(/changed by somebody else, so it was let go: .*family/),
+    ]);
+  });
+
+  it('asks before undo takes others’ work along, and can leave it', async () => {
+    setBase('#111111');
+    await settle();
+    const command = { type: 'setBase', family: 'buoy', color: '#999999' } as const;
+    const theirsIs = (revision: number) => {
+      server.log.push({ id: `theirs ${revision}`, revision, command });
+      events.onmessage?.({ data: `{"revision":${revision}}` });
+    };
+    theirsIs(2);
+    await settle();
+    const warnings = vi.mocked(toast.warning);
+    expect(store.dispatch(step('undo'))).toBe(false);
+    const [text, options] = warnings.mock.lastCall!;
+    expect(text).toMatch(/Somebody else has since .*base of Buoy.*would take that back too/);
+    expect(state().document.families[1]?.base).toBe('#999999');
+    const answers = options as unknown as Record<'action' | 'cancel', { label: string; onClick: () => void }>;
+    answers.cancel.onClick();
+    expect(state().undo).toEqual([]);
+    expect(state().document.families[1]?.base).toBe('#999999');
+    setBase('#222222');
+    await settle();
+    theirsIs(4);
+    await settle();
+    store.dispatch(step('undo'));
+    (warnings.mock.lastCall![1] as unknown as typeof answers).action.onClick();
+    expect(state().document.families[1]?.base).toBe('#999999');
+    expect(state().redo).toHaveLength(1);
+  });
+
+  it('asks for a revision of the project that is open, and no other', async () => {
+    await expect(whenSaved(store, 'p')).resolves.toBe(0);
+    server.away = true;
+    setBase('#111111');
+    const left = whenSaved(store, 'p');
+    const another = { id: 'q', revision: 77, document: SKERRY_LINE, unsent: [], undo: [], redo: [] };
+    store.dispatch(opened(another));
+    await expect(left).rejects.toThrow(/was left/);
+    store.dispatch(closed());
+    await expect(whenSaved(store, 'p')).rejects.toThrow(/was left/);
+  });
+
+  it('gives up on an answer that never comes, and tries again', async () => {
+    let hung = 0;
+    vi.stubGlobal('fetch', (address: string, init?: RequestInit) => {
+      if (hung++ > 0) return server.answer(address, init);
+      return new Promise((_, reject) => {
+        setTimeout(() => reject(new DOMException('late', 'TimeoutError')), 30_000);
+        expect(init?.signal).toBeInstanceOf(AbortSignal);
+      });
+    });
+    setBase('#111111');
+    await settle(40_000);
+    expect(sentColors()).toEqual(['#111111']);
   });
 
   it('keeps everything while it is not allowed to send, and sends it when it is', async () => {

@@ -5,10 +5,12 @@ import { loadNews, loadProject, ServerError, sendCommands } from './api.ts';
 import { Parcels } from './parts.ts';
 import { advanced, type HistoryStep, isOver, opened, savingChanged, takenOn } from './project-slice.ts';
 import { followRevisions } from './revisions.ts';
+import { watchSetAside } from './set-aside.ts';
 import type { AppStore } from './store.ts';
-import { tellDropped, tellFailing, tellSetAside } from './telling.ts';
+import { tellDropped, tellFailing, tellInterrupted, tellSetAside, tellTooLarge } from './telling.ts';
 import {
   forgetUnsent,
+  keptByPageAlone,
   readLeftBehind,
   readUnsent,
   setAsideUnsent,
@@ -17,7 +19,9 @@ import {
 } from './unsent.ts';
 
 /** Answers that say that what was sent is wrong; any other refusal may pass. */
-const MALFORMED = new Set([400, 413, 422]);
+const MALFORMED = new Set([400, 422]);
+/** What was sent is too large, which smaller parts may not be. */
+const TOO_LARGE = 413;
 
 /** The server failed by itself, and says so; when it or its database is away it says something else. */
 const FAILED = 500;
@@ -26,6 +30,8 @@ const MOST_FAILURES = 3;
 
 const FIRST_WAIT_MS = 400;
 const LONGEST_WAIT_MS = 4000;
+/** While edits are kept by this page alone, so that they are the first thing that reaches the server. */
+const LONGEST_WAIT_UNKEPT_MS = 1000;
 
 /** What a command does, as far as it can be told from a document that it may not fit. */
 function wordsOf(document: ProjectDocument, { command }: UnsentCommand): string {
@@ -64,6 +70,8 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
       done.add(id);
     }
     store.dispatch(advanced({ revision, news, settled }));
+    const { interrupted } = project() ?? {};
+    if (interrupted) tellInterrupted(interrupted);
   };
 
   const send = async () => {
@@ -102,6 +110,12 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     else if (error.code === 'REVISION_AHEAD') {
       // The server's database was set back: what could be undone was of another life.
       await fetchAgain([], []);
+    } else if (error.status === TOO_LARGE) {
+      const [bad] = part;
+      if (bad && parcels.failed(part) > 0) {
+        setAsideUnsent(projectId, bad.id);
+        letGo(bad, () => tellTooLarge(wordsOf(open.confirmed, bad)));
+      }
     } else if (!MALFORMED.has(error.status)) return 'wait';
     else {
       const at = /^body\.commands\.(\d+)/.exec(error.path)?.[1];
@@ -150,6 +164,16 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     if (!stopped && project() && found.commands.length) store.dispatch(takenOn(found.commands));
   };
 
+  /** Takes on an edit that had been set aside and is to be tried again. */
+  const takeUp = async (id: string) => {
+    if (!project() || stopped || cannotSend()) return;
+    const found = await readUnsent(projectId);
+    tellSetAside(found.setAside);
+    done.delete(id);
+    const returned = found.commands.filter((one) => one.id === id);
+    if (!stopped && project() && returned.length) store.dispatch(takenOn(returned));
+  };
+
   const run = async () => {
     if (busy || stopped || cannotSend()) return;
     busy = true;
@@ -173,7 +197,7 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
       behind = true;
       store.dispatch(savingChanged('away'));
       timer = setTimeout(run, wait);
-      wait = Math.min(wait * 2, LONGEST_WAIT_MS);
+      wait = Math.min(wait * 2, keptByPageAlone(projectId) ? LONGEST_WAIT_UNKEPT_MS : LONGEST_WAIT_MS);
     } finally {
       busy = false;
     }
@@ -196,7 +220,12 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     void run();
   };
   addEventListener('online', wake);
-  const unwatch = watchLeftBehind(takeOn, projectId);
+  const unwatch = [
+    watchLeftBehind(takeOn, projectId),
+    watchSetAside((of, returned) => {
+      if (of === projectId && returned !== null) void takeUp(returned);
+    }),
+  ];
   void run();
 
   return () => {
@@ -204,7 +233,7 @@ export function keepSaved(store: AppStore, projectId: string): () => void {
     clearTimeout(timer);
     leave();
     unsubscribe();
-    unwatch();
+    for (const end of unwatch) end();
     removeEventListener('online', wake);
   };
 }

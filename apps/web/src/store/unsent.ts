@@ -1,7 +1,8 @@
 import type { Command } from '@mint-lamp/core/system/commands/command';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
 import type { SentCommand } from '@mint-lamp/core/wire/projects';
-import { lasting } from './storage.ts';
+import { countOfPage, keep, keptKeys, letGo, readKept as readKeptText } from './kept-entries.ts';
+import { PREFIX, setAside } from './set-aside.ts';
 
 /** A command on its way to the server. */
 export type UnsentCommand = SentCommand;
@@ -18,44 +19,38 @@ interface Kept {
  * project takes on what a closed one left, and since the server knows each command by its id, two tabs
  * sending the same one is harmless.
  */
-const PREFIX = 'mint-lamp/unsent/';
-/** What could not be read is moved here, so that nothing is lost for good. */
-const ASIDE = 'mint-lamp/set-aside/';
-
 let counter = 0;
 const keys = new Map<string, string>();
 
+/** Keeps a command. False when the browser's storage does not take it: it is kept as long as this page then. */
 export function rememberUnsent(projectId: string, { id, command }: UnsentCommand): boolean {
   counter += 1;
   const order = `${Date.now().toString(36).padStart(9, '0')}-${counter.toString(36).padStart(5, '0')}`;
   const key = `${PREFIX}${projectId}/${order}/${id}`;
   const kept: Kept = { form: DOCUMENT_VERSION, command };
-  if (!lasting.write(key, JSON.stringify(kept))) return false;
   keys.set(id, key);
-  return true;
+  return keep(key, JSON.stringify(kept));
 }
 
 export function forgetUnsent(projectId: string, id: string): void {
   const known = keys.get(id);
   keys.delete(id);
-  if (known) lasting.remove(known);
-  else for (const key of unsentKeys(projectId)) if (key.endsWith(`/${id}`)) lasting.remove(key);
+  if (known) letGo(known);
+  else for (const key of unsentKeys(projectId)) if (key.endsWith(`/${id}`)) letGo(key);
 }
+
+/** How many commands of a project are kept by this page alone, and are lost when it is closed. */
+export const keptByPageAlone = (projectId: string): number => countOfPage(`${PREFIX}${projectId}/`);
 
 /** Moves an unsent command out of the way of the others, so that it is not lost for good. */
 export function setAsideUnsent(projectId: string, id: string): void {
-  for (const key of unsentKeys(projectId)) {
-    if (!key.endsWith(`/${id}`)) continue;
-    lasting.write(ASIDE + key.slice(PREFIX.length), lasting.read(key) ?? '');
-    lasting.remove(key);
-  }
+  for (const key of unsentKeys(projectId)) if (key.endsWith(`/${id}`)) setAside(key);
   keys.delete(id);
 }
 
 function unsentKeys(projectId: string): string[] {
   const prefix = `${PREFIX}${projectId}/`;
-  return lasting
-    .keys()
+  return keptKeys()
     .filter((key) => key.startsWith(prefix))
     .sort();
 }
@@ -78,7 +73,7 @@ export interface WaitingForProject {
 /** The projects that something waits for. */
 export function waitingProjects(): WaitingForProject[] {
   const found = new Map<string, WaitingForProject>();
-  for (const key of lasting.keys().filter((one) => one.startsWith(PREFIX))) {
+  for (const key of keptKeys().filter((one) => one.startsWith(PREFIX))) {
     const projectId = key.slice(PREFIX.length).split('/')[0]!;
     const { edits, latest } = found.get(projectId) ?? { edits: 0, latest: 0 };
     found.set(projectId, { projectId, edits: edits + 1, latest: Math.max(latest, keptAt(key)) });
@@ -88,7 +83,7 @@ export function waitingProjects(): WaitingForProject[] {
 
 /** Lets everything go that waits for a project, for good. */
 export function letGoOfUnsent(projectId: string): void {
-  for (const key of unsentKeys(projectId)) lasting.remove(key);
+  for (const key of unsentKeys(projectId)) letGo(key);
 }
 
 /**
@@ -129,11 +124,11 @@ export async function readLeftBehind(projectId: string, known: (id: string) => b
 
 async function readEntries(found: readonly string[]): Promise<Unsent> {
   const commands: UnsentCommand[] = [];
-  const setAside: string[] = [];
-  if (!found.length) return { commands, setAside };
+  const names: string[] = [];
+  if (!found.length) return { commands, setAside: names };
   const { readKept } = await import('./kept-commands.ts');
   for (const key of found) {
-    const text = lasting.read(key);
+    const text = readKeptText(key);
     if (text === null) continue;
     const id = idOf(key);
     const result = readKept(text);
@@ -141,10 +136,9 @@ async function readEntries(found: readonly string[]): Promise<Unsent> {
       keys.set(id, key);
       commands.push({ id, command: result.command });
     } else {
-      lasting.write(ASIDE + key.slice(PREFIX.length), text);
-      lasting.remove(key);
-      setAside.push(result.name);
+      setAside(key);
+      names.push(result.name);
     }
   }
-  return { commands, setAside };
+  return { commands, setAside: names };
 }

@@ -1,20 +1,23 @@
-import { selectProject } from './selectors.ts';
 import type { AppStore } from './store.ts';
 
 const LONGEST_MS = 5000;
 
 /**
- * The revision of the log that has everything that is here, as soon as the server has it. Rejects with a sentence when
- * that takes long, as it does while the server is away.
+ * The revision of the log that has everything that is in a project, as soon as the server has it. Rejects with a sentence
+ * when that takes long, as it does while the server is away, and when the project is left before.
  */
-export function whenSaved(store: AppStore): Promise<number> {
+export function whenSaved(store: AppStore, projectId: string): Promise<number> {
   return new Promise((resolve, reject) => {
     let leave = () => {};
     const look = () => {
-      const { unsent, revision } = selectProject(store.getState());
-      if (unsent.length) return;
-      leave();
-      resolve(revision);
+      const { project } = store.getState();
+      if (project?.id !== projectId) {
+        leave();
+        reject(new Error('The project was left before the server had its latest edits.'));
+      } else if (!project.unsent.length) {
+        leave();
+        resolve(project.revision);
+      }
     };
     const timer = setTimeout(() => {
       leave();

@@ -1,7 +1,8 @@
 import clsx from 'clsx';
 import { Check, Copy } from 'lucide-react';
 import { memo, type ReactNode, useEffect, useState } from 'react';
-import { toast } from 'sonner';
+import { CopyByHand } from './copy-by-hand.tsx';
+import { copyText } from './copy-text.ts';
 
 const SHOWN_MS = 1400;
 
@@ -25,11 +26,13 @@ export const CopyButton = memo(function CopyButton(props: CopyButtonProps) {
     const timer = setTimeout(() => setCopied(false), SHOWN_MS);
     return () => clearTimeout(timer);
   }, [copied]);
+  const [byHand, setByHand] = useState(false);
   const copy = () =>
-    navigator.clipboard.writeText(text).then(
+    copyText(text).then(
       () => setCopied(true),
-      () => toast.error('This browser did not allow copying. Select the value and copy it by hand.'),
+      () => setByHand(true),
     );
+  if (byHand) return <CopyByHand text={text} onDone={() => setByHand(false)} />;
   const Icon = copied ? Check : Copy;
   return (
     <button

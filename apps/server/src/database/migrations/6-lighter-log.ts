@@ -13,6 +13,8 @@ export class LighterLog1790000000006 implements MigrationInterface {
     await runner.query(`ALTER TABLE project_picture ADD COLUMN named boolean NOT NULL DEFAULT true`);
     await runner.query(`ALTER TABLE project_picture ALTER COLUMN named SET DEFAULT false`);
     await runner.query(`ALTER TABLE project ADD COLUMN removed_at timestamptz`);
+    // Previews show the tray from now on; they are worked out when they are next asked for.
+    await runner.query(`UPDATE project SET preview = NULL`);
     await runner.query(`CREATE INDEX project_removed ON project (removed_at) WHERE removed_at IS NOT NULL`);
   }
 

@@ -45,7 +45,7 @@ export default function ReportPage() {
     setFault(null);
     try {
       // The report names the revision that it is of, so that has to be the server's.
-      const revision = await whenSaved(store);
+      const revision = await whenSaved(store, id);
       const { document } = selectProject(store.getState());
       const text = await runJob('writeReport', {
         document,

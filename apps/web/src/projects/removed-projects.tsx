@@ -1,0 +1,74 @@
+import { REMOVED_FOR_DAYS, type RemovedProject } from '@mint-lamp/core/wire/projects';
+import { addDays, formatDistanceToNow } from 'date-fns';
+import { useCallback, useEffect, useState } from 'react';
+import { toast } from 'sonner';
+import { bringBack, letGoForGood, listRemoved } from '../store/api.ts';
+import { Button } from '../ui/button.tsx';
+import { Confirm } from '../ui/confirm.tsx';
+
+interface RemovedProjectsProps {
+  /** Changes when the list of projects does, which is when this may have. */
+  removals: number;
+  onChanged: () => void;
+}
+
+/** What was removed, and the way back; nothing is shown while there is none. */
+export function RemovedProjects({ removals, onChanged }: RemovedProjectsProps) {
+  const [removed, setRemoved] = useState<readonly RemovedProject[]>([]);
+  const load = useCallback(() => {
+    // The page of projects says already when the server is away.
+    listRemoved().then(
+      ({ projects }) => setRemoved(projects),
+      () => {},
+    );
+  }, []);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: loaded anew when something may have been removed
+  useEffect(load, [load, removals]);
+  const attempt = async (what: () => Promise<void>) => {
+    try {
+      await what();
+      load();
+      onChanged();
+    } catch (error) {
+      toast.error(error instanceof Error ? error.message : String(error));
+    }
+  };
+  if (!removed.length) return null;
+  return (
+    <section aria-label="Removed projects" className="mt-8">
+      <h2 className="font-title text-lg font-semibold">Removed</h2>
+      <p className="mb-1 text-sm text-quiet">
+        Kept for {REMOVED_FOR_DAYS} days with all their colours and history, then let go.
+      </p>
+      <ul className="divide-y divide-hair border-y border-hair">
+        {removed.map(({ id, name, removedAt }) => (
+          <li key={id} className="flex items-center gap-3 py-1.5 pl-2">
+            <span className="min-w-0 flex-1 truncate">
+              {name}{' '}
+              <span className="text-sm text-quiet">
+                goes{' '}
+                {formatDistanceToNow(addDays(new Date(removedAt), REMOVED_FOR_DAYS), { addSuffix: true })}
+              </span>
+            </span>
+            <Button onClick={() => attempt(() => bringBack(id))} aria-label={`Bring back ${name}`}>
+              Bring back
+            </Button>
+            <Confirm
+              label="Let go for good"
+              trigger={
+                <Button look="danger" aria-label={`Let go of ${name} for good`}>
+                  Let go for good
+                </Button>
+              }
+              yes="Let go for good"
+              no="Keep it"
+              onYes={() => attempt(() => letGoForGood(id))}
+            >
+              Let go of <b>{name}</b> with all its colours, pictures and history? This cannot be undone.
+            </Confirm>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
