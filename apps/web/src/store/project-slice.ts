@@ -137,7 +137,7 @@ function stepsOf(kept: readonly HistoryStep[], now: ProjectDocument): HistorySte
   for (const step of [...kept].reverse()) {
     const result = applyCommand(after, step.command);
     if (!result.ok) break;
-    steps.unshift({ ...step, after, edits: 0 });
+    steps.unshift({ ...step, after: { ...after }, edits: 0 });
     after = result.document;
   }
   return steps;
@@ -166,7 +166,8 @@ function open({ id, revision, document: confirmed, unsent, undo, redo, readOnly 
 
 function edit(state: ProjectState, { as, back: made, document, commands }: Edited): ProjectState {
   const edits = state.edits + 1;
-  const back = { ...made, after: document, edits };
+  // A copy: what a document comes to is remembered with it, and not for as long as it can be gone back to.
+  const back = { ...made, after: { ...document }, edits };
   const undo = as === 'undo' ? state.undo.slice(0, -1) : [...state.undo, back];
   const redo = as === 'edit' ? [] : as === 'undo' ? [...state.redo, back] : state.redo.slice(0, -1);
   return {

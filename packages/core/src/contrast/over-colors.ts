@@ -1,4 +1,12 @@
-import { contrastRatio, luminance, paintedOver, type Rgba, ratioOfLuminances, reaches } from './ratio.ts';
+import {
+  contrastRatio,
+  luminance,
+  luminanceOfRgb8,
+  paintedOver,
+  type Rgba,
+  ratioOfLuminances,
+  reaches,
+} from './ratio.ts';
 
 /** The colours of an area that is not one colour, each once. */
 export interface SeenColors {
@@ -12,11 +20,99 @@ export interface SeenColors {
 
 /** Grounds as they are painted, opaque, with what is asked of them again and again. */
 export interface Grounds {
-  readonly colors: readonly Rgba[];
+  /** Three numbers a colour, 0–255. */
+  readonly rgb: Uint8Array;
   readonly luminances: Float64Array;
   readonly counts: Uint32Array;
   readonly at: Uint32Array;
   readonly pixels: number;
+}
+
+/** One of some grounds. */
+export const groundAt = ({ rgb }: Grounds, i: number): Rgba => ({
+  r: rgb[i * 3]!,
+  g: rgb[i * 3 + 1]!,
+  b: rgb[i * 3 + 2]!,
+  alpha: 1,
+});
+
+/** Grounds by their luminance, the darkest first, of those as dark the first. */
+interface ByLight {
+  readonly luminances: Float64Array;
+  /** The place of each among the grounds. */
+  readonly order: Uint32Array;
+  /** Pixels of all that are darker. */
+  readonly before: Float64Array;
+}
+
+const sorted = new WeakMap<Grounds, ByLight>();
+
+function byLight(grounds: Grounds): ByLight {
+  let known = sorted.get(grounds);
+  if (known) return known;
+  const { counts, luminances: unsorted } = grounds;
+  const order = Uint32Array.from(unsorted.keys()).sort((a, b) => unsorted[a]! - unsorted[b]! || a - b);
+  const luminances = new Float64Array(order.length);
+  const before = new Float64Array(order.length + 1);
+  for (let k = 0; k < order.length; k++) {
+    luminances[k] = unsorted[order[k]!]!;
+    before[k + 1] = before[k]! + counts[order[k]!]!;
+  }
+  known = { luminances, order, before };
+  sorted.set(grounds, known);
+  return known;
+}
+
+/** The first place in a sorted row whose value is at least this; its length where none is. */
+function firstFrom(row: Float64Array, value: number): number {
+  let [low, high] = [0, row.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (row[middle]! < value) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+const lights = new WeakMap<Grounds, Float64Array>();
+
+/** The luminances of some grounds alone, the darkest first, which costs a tenth of {@link byLight}. */
+function lightsOf(grounds: Grounds): Float64Array {
+  let row = lights.get(grounds);
+  if (!row) {
+    row = grounds.luminances.slice().sort();
+    lights.set(grounds, row);
+  }
+  return row;
+}
+
+/** The darkest and the lightest of some grounds. */
+export function endsOfGrounds(grounds: Grounds): readonly [darkest: Rgba, lightest: Rgba] {
+  const row = lightsOf(grounds);
+  const at = (y: number) => groundAt(grounds, grounds.luminances.indexOf(y));
+  return [at(row[0]!), at(row[row.length - 1]!)];
+}
+
+/** Grounds of several kinds as one. */
+export function togetherAs(parts: readonly Grounds[]): Grounds {
+  if (parts.length === 1) return parts[0]!;
+  const size = parts.reduce((n, { counts }) => n + counts.length, 0);
+  const all = {
+    rgb: new Uint8Array(size * 3),
+    luminances: new Float64Array(size),
+    counts: new Uint32Array(size),
+    at: new Uint32Array(size),
+    pixels: parts.reduce((n, { pixels }) => n + pixels, 0),
+  };
+  let from = 0;
+  for (const part of parts) {
+    all.rgb.set(part.rgb, from * 3);
+    all.luminances.set(part.luminances, from);
+    all.counts.set(part.counts, from);
+    all.at.set(part.at, from);
+    from += part.counts.length;
+  }
+  return all;
 }
 
 /** The worst place of a text over grounds. */
@@ -25,8 +121,6 @@ export interface WorstOfGrounds {
   readonly ground: Rgba;
   /** Index of the pixel in the area. */
   readonly at: number;
-  /** The share of pixels on which the text falls short, 0–1. */
-  readonly failing: number;
 }
 
 /** A colour of a gradient over what is beneath as it is painted: multiplied by its alpha, and only then put into 8 bits. */
@@ -43,20 +137,71 @@ function seenOver(color: Rgba, beneath: Rgba, ofGradient: boolean): Rgba {
   return color.alpha === 1 ? color : paintedOver(color, beneath);
 }
 
-/** The colours of an area over an opaque ground, with a veil (or none) laid over them. At least one colour. */
-export function groundsUnder({ colors, counts, at }: SeenColors, beneath: Rgba, veil: Rgba | null): Grounds {
-  if (!counts.length) throw new RangeError('The area has no pixels.');
-  const out: Rgba[] = new Array(counts.length);
+/** What was worked out of the colours of an area, by what lies beneath and over them. */
+const under = new WeakMap<SeenColors, Map<string, Grounds>>();
+/** Grounds that are remembered of one area; a project has few themes, and fewer veils. */
+const MOST_UNDER = 64;
+
+const isOpaque = new WeakMap<SeenColors, boolean>();
+
+/** Whether nothing beneath shows through any colour of an area. */
+function hidesAll(seen: SeenColors): boolean {
+  let hides = isOpaque.get(seen);
+  if (hides === undefined) {
+    const { colors } = seen;
+    hides = true;
+    for (let i = 3; hides && i < colors.length; i += 4) hides = colors[i]! >= 255;
+    isOpaque.set(seen, hides);
+  }
+  return hides;
+}
+
+const keyOf = (color: Rgba | null) => (color ? `${color.r} ${color.g} ${color.b} ${color.alpha}` : '');
+
+/**
+ * The colours of an area over an opaque ground, with a veil (or none) laid over them. At least one colour. What was
+ * worked out is remembered with the area, whose colours never change.
+ */
+export function groundsUnder(seen: SeenColors, beneath: Rgba, veil: Rgba | null): Grounds {
+  if (!seen.counts.length) throw new RangeError('The area has no pixels.');
+  const key = `${hidesAll(seen) ? '' : keyOf(beneath)}|${keyOf(veil)}`;
+  let known = under.get(seen);
+  if (!known) {
+    known = new Map();
+    under.set(seen, known);
+  }
+  let grounds = known.get(key);
+  if (grounds) return grounds;
+  grounds = laidUnder(seen, beneath, veil);
+  if (known.size >= MOST_UNDER) known.clear();
+  known.set(key, grounds);
+  return grounds;
+}
+
+function laidUnder(seen: SeenColors, beneath: Rgba, veil: Rgba | null): Grounds {
+  const { colors, counts, at } = seen;
+  const rgb = new Uint8Array(counts.length * 3);
   const luminances = new Float64Array(counts.length);
+  const bare = !veil && hidesAll(seen);
   let pixels = 0;
   for (let i = 0; i < counts.length; i++) {
-    const [r, g, b, a] = [colors[i * 4]!, colors[i * 4 + 1]!, colors[i * 4 + 2]!, colors[i * 4 + 3]!];
-    const seen = seenOver({ r, g, b, alpha: a / 255 }, beneath, colors instanceof Float32Array);
-    out[i] = veil ? paintedOver(veil, seen) : seen;
-    luminances[i] = luminance(out[i]!);
+    const [r, g, b] = [colors[i * 4]!, colors[i * 4 + 1]!, colors[i * 4 + 2]!];
+    if (bare) {
+      rgb[i * 3] = Math.round(r);
+      rgb[i * 3 + 1] = Math.round(g);
+      rgb[i * 3 + 2] = Math.round(b);
+    } else {
+      const color = { r, g, b, alpha: colors[i * 4 + 3]! / 255 };
+      const under = seenOver(color, beneath, colors instanceof Float32Array);
+      const ground = veil ? paintedOver(veil, under) : under;
+      rgb[i * 3] = ground.r;
+      rgb[i * 3 + 1] = ground.g;
+      rgb[i * 3 + 2] = ground.b;
+    }
+    luminances[i] = luminanceOfRgb8(rgb[i * 3]!, rgb[i * 3 + 1]!, rgb[i * 3 + 2]!);
     pixels += counts[i]!;
   }
-  return { colors: out, luminances, counts, at, pixels };
+  return { rgb, luminances, counts, at, pixels };
 }
 
 /** One colour as an area. */
@@ -66,39 +211,101 @@ export const oneColor = ({ r, g, b }: Rgba): SeenColors => ({
   at: Uint32Array.of(0),
 });
 
-/** One colour as grounds. */
-export const oneGround = (color: Rgba): Grounds => ({
-  colors: [color],
-  luminances: Float64Array.of(luminance(color)),
-  counts: Uint32Array.of(1),
-  at: Uint32Array.of(0),
-  pixels: 1,
-});
+const single = new Map<number, Grounds>();
+/** Single colours that are remembered as grounds. */
+const MOST_SINGLE = 4096;
 
-/** The worst WCAG ratio of a text, translucent or not, over grounds, and the share on which it does not reach `required`. */
-export function worstOnGrounds(text: Rgba, grounds: Grounds, required: number): WorstOfGrounds {
-  const own = text.alpha >= 1 ? luminance(text) : null;
-  let worst = -1;
-  let least = Number.POSITIVE_INFINITY;
-  let failing = 0;
-  for (let i = 0; i < grounds.luminances.length; i++) {
-    const ground = grounds.colors[i]!;
-    const ratio =
-      own === null
-        ? contrastRatio(paintedOver(text, ground), ground)
-        : ratioOfLuminances(own, grounds.luminances[i]!);
-    if (!reaches(ratio, required)) failing += grounds.counts[i]!;
-    if (ratio < least) {
-      least = ratio;
-      worst = i;
-    }
+/** One colour as grounds; a painted one, whole numbers 0–255. */
+export function oneGround({ r, g, b }: Rgba): Grounds {
+  const key = (r << 16) | (g << 8) | b;
+  let grounds = single.get(key);
+  if (!grounds) {
+    if (single.size >= MOST_SINGLE) single.clear();
+    grounds = {
+      rgb: Uint8Array.of(r, g, b),
+      luminances: Float64Array.of(luminanceOfRgb8(r, g, b)),
+      counts: Uint32Array.of(1),
+      at: Uint32Array.of(0),
+      pixels: 1,
+    };
+    single.set(key, grounds);
   }
-  return {
-    ratio: least,
-    ground: grounds.colors[worst]!,
-    at: grounds.at[worst]!,
-    failing: failing / grounds.pixels,
-  };
+  return grounds;
+}
+
+/** The worst WCAG ratio of a text, translucent or not, over grounds, and where it is; of several the first. */
+export function worstOnGrounds(text: Rgba, grounds: Grounds): WorstOfGrounds {
+  if (text.alpha < 1) return worstOfTranslucent(text, grounds);
+  const { luminances } = grounds;
+  const own = luminance(text);
+  const [darker, lighter] = neighbours(own, lightsOf(grounds));
+  const down = darker === null ? Number.POSITIVE_INFINITY : ratioOfLuminances(own, darker);
+  const up = lighter === null ? Number.POSITIVE_INFINITY : ratioOfLuminances(own, lighter);
+  const of = (y: number | null) => (y === null ? Number.POSITIVE_INFINITY : luminances.indexOf(y));
+  const worst = up === down ? Math.min(of(darker), of(lighter)) : of(up < down ? lighter : darker);
+  return { ratio: Math.min(up, down), ground: groundAt(grounds, worst), at: grounds.at[worst]! };
+}
+
+/** The ratio of {@link worstOnGrounds} alone: done for every pair over a gradient, in every theme, with every step of a drag. */
+export function worstRatioOnGrounds(text: Rgba, grounds: Grounds): number {
+  if (text.alpha < 1) return worstOfTranslucent(text, grounds).ratio;
+  const row = lightsOf(grounds);
+  const own = luminance(text);
+  const at = firstFrom(row, own);
+  const up = at < row.length ? ratioOfLuminances(own, row[at]!) : Number.POSITIVE_INFINITY;
+  const down = at > 0 ? ratioOfLuminances(own, row[at - 1]!) : Number.POSITIVE_INFINITY;
+  return up < down ? up : down;
+}
+
+/**
+ * The next darker and the next lighter of some luminances, or as light. A ratio grows with the distance in light on
+ * either side, so the worst is one of them.
+ */
+function neighbours(
+  own: number,
+  row: Float64Array,
+): readonly [darker: number | null, lighter: number | null] {
+  const at = firstFrom(row, own);
+  return [at > 0 ? row[at - 1]! : null, at < row.length ? row[at]! : null];
+}
+
+/** The share of grounds, 0–1 of their pixels, on which a text does not reach a ratio. */
+export function shareFailing(text: Rgba, grounds: Grounds, required: number): number {
+  if (text.alpha >= 1) return fallingShort(luminance(text), byLight(grounds), required) / grounds.pixels;
+  let failing = 0;
+  for (let i = 0; i < grounds.luminances.length; i++)
+    if (!reaches(translucentRatio(text, grounds, i), required)) failing += grounds.counts[i]!;
+  return failing / grounds.pixels;
+}
+
+/** Pixels on which a text of a luminance does not reach a ratio: a stretch by light around it. */
+function fallingShort(own: number, { luminances, before }: ByLight, required: number): number {
+  const short = (k: number) =>
+    k >= 0 && k < luminances.length && !reaches(ratioOfLuminances(own, luminances[k]!), required);
+  let from = firstFrom(luminances, (own + 0.05) / required - 0.05);
+  let to = firstFrom(luminances, required * (own + 0.05) - 0.05);
+  // The last bits of a float may decide otherwise than the ratio itself.
+  while (from < to && !short(from)) from += 1;
+  while (short(from - 1)) from -= 1;
+  while (to > from && !short(to - 1)) to -= 1;
+  while (short(to)) to += 1;
+  return before[to]! - before[from]!;
+}
+
+function translucentRatio(text: Rgba, grounds: Grounds, i: number): number {
+  return ratioOfLuminances(luminance(paintedOver(text, groundAt(grounds, i))), grounds.luminances[i]!);
+}
+
+function worstOfTranslucent(text: Rgba, grounds: Grounds): WorstOfGrounds {
+  let worst = 0;
+  let least = Number.POSITIVE_INFINITY;
+  for (let i = 0; i < grounds.luminances.length; i++) {
+    const ratio = translucentRatio(text, grounds, i);
+    if (ratio >= least) continue;
+    least = ratio;
+    worst = i;
+  }
+  return { ratio: least, ground: groundAt(grounds, worst), at: grounds.at[worst]! };
 }
 
 /** Parts of a veil's opacity that are tried. */
@@ -115,7 +322,8 @@ export function leastVeil(
   veil: Rgba,
   required: number,
 ): number | null {
-  const bare = groundsUnder(seen, beneath, null).colors;
+  const grounds = groundsUnder(seen, beneath, null);
+  const bare = Array.from(grounds.counts, (_, i) => groundAt(grounds, i));
   // What failed last fails first with the next opacity.
   let first = 0;
   for (let step = 0; step <= VEIL_STEPS; step++) {

@@ -22,6 +22,10 @@ export function luminance(c: Rgba): number {
   return luminanceOfLinear(linear(c.r), linear(c.g), linear(c.b));
 }
 
+/** {@link luminance} of whole channels 0–255, all of which have to be. */
+export const luminanceOfRgb8 = (r: number, g: number, b: number): number =>
+  luminanceOfLinear(LINEAR_8BIT[r]!, LINEAR_8BIT[g]!, LINEAR_8BIT[b]!);
+
 /** WCAG 2.2 contrast ratio of two relative luminances, 1–21, in either order. */
 export function ratioOfLuminances(a: number, b: number): number {
   return a > b ? (a + 0.05) / (b + 0.05) : (b + 0.05) / (a + 0.05);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { groundsUnder, worstOnGrounds } from '../contrast/over-colors.ts';
+import { groundsUnder, shareFailing, worstOnGrounds } from '../contrast/over-colors.ts';
 import { worstOverPixels } from '../contrast/over-gradient.ts';
 import { readRegion, writeRegion } from '../wire/regions.ts';
 import { AreaColors, areaColors } from './area-colors.ts';
@@ -36,7 +36,9 @@ describe('the colours of an area', () => {
     (n) => {
       const pixels = pixelsOf(n);
       const seen = areaColors(pixels);
-      const { ratio, failing } = worstOnGrounds(TEXT, groundsUnder(seen, WHITE, null), 4.5);
+      const grounds = groundsUnder(seen, WHITE, null);
+      const { ratio } = worstOnGrounds(TEXT, grounds);
+      const failing = shareFailing(TEXT, grounds, 4.5);
       const exact = worstOverPixels(TEXT, pixels, WHITE);
       expect(ratio).toBeGreaterThanOrEqual(exact.ratio - 1e-9);
       expect(ratio - exact.ratio).toBeLessThan(0.05);

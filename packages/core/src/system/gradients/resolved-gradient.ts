@@ -9,6 +9,7 @@ import { pointersOf } from './pointers.ts';
 
 type Roles = ById<ResolvedRole>;
 type Colors = (Painted | null)[];
+type Places = ReadonlyMap<string, readonly number[]>;
 
 function colorOfStop(link: Link, families: Families, roles: Roles): Painted | null {
   const opacity = link.opacity ?? 1;
@@ -30,6 +31,8 @@ export class ResolvedGradient {
   private readonly families: Families;
   private readonly roles: Roles;
   private worked: Colors | null;
+  /** What it became with the families of the state after this one. */
+  private next: { readonly families: Families; readonly gradient: ResolvedGradient } | null = null;
 
   constructor(gradient: Gradient, families: Families, roles: Roles, worked: Colors | null = null) {
     this.gradient = gradient;
@@ -48,6 +51,20 @@ export class ResolvedGradient {
   /** The same gradient after some families and roles have changed; itself when it points to none of them. */
   after(changed: Changed, families: Families, roles: Roles): ResolvedGradient {
     const { byFamily, byRole } = pointersOf(this.gradient);
+    // Without a role among its stops it is the same in all themes, and followed once for all of them.
+    if (byRole.size) return this.following(changed, families, roles, byFamily, byRole);
+    if (this.next?.families !== families)
+      this.next = { families, gradient: this.following(changed, families, roles, byFamily, byRole) };
+    return this.next.gradient;
+  }
+
+  private following(
+    changed: Changed,
+    families: Families,
+    roles: Roles,
+    byFamily: Places,
+    byRole: Places,
+  ): ResolvedGradient {
     const stops: number[] = [];
     for (const id of changed.families) stops.push(...(byFamily.get(id) ?? []));
     for (const id of changed.roles) stops.push(...(byRole.get(id) ?? []));
@@ -56,6 +73,24 @@ export class ResolvedGradient {
     if (worked) for (const i of stops) worked[i] = colorOfStop(this.stops[i]!.color, families, roles);
     return new ResolvedGradient(this.gradient, families, roles, worked);
   }
+}
+
+const ofFamilies = new WeakMap<Families, Map<Gradient, ResolvedGradient>>();
+
+/** A gradient in a theme; the same object in all themes where none of its stops points to a role. */
+export function resolvedGradient(gradient: Gradient, families: Families, roles: Roles): ResolvedGradient {
+  if (pointersOf(gradient).byRole.size) return new ResolvedGradient(gradient, families, roles);
+  let known = ofFamilies.get(families);
+  if (!known) {
+    known = new Map();
+    ofFamilies.set(families, known);
+  }
+  let resolved = known.get(gradient);
+  if (!resolved) {
+    resolved = new ResolvedGradient(gradient, families, roles);
+    known.set(gradient, resolved);
+  }
+  return resolved;
 }
 
 export interface Changed {

@@ -2,7 +2,7 @@ import type { Families } from '../families/resolved-family.ts';
 import { ById, indexById } from '../resolve/by-id.ts';
 import type { ResolvedRole } from '../roles/resolved-role.ts';
 import type { Gradient } from './gradient.ts';
-import { type Changed, ResolvedGradient } from './resolved-gradient.ts';
+import { type Changed, type ResolvedGradient, resolvedGradient } from './resolved-gradient.ts';
 
 type Roles = ById<ResolvedRole>;
 
@@ -32,7 +32,7 @@ export class ThemeGradients {
     const { gradients, families, roles } = this;
     this.made ??= new ById(
       indexById(gradients),
-      gradients.map((gradient) => new ResolvedGradient(gradient, families, roles)),
+      gradients.map((gradient) => resolvedGradient(gradient, families, roles)),
     );
     return this.made;
   }
@@ -46,7 +46,7 @@ export class ThemeGradients {
       const before = made.get(gradient.id);
       return before?.gradient === gradient
         ? before.after(changed, families, roles)
-        : new ResolvedGradient(gradient, families, roles);
+        : resolvedGradient(gradient, families, roles);
     });
     return new ThemeGradients(gradients, families, roles, new ById(index, list));
   }

@@ -33,17 +33,7 @@ export function measurePair(
   const back = surfaceOf(theme, pair.background);
   const required = requiredOf(pair);
   const id = theme.theme.id;
-  const nothing = {
-    pair,
-    theme: id,
-    text: null,
-    ground: null,
-    ratio: 0,
-    required,
-    passes: false,
-    over: null,
-  };
-  if (!front || !back) return { ...nothing, awaited: false };
+  if (!front || !back) return unmeasured(pair, id, required, false);
   if (!isLayered(pair) && front.kind === 'color' && back.kind === 'color') {
     const ground = paintedOver(back.color, beneath);
     const text = paintedOver(front.color, ground);
@@ -53,9 +43,20 @@ export function measurePair(
   }
   const surfaces = { text: front, ground: back, beneath };
   const layers = layeredMeasuring()?.measure(pair, surfaces, theme, around) ?? 'awaited';
-  if (typeof layers === 'string') return { ...nothing, awaited: layers === 'awaited' };
-  return { ...nothing, ...layers, awaited: false };
+  return typeof layers === 'string' ? unmeasured(pair, id, required, layers === 'awaited') : layers;
 }
+
+const unmeasured = (pair: Pair, theme: string, required: number, awaited: boolean): Measurement => ({
+  pair,
+  theme,
+  text: null,
+  ground: null,
+  ratio: 0,
+  required,
+  passes: false,
+  over: null,
+  awaited,
+});
 
 /** Every pair of a document in one theme, in document order, and what it was measured from. */
 export interface MeasuredTheme {
@@ -112,6 +113,12 @@ export function gradientRolesOf({ roles }: ResolvedTheme): readonly string[] {
   return ids;
 }
 
+/** The gradient that paints a role in a theme: the same object for as long as it is the same. */
+function paints({ roles, gradients }: ResolvedTheme, role: string): object | undefined {
+  const gradient = roles.get(role)?.gradient;
+  return gradient ? gradients.get(gradient) : undefined;
+}
+
 const NOWHERE: ReadonlyMap<string, readonly number[]> = new Map();
 const isCounted = (m: Measurement | undefined) => m?.passes === true && !m.pair.exempt;
 const countPassing = (list: readonly Measurement[]) => list.reduce((n, m) => n + (isCounted(m) ? 1 : 0), 0);
@@ -132,8 +139,15 @@ export function measureTheme(system: System, theme: ResolvedTheme, before?: Meas
   const byRole = recolored.length || ofGradients.length ? pairsByRole(pairs) : NOWHERE;
   const touched = new Set(recolored.flatMap((role) => byRole.get(role) ?? []));
   const layers = layeredMeasuring();
-  for (const place of [...layeredPlaces(pairs), ...ofGradients.flatMap((role) => byRole.get(role) ?? [])])
-    if (known[place] && (layers?.isStale(theme, known[place], around) ?? false)) touched.add(place);
+  if (layers) {
+    for (const place of layeredPlaces(pairs))
+      if (known[place] && layers.isStale(theme, known[place], around)) touched.add(place);
+    for (const role of ofGradients) {
+      const isOther = paints(theme, role) !== paints(before.theme, role);
+      for (const place of byRole.get(role) ?? [])
+        if (isOther || (known[place] && !known[place].over)) touched.add(place);
+    }
+  }
   if (samePairs && !touched.size) return before.theme === theme ? before : { ...before, theme };
   const measurements = samePairs ? [...known] : (known as Measurement[]);
   let { passing } = before;

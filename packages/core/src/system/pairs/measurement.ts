@@ -34,7 +34,11 @@ export interface OverArea {
   /** Where on the line of the gradient that paints its ground, or else itself, it is worst, in percent; null where none does. */
   readonly along: number | null;
   /** What it was measured from, the roles' own colours aside: the same objects for as long as they are the same. */
-  readonly sources: readonly object[];
+  readonly sources: {
+    readonly under: object | null;
+    readonly ground: object | null;
+    readonly text: object | null;
+  };
 }
 
 /** The colours of a backdrop under a text. */

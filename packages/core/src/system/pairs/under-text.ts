@@ -1,5 +1,15 @@
-import { type Grounds, groundsUnder, oneGround, worstOnGrounds } from '../../contrast/over-colors.ts';
-import { paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
+import {
+  type Grounds,
+  groundAt,
+  groundsUnder,
+  oneGround,
+  shareFailing,
+  togetherAs,
+  type WorstOfGrounds,
+  worstOnGrounds,
+  worstRatioOnGrounds,
+} from '../../contrast/over-colors.ts';
+import { luminance, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import { areaWithin } from '../../gradient/area.ts';
 import { type Covered, colorsAt, coveredBy } from '../../gradient/covered.ts';
 import { paintIn } from '../../gradient/geometry.ts';
@@ -9,7 +19,7 @@ import type { ResolvedTheme } from '../resolve/resolve.ts';
 import type { Backdrop } from './backdrop.ts';
 import type { Around, LayeredMeasuring } from './layered.ts';
 import { alongLine, type LineColor, someOf } from './line-colors.ts';
-import type { UnderText } from './measurement.ts';
+import type { Measurement, OverArea, UnderText } from './measurement.ts';
 import { type Pair, requiredOf } from './pair.ts';
 import { regionOf } from './regions.ts';
 import { type Surface, surfaceOf } from './surface.ts';
@@ -71,31 +81,6 @@ function underText(
 const TEXT_COLORS = 128;
 const BENEATH_COLORS = 9;
 
-/** Grounds of several kinds as one. */
-function together(parts: readonly Grounds[]): Grounds {
-  if (parts.length === 1) return parts[0]!;
-  const joined = <T extends Float64Array | Uint32Array>(
-    make: (values: number[]) => T,
-    of: (part: Grounds) => T,
-  ) => make(parts.flatMap((part) => [...of(part)]));
-  return {
-    colors: parts.flatMap(({ colors }) => colors),
-    luminances: joined(
-      (values) => Float64Array.from(values),
-      ({ luminances }) => luminances,
-    ),
-    counts: joined(
-      (values) => Uint32Array.from(values),
-      ({ counts }) => counts,
-    ),
-    at: joined(
-      (values) => Uint32Array.from(values),
-      ({ at }) => at,
-    ),
-    pixels: parts.reduce((n, { pixels }) => n + pixels, 0),
-  };
-}
-
 interface StandsOn {
   readonly grounds: Grounds;
   readonly bare: UnderText | null;
@@ -122,9 +107,7 @@ function standsOn(
   if (!pair.backdrop && ground.kind === 'gradient') {
     const line = alongLine(ground.gradient);
     if (!line) return 'gone';
-    const area = { x: 0, y: 0, width: line.places.length, height: 1 };
-    const bare: UnderText = { seen: line.seen, area, source: ground.gradient };
-    return { grounds: groundsUnder(line.seen, beneath, veil), bare, places: line.places };
+    return { grounds: groundsUnder(line.seen, beneath, veil), bare: line.bare, places: line.places };
   }
   const colors = groundColors(ground, beneath);
   if (!colors) return 'gone';
@@ -135,24 +118,160 @@ function standsOn(
   const bare = underText(theme, pair.backdrop, around);
   if (typeof bare === 'string') return bare;
   return {
-    grounds: together(colors.map((color) => groundsUnder(bare.seen, color, veil))),
+    grounds: togetherAs(colors.map((color) => groundsUnder(bare.seen, color, veil))),
     bare,
     places: null,
   };
 }
 
-/** What a pair is measured from, the roles' own colours aside. */
-function sourcesOf(
-  pair: Pair,
-  theme: ResolvedTheme,
-  around: Around,
-  surfaces: readonly (Surface | null)[],
-): readonly object[] {
+/** What a pair is measured from, the roles' own colours aside; null where it is gone or of one colour. */
+function sourceUnder(pair: Pair, theme: ResolvedTheme, around: Around): object | null {
   const bare = pair.backdrop && underText(theme, pair.backdrop, around);
-  return [
-    ...(bare && typeof bare !== 'string' ? [bare.source] : []),
-    ...surfaces.flatMap((surface) => (surface?.kind === 'gradient' ? [surface.gradient] : [])),
-  ];
+  return bare && typeof bare !== 'string' ? bare.source : null;
+}
+const sourceOf = (surface: Surface | null) => (surface?.kind === 'gradient' ? surface.gradient : null);
+
+/** The worst of all colours of a text on all that it stands on. */
+interface WorstOfTexts {
+  /** Painted, opaque. */
+  readonly text: Rgba;
+  readonly ground: Rgba;
+  readonly ratio: number;
+  /** Index of the text's colour along its line. */
+  readonly own: number;
+  /** Index of the pixel of what it stands on. */
+  readonly at: number;
+}
+
+const asGrounds = new WeakMap<readonly LineColor[], Grounds | null>();
+
+/** The colours of a text as grounds, which they are to the one colour that they stand on; null where one is translucent. */
+function textsAsGrounds(texts: readonly LineColor[]): Grounds | null {
+  let grounds = asGrounds.get(texts);
+  if (grounds === undefined) {
+    grounds = texts.every(({ color }) => color.alpha === 1)
+      ? {
+          rgb: Uint8Array.from(texts.flatMap(({ color: { r, g, b } }) => [r, g, b])),
+          luminances: Float64Array.from(texts, ({ color }) => luminance(color)),
+          counts: Uint32Array.from(texts, ({ weight }) => weight),
+          at: Uint32Array.from(texts, ({ at }) => at),
+          pixels: texts.reduce((sum, { weight }) => sum + weight, 0),
+        }
+      : null;
+    asGrounds.set(texts, grounds);
+  }
+  return grounds;
+}
+
+function worstOfTexts(texts: readonly LineColor[], grounds: Grounds): WorstOfTexts {
+  const swapped = grounds.counts.length === 1 && texts.length > 1 ? textsAsGrounds(texts) : null;
+  if (swapped) {
+    // A ratio is the same in either order, so the many can be looked through as one.
+    const ground = groundAt(grounds, 0);
+    const { ground: text, at: own, ratio } = worstOnGrounds(ground, swapped);
+    return { text, ground, ratio, own, at: grounds.at[0]! };
+  }
+  let worst: WorstOfGrounds | null = null;
+  let of = texts[0]!;
+  for (const one of texts) {
+    const found = worstOnGrounds(one.color, grounds);
+    if (worst && found.ratio >= worst.ratio) continue;
+    worst = found;
+    of = one;
+  }
+  const { ground, ratio, at } = worst!;
+  return { text: paintedOver(of.color, ground), ground, ratio, own: of.at, at };
+}
+
+/** The share on which texts fall short, 0–1: by length of the text's line, and by area of what it stands on. */
+function failingShare(texts: readonly LineColor[], grounds: Grounds, required: number): number {
+  const swapped = grounds.counts.length === 1 && texts.length > 1 ? textsAsGrounds(texts) : null;
+  if (swapped) return shareFailing(groundAt(grounds, 0), swapped, required);
+  let [failing, weights] = [0, 0];
+  for (const { color, weight } of texts) {
+    failing += shareFailing(color, grounds, required) * weight;
+    weights += weight;
+  }
+  return failing / weights;
+}
+
+/** The worst ratio alone; see {@link worstOfTexts}. */
+function worstRatio(texts: readonly LineColor[], grounds: Grounds): number {
+  const swapped = grounds.counts.length === 1 && texts.length > 1 ? textsAsGrounds(texts) : null;
+  if (swapped) return worstRatioOnGrounds(groundAt(grounds, 0), swapped);
+  let least = Number.POSITIVE_INFINITY;
+  for (const { color } of texts) least = Math.min(least, worstRatioOnGrounds(color, grounds));
+  return least;
+}
+
+/**
+ * A text over what is not one colour. There may be a hundred thousand of these, of which a few are looked at: so all but
+ * the ratio is worked out when it is asked for.
+ */
+class LayeredMeasurement implements Measurement, OverArea {
+  readonly pair: Pair;
+  readonly theme: string;
+  readonly required: number;
+  readonly ratio: number;
+  readonly passes: boolean;
+  readonly awaited = false;
+  readonly sources: OverArea['sources'];
+  private readonly stands: StandsOn;
+  private readonly texts: readonly LineColor[];
+  private readonly line: readonly number[] | null;
+  private found: WorstOfTexts | null = null;
+
+  constructor(
+    pair: Pair,
+    theme: string,
+    stands: StandsOn,
+    texts: readonly LineColor[],
+    line: readonly number[] | null,
+    sources: OverArea['sources'],
+  ) {
+    this.pair = pair;
+    this.theme = theme;
+    this.required = requiredOf(pair);
+    this.ratio = worstRatio(texts, stands.grounds);
+    this.passes = reaches(this.ratio, this.required);
+    this.sources = sources;
+    this.stands = stands;
+    this.texts = texts;
+    this.line = line;
+  }
+
+  private get place(): WorstOfTexts {
+    this.found ??= worstOfTexts(this.texts, this.stands.grounds);
+    return this.found;
+  }
+
+  get text(): Rgba {
+    return this.place.text;
+  }
+  get ground(): Rgba {
+    return this.place.ground;
+  }
+  get over(): OverArea {
+    return this;
+  }
+  get grounds(): Grounds {
+    return this.stands.grounds;
+  }
+  get bare(): UnderText | null {
+    return this.stands.bare;
+  }
+  get along(): number | null {
+    const { at, own } = this.place;
+    return this.stands.places?.[at] ?? this.line?.[own] ?? null;
+  }
+  get failing(): number {
+    return failingShare(this.texts, this.grounds, this.required);
+  }
+  get worst(): { readonly x: number; readonly y: number } {
+    const { x, y, width } = this.bare?.area ?? { x: 0, y: 0, width: 1 };
+    const { at } = this.place;
+    return { x: x + (at % width) + 0.5, y: y + Math.floor(at / width) + 0.5 };
+  }
 }
 
 /** Measures texts over gradients, pictures and veils, and what gradients paint, at the worst place of all. */
@@ -160,42 +279,25 @@ export const underTexts: LayeredMeasuring = {
   measure(pair, { text, ground, beneath }, theme, around) {
     const stands = standsOn(pair, theme, { ground, beneath }, around);
     if (typeof stands === 'string') return stands;
-    const { grounds, bare, places } = stands;
-    const required = requiredOf(pair);
     const line = text.kind === 'gradient' ? alongLine(text.gradient) : null;
     if (text.kind === 'gradient' && !line) return 'gone';
-    const texts: LineColor[] =
+    const texts: readonly LineColor[] =
       text.kind === 'color' ? [{ color: text.color, at: 0, weight: 1 }] : someOf(line!.seen, TEXT_COLORS);
-    const found = texts.map(({ color, at, weight }) => ({
-      color,
-      own: at,
-      weight,
-      worst: worstOnGrounds(color, grounds, required),
-    }));
-    const { color, own, worst } = found.reduce((a, b) => (b.worst.ratio < a.worst.ratio ? b : a));
-    const { x, y, width } = bare?.area ?? { x: 0, y: 0, width: 1 };
-    return {
-      text: paintedOver(color, worst.ground),
-      ground: worst.ground,
-      ratio: worst.ratio,
-      passes: reaches(worst.ratio, required),
-      over: {
-        grounds,
-        bare,
-        failing:
-          found.reduce((sum, one) => sum + one.worst.failing * one.weight, 0) /
-          found.reduce((sum, one) => sum + one.weight, 0),
-        worst: { x: x + (worst.at % width) + 0.5, y: y + Math.floor(worst.at / width) + 0.5 },
-        along: places?.[worst.at] ?? line?.places[own] ?? null,
-        sources: sourcesOf(pair, theme, around, [ground, text]),
-      },
+    const sources = {
+      under: sourceUnder(pair, theme, around),
+      ground: sourceOf(ground),
+      text: sourceOf(text),
     };
+    return new LayeredMeasurement(pair, theme.theme.id, stands, texts, line?.places ?? null, sources);
   },
 
   isStale(theme, { pair, over }, around) {
     if (!over) return true;
-    const surfaces = [surfaceOf(theme, pair.background), surfaceOf(theme, pair.foreground)];
-    const now = sourcesOf(pair, theme, around, surfaces);
-    return now.length !== over.sources.length || now.some((source, i) => source !== over.sources[i]);
+    const { sources } = over;
+    return (
+      sourceOf(surfaceOf(theme, pair.background)) !== sources.ground ||
+      sourceOf(surfaceOf(theme, pair.foreground)) !== sources.text ||
+      sourceUnder(pair, theme, around) !== sources.under
+    );
   },
 };

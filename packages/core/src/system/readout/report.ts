@@ -73,30 +73,49 @@ const hex = (color: Measurement['text']) =>
 /** What a readout comes to as a report; `at` is ISO 8601. */
 export function reportOf(readout: Readout, revision: number | null, at: string): ContrastReport {
   const { document } = readout.system;
-  const reported = ({
-    pair,
-    text,
-    ground,
-    ratio,
-    required,
-    passes,
-    over,
-    awaited,
-  }: Measurement): ReportedPair => ({
-    pair: pair.id,
-    text: roleNameIn(document.roles, pair.foreground),
-    ground: groundName(document, pair),
-    target: describeTarget(effectiveTarget(pair.target, pair.size, pair.weight)),
-    size: pair.size,
-    weight: pair.weight,
-    ratio: text ? formatRatio(ratio) : null,
-    required: pair.exempt ? requiredRatio(effectiveTarget(pair.target, pair.size, pair.weight)) : required,
-    verdict: awaited ? 'unmeasured' : !text ? 'broken' : pair.exempt ? 'exempt' : passes ? 'passes' : 'fails',
-    exempt: pair.exempt ?? null,
-    failingShare: over && (over.bare || over.along !== null) ? over.failing : null,
-    textColor: hex(text),
-    groundColor: hex(ground),
-  });
+  // What is the same in every theme is worked out once.
+  const words = new Map(
+    document.pairs.map((pair) => {
+      const target = effectiveTarget(pair.target, pair.size, pair.weight);
+      return [
+        pair,
+        {
+          text: roleNameIn(document.roles, pair.foreground),
+          ground: groundName(document, pair),
+          target: describeTarget(target),
+          required: requiredRatio(target),
+        },
+      ] as const;
+    }),
+  );
+  const reported = (measured: Measurement): ReportedPair => {
+    const { pair, text, ground, ratio, required, passes, over, awaited } = measured;
+    const named = words.get(pair)!;
+    // Written out: objects put together from others are many times as slow, and there may be a hundred thousand.
+    return {
+      pair: pair.id,
+      text: named.text,
+      ground: named.ground,
+      target: named.target,
+      size: pair.size,
+      weight: pair.weight,
+      ratio: text ? formatRatio(ratio) : null,
+      required: pair.exempt ? named.required : required,
+      verdict: awaited
+        ? 'unmeasured'
+        : !text
+          ? 'broken'
+          : pair.exempt
+            ? 'exempt'
+            : passes
+              ? 'passes'
+              : 'fails',
+      exempt: pair.exempt ?? null,
+      failingShare: over && (over.bare || over.along !== null) ? over.failing : null,
+      textColor: hex(text),
+      groundColor: hex(ground),
+    };
+  };
   return {
     project: document.name,
     revision,

@@ -1,6 +1,6 @@
 import { canonical } from '../../color/write.ts';
 import { nearestPassingColor } from '../../contrast/nearest-color.ts';
-import { type Grounds, worstOnGrounds } from '../../contrast/over-colors.ts';
+import { endsOfGrounds, type Grounds, worstOnGrounds } from '../../contrast/over-colors.ts';
 import { formatRatio, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import { applyCommand } from '../commands/apply.ts';
 import type { Link } from '../links/link.ts';
@@ -13,7 +13,7 @@ import type { Repair } from './repair.ts';
 
 /** A colour tried for a text over grounds. */
 function tried(text: Rgba, grounds: Grounds, required: number) {
-  const { ratio, ground } = worstOnGrounds(text, grounds, required);
+  const { ratio, ground } = worstOnGrounds(text, grounds);
   return { ratio, ground, text: paintedOver(text, ground), passes: reaches(ratio, required) };
 }
 
@@ -75,9 +75,7 @@ export function layeredColor(system: System, theme: ResolvedTheme, measured: Mea
   const { pair, over, required } = measured;
   const role = theme.roles.get(pair.foreground)!;
   if (!role.color || !over) return null;
-  const { colors, luminances } = over.grounds;
-  const ends = [Math.min, Math.max].map((pick) => luminances.reduce((a, b) => pick(a, b)));
-  const demands = ends.map((y) => ({ ground: colors[luminances.indexOf(y)]!, required }));
+  const demands = endsOfGrounds(over.grounds).map((ground) => ({ ground, required }));
   const found = nearestPassingColor(colorOf(role.color), demands);
   if (!found.ok) return null;
   const color = canonical(found.color);
@@ -100,18 +98,14 @@ const along = ({ over }: Measurement) =>
   over?.along == null ? '' : `it is worst at ${Math.round(over.along)} % of its line; `;
 
 /** The best that any shade, or black or white, comes to over all that a text stands on, in words. */
-function bestText(
-  { families }: System,
-  { grounds }: NonNullable<Measurement['over']>,
-  required: number,
-): string {
+function bestText({ families }: System, { grounds }: NonNullable<Measurement['over']>): string {
   const candidates = [
     ...[...families.values()].flatMap(({ family, shades }) =>
       shades.map((shade) => ({ name: `${family.name} ${shade.label}`, color: shade as Rgba })),
     ),
     { name: 'black', color: paint('#000000') },
     { name: 'white', color: paint('#ffffff') },
-  ].map(({ name, color }) => ({ name, ratio: worstOnGrounds(color, grounds, required).ratio }));
+  ].map(({ name, color }) => ({ name, ratio: worstOnGrounds(color, grounds).ratio }));
   const best = candidates.reduce((a, b) => (b.ratio > a.ratio ? b : a));
   return `${best.name} gives ${formatRatio(best.ratio)} at its worst place`;
 }
@@ -136,6 +130,6 @@ export function repairLayered(system: System, theme: ResolvedTheme, measured: Me
     };
   return {
     kind: 'none',
-    reason: `No text and no veil reaches ${measured.required} everywhere here: at best ${bestText(system, measured.over!, measured.required)}. Move the text, or choose what lies under it otherwise.`,
+    reason: `No text and no veil reaches ${measured.required} everywhere here: at best ${bestText(system, measured.over!)}. Move the text, or choose what lies under it otherwise.`,
   };
 }

@@ -1,4 +1,4 @@
-import { type Grounds, worstOnGrounds } from '../../contrast/over-colors.ts';
+import { endsOfGrounds, type Grounds, worstOnGrounds } from '../../contrast/over-colors.ts';
 import {
   contrastRatio,
   luminance,
@@ -34,15 +34,8 @@ export function ratioOver(front: Rgba, back: Rgba, beneath: Rgba): number {
 }
 
 /** What is asked on the darkest and on the lightest of some grounds. */
-function endsOf({ colors, luminances }: Grounds, required: number) {
-  const at = (luminance: number) => colors[luminances.indexOf(luminance)]!;
-  return [luminances.reduce((a, b) => Math.min(a, b)), luminances.reduce((a, b) => Math.max(a, b))].map(
-    (y) => ({
-      ground: at(y),
-      required,
-    }),
-  );
-}
+const demandsOn = (grounds: Grounds, required: number) =>
+  endsOfGrounds(grounds).map((ground) => ({ ground, required }));
 
 /** New colours of some roles, by id. */
 export type Recoloured = ReadonlyMap<string, Painted>;
@@ -130,7 +123,7 @@ export class ThemePairs {
     const grounds = this.layered.get(place);
     if (grounds !== undefined) {
       const text = changed?.get(foreground) ?? this.colors.get(foreground);
-      return grounds && text ? worstOnGrounds(text, grounds, this.required[place]!).ratio : null;
+      return grounds && text ? worstOnGrounds(text, grounds).ratio : null;
     }
     const front = changed?.get(foreground) ?? this.colors.get(foreground);
     const back = changed?.get(background) ?? this.colors.get(background);
@@ -225,7 +218,7 @@ export class ThemePairs {
     return (this.places.get(role) ?? []).flatMap((at) => {
       if (this.pairs[at]!.foreground !== role || (at !== place && !this.passing[at])) return [];
       const grounds = this.layered.get(at);
-      if (grounds !== undefined) return grounds ? endsOf(grounds, this.required[at]!) : [];
+      if (grounds !== undefined) return grounds ? demandsOn(grounds, this.required[at]!) : [];
       const back = this.colors.get(this.pairs[at]!.background);
       return back ? [{ ground: paintedOver(back, this.beneath), required: this.required[at]! }] : [];
     });

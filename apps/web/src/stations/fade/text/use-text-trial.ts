@@ -1,5 +1,10 @@
 import { type AlongGradient, alongGradient } from '@mint-lamp/core/contrast/along-gradient';
-import { groundsUnder, type WorstOfGrounds, worstOnGrounds } from '@mint-lamp/core/contrast/over-colors';
+import {
+  groundsUnder,
+  shareFailing,
+  type WorstOfGrounds,
+  worstOnGrounds,
+} from '@mint-lamp/core/contrast/over-colors';
 import { type Rgba, reaches } from '@mint-lamp/core/contrast/ratio';
 import { areaWithin } from '@mint-lamp/core/gradient/area';
 import { colorsAt, coveredBy } from '@mint-lamp/core/gradient/covered';
@@ -24,6 +29,8 @@ measureLayersWith(underTexts);
 
 /** What a text comes to in the box that it stands in. */
 export interface InBox extends WorstOfGrounds {
+  /** The share of it on which it falls short, 0–1. */
+  readonly failing: number;
   readonly passes: boolean;
   /** Middle of the worst pixel, px of the preview. */
   readonly x: number;
@@ -77,10 +84,11 @@ export function useTextTrial(
     const painter = paintIn(painted, { width, height });
     const covered = coveredBy(painter, within);
     const grounds = groundsUnder(colorsAt(painter, covered), { r, g, b, alpha: 1 }, null);
-    const worst = worstOnGrounds(color, grounds, required);
+    const worst = worstOnGrounds(color, grounds);
     const places = covered.points.map((point) => Math.min(100, Math.max(0, painter.placeAt(point))));
     return {
       ...worst,
+      failing: shareFailing(color, grounds, required),
       passes: reaches(worst.ratio, required),
       x: within.x + (worst.at % within.width) + 0.5,
       y: within.y + Math.floor(worst.at / within.width) + 0.5,

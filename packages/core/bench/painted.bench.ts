@@ -1,0 +1,39 @@
+import { applyCommand } from '../src/system/commands/apply.ts';
+import { measureLayersWith } from '../src/system/pairs/layered.ts';
+import { underTexts } from '../src/system/pairs/under-text.ts';
+import { type Readout, readoutOf } from '../src/system/readout/readout.ts';
+import { reportOf } from '../src/system/readout/report.ts';
+import { resolveSystem, type System } from '../src/system/resolve/resolve.ts';
+import { hex } from './largest-document.ts';
+import { paintedDocument } from './painted-document.ts';
+import { reportShare } from './report.ts';
+
+// 1,000 roles of which 100 are painted by gradients, 24 themes, 4,000 pairs, 200 gradients of 64 stops.
+measureLayersWith(underTexts);
+const SHARE = process.env.BENCH_SMALL ? 0.1 : 1;
+let document = paintedDocument(SHARE);
+
+const begin = performance.now();
+let system: System = resolveSystem(document);
+let readout: Readout = readoutOf(system);
+const counted = performance.now();
+const report = JSON.stringify(reportOf(readout, 1, ''));
+const written = performance.now();
+reportShare('painted: resolved and counted, from nothing', counted - begin, 1500, 'ms');
+reportShare('painted: the same and the report as JSON', written - begin, 2000, 'ms');
+if (!report.includes('"verdict":"fails"')) throw new Error('Nothing was measured.');
+
+const took: number[] = [];
+for (let i = 0; i < 40; i++) {
+  const result = applyCommand(document, { type: 'setBase', family: `f${i % 64}`, color: hex() });
+  if (!result.ok) throw new Error(result.reason);
+  document = result.document;
+  const start = performance.now();
+  system = resolveSystem(document, system);
+  readout = readoutOf(system, readout);
+  took.push(performance.now() - start);
+}
+reportShare('painted: the first step of a base', took[0]!, 100, 'ms');
+took.sort((a, b) => a - b);
+reportShare('painted: a step of a base, median', took[20]!, 100, 'ms');
+reportShare('painted: a step of a base, 95th percentile', took[37]!, 100, 'ms');
