@@ -368,6 +368,8 @@ test('Fade: a grey dip is told and healed, and told again when the cure is undon
   await expect(page.getByLabel('Place of Stop 3')).toHaveValue('57');
   await page.keyboard.press('Control+z');
   await expect(faults).toContainText('Greyer at 57 %');
+  // What is pointed at is shown as if it were done, and goes on upon what others do.
+  await page.mouse.move(2, 2);
   // A stop that has lost its colour is passed over, and the others keep their numbers.
   const added = [
     stopAt('lost', 1, { to: 'role', role: 'gone' }),
