@@ -7,6 +7,8 @@ import { fetchUnderTexts } from './fetch-under-texts.ts';
 /** How long a region rests before its colours are fetched, and before they are asked for again, ms. */
 const REST_MS = 120;
 const AGAIN_MS = 5000;
+/** However often it failed, ms. */
+const LONGEST_AGAIN_MS = 60_000;
 
 /** Sees to it that the colours of what lies under texts are there, so that what is counted is true. */
 export default function UnderTexts() {
@@ -18,12 +20,14 @@ export default function UnderTexts() {
   useEffect(() => {
     let over = false;
     const look = async () => {
-      try {
-        const came = await fetchUnderTexts(project, { pairs, pictures });
-        if (came) dispatch(regionsCame());
-      } catch {
-        if (!over) timer = window.setTimeout(() => setTries(tries + 1), AGAIN_MS);
-      }
+      const { missing } = await fetchUnderTexts(project, { pairs, pictures }, () => {
+        if (!over) dispatch(regionsCame());
+      });
+      if (missing && !over)
+        timer = window.setTimeout(
+          () => setTries(tries + 1),
+          Math.min(LONGEST_AGAIN_MS, AGAIN_MS * 2 ** tries),
+        );
     };
     let timer = window.setTimeout(look, REST_MS);
     return () => {

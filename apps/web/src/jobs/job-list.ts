@@ -3,6 +3,7 @@ export const JOBS = {
   compare: () => import('./work/compare.ts'),
   deriveTheme: () => import('./work/derive-theme.ts'),
   findColors: () => import('./work/find-colors.ts'),
+  findGradients: () => import('./work/find-gradients.ts'),
   nameColors: () => import('./work/name-colors.ts'),
   paintGradient: () => import('./work/paint-gradient.ts'),
   propose: () => import('./work/propose.ts'),

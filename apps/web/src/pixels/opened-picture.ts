@@ -28,9 +28,15 @@ export interface OpenedPicture {
 /** How long a picture that nobody looks at stays open, ms: another station is visited and come back from. */
 const KEPT_MS = 60_000;
 
+/** How often a worker that owes an answer is asked whether it is there, and how long it may take to say so, ms. */
+const ASK_MS = 3000;
+const PATIENCE_MS = 10_000;
+
 interface Entry {
   readonly address: string;
   readonly opening: Promise<OpenedPicture>;
+  /** Rejects when the worker breaks down or does not answer any more; never resolves. */
+  readonly broken: Promise<never>;
   readonly close: () => void;
   readonly listeners: Set<(share: number) => void>;
   progress: number;
@@ -40,47 +46,94 @@ interface Entry {
 /** One picture is open at a time: the largest take some hundred megabytes. */
 let current: Entry | null = null;
 
+/** Watches over a worker while it owes answers: its long things stop now and then, so one that is there can say so. */
+class Watch {
+  private owed = 0;
+  private timer = 0;
+  private readonly ask: () => Promise<unknown>;
+  private readonly silent: () => void;
+
+  constructor(ask: () => Promise<unknown>, silent: () => void) {
+    this.ask = ask;
+    this.silent = silent;
+  }
+
+  async over<T>(answer: Promise<T>): Promise<T> {
+    this.owed += 1;
+    if (this.owed === 1) this.timer = window.setTimeout(() => this.look(), ASK_MS);
+    try {
+      return await answer;
+    } finally {
+      this.owed -= 1;
+      if (!this.owed) this.stop();
+    }
+  }
+
+  stop(): void {
+    clearTimeout(this.timer);
+  }
+
+  private look(): void {
+    this.timer = window.setTimeout(this.silent, PATIENCE_MS);
+    void this.ask().then(() => {
+      clearTimeout(this.timer);
+      if (this.owed) this.timer = window.setTimeout(() => this.look(), ASK_MS);
+    });
+  }
+}
+
 function open(address: string): Entry {
   const worker = new Worker(new URL('./pixel-worker.ts', import.meta.url), { type: 'module' });
   const remote: Remote<PixelWorkerApi> = wrap<PixelWorkerApi>(worker);
+  let breakDown: (error: Error) => void = () => {};
   const broken = new Promise<never>((_, reject) => {
-    worker.addEventListener('error', (event) =>
-      reject(new Error(event.message || 'The part of Mint Lamp that reads pictures could not be loaded.')),
-    );
+    breakDown = reject;
   });
+  worker.addEventListener('error', ({ message }) =>
+    breakDown(new Error(message || 'The part of Mint Lamp that reads pictures could not be loaded.')),
+  );
   broken.catch(() => {});
+  const watch = new Watch(
+    () => remote.isThere(),
+    () => breakDown(new Error('The part of Mint Lamp that reads pictures does not answer any more.')),
+  );
   const listeners = new Set<(share: number) => void>();
   const entry: Entry = {
     address,
     listeners,
+    broken,
     progress: 0,
     timer: 0,
     close() {
+      watch.stop();
       remote[releaseProxy]();
       worker.terminate();
     },
     opening: Promise.race([
-      remote.open(
-        address,
-        proxy((share: number) => {
-          entry.progress = share;
-          for (const tell of listeners) tell(share);
-        }),
+      watch.over(
+        remote.open(
+          address,
+          proxy((share: number) => {
+            entry.progress = share;
+            for (const tell of listeners) tell(share);
+          }),
+        ),
       ),
       broken,
     ]).then((size) => ({
       ...size,
-      render: (view, light) => remote.render(view, light),
-      aim: (place, reach, side) => remote.aim(place, reach, side) as Promise<Aimed>,
-      averages: (places) => remote.averages(places),
-      palettes: (count, moved) => remote.palettes(count, moved),
-      follow: (line, side, tolerance) => remote.follow(line, side, tolerance),
-      worst: (text, x, y, width, height) => remote.worst(text, x, y, width, height),
-      worstOfEach: (texts, x, y, width, height) => remote.worstOfEach(texts, x, y, width, height),
+      render: (view, light) => watch.over(remote.render(view, light)),
+      aim: (place, reach, side) => watch.over(remote.aim(place, reach, side) as Promise<Aimed>),
+      averages: (places) => watch.over(remote.averages(places)),
+      palettes: (count, moved) => watch.over(remote.palettes(count, moved)),
+      follow: (line, side, tolerance) => watch.over(remote.follow(line, side, tolerance)),
+      worst: (text, x, y, width, height) => watch.over(remote.worst(text, x, y, width, height)),
+      worstOfEach: (texts, x, y, width, height) => watch.over(remote.worstOfEach(texts, x, y, width, height)),
     })),
   };
-  // One that cannot be opened does not stand in the way of another try.
+  // One that cannot be opened, or has broken down, does not stand in the way of another try.
   entry.opening.catch(() => close(entry));
+  broken.catch(() => close(entry));
   return entry;
 }
 
@@ -98,7 +151,12 @@ function close(entry: Entry): void {
 export function lookAt(
   address: string,
   onProgress: (share: number) => void,
-): { readonly opening: Promise<OpenedPicture>; readonly leave: () => void } {
+): {
+  readonly opening: Promise<OpenedPicture>;
+  /** Rejects when it breaks down later; what is still asked of it then has no answer. */
+  readonly broken: Promise<never>;
+  readonly leave: () => void;
+} {
   if (current && current.address !== address) close(current);
   current ??= open(address);
   const entry = current;
@@ -107,6 +165,7 @@ export function lookAt(
   onProgress(entry.progress);
   return {
     opening: entry.opening,
+    broken: entry.broken,
     leave() {
       entry.listeners.delete(onProgress);
       if (entry.listeners.size || current !== entry) return;

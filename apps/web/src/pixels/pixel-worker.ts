@@ -98,9 +98,33 @@ const picture = (): Pixels => {
   return whole;
 };
 
+/** How long the server may send nothing, ms. */
+const SILENT_MS = 30_000;
+
 async function fetched(address: string, tell: (share: number) => void): Promise<Blob> {
-  const response = await fetch(address).catch(() => {
-    throw new Error('The server does not answer, so the picture cannot be opened.');
+  const silent = new AbortController();
+  let timer = setTimeout(() => silent.abort(), SILENT_MS);
+  const heard = () => {
+    clearTimeout(timer);
+    timer = setTimeout(() => silent.abort(), SILENT_MS);
+  };
+  try {
+    return await fetchedBlob(address, tell, silent.signal, heard);
+  } finally {
+    clearTimeout(timer);
+  }
+}
+
+const away = () => new Error('The server does not answer, so the picture cannot be opened.');
+
+async function fetchedBlob(
+  address: string,
+  tell: (share: number) => void,
+  signal: AbortSignal,
+  heard: () => void,
+): Promise<Blob> {
+  const response = await fetch(address, { signal }).catch(() => {
+    throw away();
   });
   if (!response.ok || !response.body)
     throw new Error(
@@ -113,8 +137,11 @@ async function fetched(address: string, tell: (share: number) => void): Promise<
   let read = 0;
   const reader = response.body.getReader();
   for (;;) {
-    const { done, value } = await reader.read();
+    const { done, value } = await reader.read().catch(() => {
+      throw away();
+    });
     if (done) break;
+    heard();
     chunks.push(value);
     read += value.length;
     tell(Math.min(1, read / size));
@@ -253,6 +280,9 @@ function* partsOf(x: number, y: number, width: number, height: number) {
 }
 
 const api = {
+  /** Whether it can answer at all. */
+  isThere: () => true,
+
   /** Fetches and decodes a picture. Progress 0–1. Rejects with a sentence for people. */
   async open(address: string, onProgress: (share: number) => void) {
     const blob = await fetched(address, (share) => onProgress(share * 0.3));

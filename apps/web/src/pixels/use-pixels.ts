@@ -20,7 +20,7 @@ export function usePixels(address: string): PixelsState {
   useEffect(() => {
     let over = false;
     setFailed(null);
-    const { opening, leave } = lookAt(address, setProgress);
+    const { opening, broken, leave } = lookAt(address, setProgress);
     opening.then(
       (picture) => {
         if (!over) setState({ address, picture });
@@ -29,6 +29,11 @@ export function usePixels(address: string): PixelsState {
         if (!over) setFailed({ address, fault: error.message });
       },
     );
+    broken.catch((error: Error) => {
+      if (over) return;
+      setState(null);
+      setFailed({ address, fault: error.message });
+    });
     return () => {
       over = true;
       leave();

@@ -30,11 +30,20 @@ export interface NearCode {
 }
 
 export interface FindResult {
+  /** The first {@link MOST_FOUND} of them. */
   readonly found: readonly FoundColor[];
   readonly near: readonly NearCode[];
+  /** Different colours, or codes that are none, beyond those; nobody looks through so many. */
+  readonly beyond: number;
   /** Whether the text is a style sheet and no prose. */
   readonly isSheet: boolean;
 }
+
+/** Different colours that are listed of one text, and codes that are none. */
+export const MOST_FOUND = 4000;
+const MOST_NEAR = 300;
+/** Spellings of one colour that are listed. */
+const MOST_SPELLINGS = 20;
 
 const NAMED = new Set([...NAMED_COLORS, 'transparent']);
 const FUNCTIONS = 'color-mix|light-dark|rgba?|hsla?|hwb|oklab|oklch|lab|lch|color';
@@ -94,6 +103,7 @@ export function findColors(text: string): FindResult {
   type Found = { -readonly [K in keyof FoundColor]: FoundColor[K] } & { spellings: string[] };
   const found = new Map<string, Found>();
   const near = new Map<string, NearCode>();
+  const beyond = new Set<string>();
   const sheet = isStyleSheet(text);
   let line = 1;
   let counted = 0;
@@ -107,15 +117,24 @@ export function findColors(text: string): FindResult {
     if (known) {
       known.count++;
       known.inProse &&= inProse;
-      if (!known.spellings.includes(spelling)) known.spellings.push(spelling);
-    } else
-      found.set(key, { color: key, spellings: [spelling], count: 1, index, line: lineAt(index), inProse });
+      if (known.spellings.length < MOST_SPELLINGS && !known.spellings.includes(spelling))
+        known.spellings.push(spelling);
+    } else if (found.size >= MOST_FOUND) beyond.add(key);
+    else found.set(key, { color: key, spellings: [spelling], count: 1, index, line: lineAt(index), inProse });
   };
   /** The end of a name of several words, whose words do not count once more. */
   let namedTo = 0;
-  const doubt = (spelling: string, reason: string, index: number, proposals = corrections(spelling)) => {
-    if (!near.has(spelling))
-      near.set(spelling, { text: spelling, index, line: lineAt(index), reason, corrections: proposals });
+  const doubt = (spelling: string, reason: string, index: number, proposals?: readonly string[]) => {
+    if (near.has(spelling)) return;
+    if (near.size >= MOST_NEAR) beyond.add(spelling);
+    else
+      near.set(spelling, {
+        text: spelling,
+        index,
+        line: lineAt(index),
+        reason,
+        corrections: proposals ?? corrections(spelling),
+      });
   };
 
   for (const match of text.matchAll(TOKEN)) {
@@ -168,7 +187,7 @@ export function findColors(text: string): FindResult {
       }
     }
   }
-  return { found: [...found.values()], near: [...near.values()], isSheet: sheet };
+  return { found: [...found.values()], near: [...near.values()], beyond: beyond.size, isSheet: sheet };
 }
 
 /** A CSS colour that is written as several words: "dark blue", "light sea-green"; `more` is what follows the first. */

@@ -99,6 +99,74 @@ describe('gradients of an SVG file', () => {
     expect(second!.css).toContain('radial-gradient(ellipse 100% 100% in srgb, rgb(11 95 107 / 0.25) 20%');
   });
 
+  test.each<[string, SvgElement, string]>([
+    [
+      'has its first and last colour to its ends',
+      linear({ x2: '0.5', spreadMethod: 'repeat' }, [stop('0.2', '#000'), stop('0.6', '#fff')]),
+      'repeating-linear-gradient(90deg in srgb, #000000 0%, #000000 10%, #ffffff 30%, #ffffff 50%)',
+    ],
+    [
+      'has them there and back',
+      linear({ x2: '0.25', spreadMethod: 'reflect' }, [stop('0', '#000'), stop('0.6', '#fff')]),
+      'repeating-linear-gradient(90deg in srgb, #000000 0%, #ffffff 15%, #ffffff 25%, #ffffff 25%, #ffffff 35%, #000000 50%)',
+    ],
+    [
+      'is begun in its midst where the line begins',
+      linear({ x1: '0.1', x2: '0.5', spreadMethod: 'repeat' }, [stop('0', '#000'), stop('1', '#fff')]),
+      'repeating-linear-gradient(90deg in srgb, rgb(191.25 191.25 191.25) 0%, #ffffff 10%, #000000 10%, rgb(191.25 191.25 191.25) 40%)',
+    ],
+    [
+      'is cut where it is longer than the line',
+      linear({ x1: '-0.5', x2: '1', spreadMethod: 'repeat' }, [stop('0', '#000'), stop('1', '#fff')]),
+      'linear-gradient(90deg in srgb, #555555 0%, #ffffff 100%)',
+    ],
+    [
+      'is round',
+      radial({ r: '0.25', spreadMethod: 'repeat' }, [stop('0.5', '#000'), stop('0.75', '#fff')]),
+      'repeating-radial-gradient(ellipse 25% 25% in srgb, #000000 0%, #000000 50%, #ffffff 75%, #ffffff 100%)',
+    ],
+  ])('a repeat %s', (_, gradient, css) => {
+    expect(read(gradient)).toEqual([{ id: 'a', css, notes: [] }]);
+  });
+
+  it('have the colours that styles, classes and currentColor say, and say what is none', () => {
+    const style = {
+      ...element('style'),
+      text: '/* x */ .a, .b{stop-color:#102030;stop-opacity:.5} stop { stop-color: red } #last{stop-color:lime!important} @media print{.a{stop-color:blue}}',
+    };
+    const colored = (list: SvgElement[], more = {}) =>
+      svgGradients(svg(style, linear({ color: '#00ff80', ...more }, list))).map(({ gradient, notes }) => ({
+        css: writeGradient(gradient),
+        notes,
+      }))[0]!;
+    expect(
+      colored([
+        element('stop', { offset: '0', class: 'x b', 'stop-color': '#ffffff' }),
+        element('stop', { offset: '.3', 'stop-color': '#ffffff' }),
+        element('stop', { offset: '.5', id: 'last' }),
+        element('stop', { offset: '.6', style: 'stop-color: currentColor' }),
+        element('stop', { offset: '1', style: 'stop-color: CurrentColor; color: #0080ff' }),
+      ]),
+    ).toEqual({
+      css: 'linear-gradient(90deg in srgb, rgb(16 32 48 / 0.5) 0%, #ff0000 30%, #00ff00 50%, #00ff80 60%, #0080ff 100%)',
+      notes: [],
+    });
+    const unread = colored([
+      stop('0', 'red'),
+      element('stop', { offset: '1', style: 'stop-color: var(--brand)' }),
+    ]);
+    expect(unread.css).toContain('#000000 100%');
+    expect(unread.notes).toEqual([expect.stringMatching(/"var\(--brand\)" of stop 2 is no colour .* black/)]);
+  });
+
+  it('are found in time however they refer to each other', () => {
+    const n = 20_000;
+    const chained = Array.from({ length: n }, (_, i) =>
+      element('linearGradient', { id: `g${i}`, href: `#g${i + 1}` }, ...(i % 100 ? [] : STOPS)),
+    );
+    expect(svgGradients(svg(...chained)).length).toBeGreaterThan(n / 4);
+  });
+
   it('say what CSS cannot', () => {
     expect(read(radial({ fx: '0.2' }))[0]!.notes).toEqual([expect.stringContaining('focus')]);
     expect(read(radial({ gradientTransform: 'rotate(30) scale(1 0.5)' }))[0]!.notes).toEqual([

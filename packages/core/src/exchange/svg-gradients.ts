@@ -4,6 +4,7 @@ import type { Rgba } from '../contrast/ratio.ts';
 import { fitGradient } from '../gradient/fit.ts';
 import { alongLine, gradientLine, type Point } from '../gradient/line.ts';
 import { type ColorStop, type CssGradient, colorAtPlace, type Place, placeStops } from '../gradient/model.ts';
+import { svgStyles } from './svg-styles.ts';
 
 /** An element of an SVG file as a parser of XML gives it. */
 export interface SvgElement {
@@ -11,6 +12,8 @@ export interface SvgElement {
   readonly name: string;
   readonly attributes: Readonly<Record<string, string>>;
   readonly children: readonly SvgElement[];
+  /** Of a `style` element: what stands in it. */
+  readonly text?: string;
 }
 
 /** A gradient of an SVG file as CSS has it, with what CSS could not say of it in words. */
@@ -79,12 +82,8 @@ function transformOf(text: string | undefined): Matrix {
   return all;
 }
 
-/** What is said of a property, as an attribute or in `style`. */
-function said({ attributes }: SvgElement, property: string): string | undefined {
-  const style = attributes.style?.split(';').map((one) => one.split(':'));
-  const found = style?.find(([name]) => name?.trim() === property)?.[1];
-  return found?.trim() ?? attributes[property]?.trim();
-}
+/** What is said of a property of an element; see {@link svgStyles}. */
+type Said = ReturnType<typeof svgStyles>;
 
 const share = (text: string | undefined, other: number): number => {
   if (text === undefined) return other;
@@ -94,11 +93,21 @@ const share = (text: string | undefined, other: number): number => {
 };
 const held = (v: number) => Math.min(1, Math.max(0, v));
 
-function colorOf(stop: SvgElement): Rgba {
-  const read = parseColor(said(stop, 'stop-color') ?? 'black');
+/** The colour of a stop, with what was written where that is none, which SVG paints black. */
+function colorOf(
+  stop: SvgElement,
+  around: string | undefined,
+  said: Said,
+): { readonly color: Rgba; readonly unread: string | null } {
+  const given = said(stop, 'stop-color') ?? 'black';
+  const written = /^currentcolor$/i.test(given) ? (said(stop, 'color') ?? around ?? 'black') : given;
+  const read = parseColor(written);
   const own = read.ok ? read.color : null;
   const [r, g, b] = own ? toRgb8(own) : [0, 0, 0];
-  return { r, g, b, alpha: held((own?.alpha ?? 1) * held(share(said(stop, 'stop-opacity'), 1))) };
+  return {
+    color: { r, g, b, alpha: held((own?.alpha ?? 1) * held(share(said(stop, 'stop-opacity'), 1))) },
+    unread: own ? null : written,
+  };
 }
 
 /** Elements of a name anywhere below. */
@@ -111,11 +120,16 @@ function* below(element: SvgElement, names: ReadonlySet<string>): Generator<SvgE
 }
 
 const KINDS = new Set(['linearGradient', 'radialGradient']);
+const STYLES = new Set(['style']);
 
-/** An element with what it takes from those that it refers to, the nearest first; a circle ends. */
+/** References that are followed from one gradient; files that are drawn have one or two. */
+const MOST_REFERENCES = 32;
+
+/** An element with what it takes from those that it refers to, the nearest first; a circle ends, and so does a long chain. */
 function inherited(element: SvgElement, byId: ReadonlyMap<string, SvgElement>): readonly SvgElement[] {
   const chain: SvgElement[] = [];
   for (let one: SvgElement | undefined = element; one && !chain.includes(one); ) {
+    if (chain.length === MOST_REFERENCES) break;
     chain.push(one);
     const href: string | undefined = one.attributes.href ?? one.attributes['xlink:href'];
     one = href?.startsWith('#') ? byId.get(href.slice(1)) : undefined;
@@ -123,15 +137,72 @@ function inherited(element: SvgElement, byId: ReadonlyMap<string, SvgElement>): 
   return chain;
 }
 
+interface SvgStop {
+  readonly at: number;
+  readonly color: Rgba;
+}
+
 /** Stops at places from 0 to 1, each not before the one before it, as SVG has it. */
-function stopsOf(chain: readonly SvgElement[]): { readonly at: number; readonly color: Rgba }[] {
+function stopsOf(chain: readonly SvgElement[], said: Said, notes: string[]): SvgStop[] {
   const own = chain.find(({ children }) => children.some(({ name }) => name === 'stop'));
+  const around = own && said(own, 'color');
+  const stops: SvgStop[] = [];
   let last = 0;
-  return (own?.children ?? []).flatMap((child) => {
-    if (child.name !== 'stop') return [];
+  for (const child of own?.children ?? []) {
+    if (child.name !== 'stop') continue;
     last = Math.max(last, held(share(child.attributes.offset, 0)));
-    return [{ at: last, color: colorOf(child) }];
+    const { color, unread } = colorOf(child, around, said);
+    stops.push({ at: last, color });
+    if (unread !== null)
+      notes.push(
+        `"${unread.slice(0, 60)}" of stop ${stops.length} is no colour that can be read here: it is black.`,
+      );
+  }
+  return stops;
+}
+
+/** The stops of a whole period: what lies before the first and after the last is painted as they are. */
+function wholePeriod(stops: readonly SvgStop[]): readonly SvgStop[] {
+  const [first, last] = [stops[0]!, stops[stops.length - 1]!];
+  return [
+    ...(first.at > 0 ? [{ ...first, at: 0 }] : []),
+    ...stops,
+    ...(last.at < 1 ? [{ ...last, at: 1 }] : []),
+  ];
+}
+
+/** A period there and back again, in one of twice its length. */
+const reflected = (period: readonly SvgStop[]): readonly SvgStop[] => [
+  ...period.map(({ at, color }) => ({ at: at / 2, color })),
+  ...[...period].reverse().map(({ at, color }) => ({ at: 1 - at / 2, color })),
+];
+
+/** A period that begins at another place of it, 0–1, with the colour that is there. */
+function begunAt(
+  period: readonly SvgStop[],
+  phase: number,
+  common: Pick<CssGradient, 'space' | 'hueWay'>,
+): readonly SvgStop[] {
+  if (phase < 1e-6 || phase > 1 - 1e-6) return period;
+  const placed = placeStops({
+    ...common,
+    kind: 'linear',
+    direction: { by: 'angle', degrees: 90 },
+    repeating: false,
+    stops: period.map(({ at, color }) => stopAt(at * 100, color)),
   });
+  const color = colorAtPlace(placed, phase * 100);
+  const shifted = (from: number, to: number, by: number) =>
+    period.filter(({ at }) => at > from && at < to).map((stop) => ({ ...stop, at: stop.at + by }));
+  const turn = 1 - phase;
+  return [
+    { at: 0, color },
+    ...shifted(phase, 1, -phase),
+    { ...period[period.length - 1]!, at: turn },
+    { ...period[0]!, at: turn },
+    ...shifted(0, phase, turn),
+    { at: 1, color },
+  ];
 }
 
 const percent = (value: number): Place => ({ value: Math.round(value * 1e4) / 1e4, unit: '%' });
@@ -176,20 +247,16 @@ function within(
     stops,
   });
   const inside = stops.filter((stop) => at(stop) > 0 && at(stop) < 100);
-  return [stopAt(0, colorAtPlace(placed, 0)), ...inside, stopAt(100, colorAtPlace(placed, 100))];
-}
-
-/** A stretch there and back again. */
-function reflected(stops: readonly ColorStop[]): readonly ColorStop[] {
-  const half = stops.map(({ color, places }) => stopAt(places[0]!.value / 2, color));
-  return [...half, ...[...half].reverse().map(({ color, places }) => stopAt(100 - places[0]!.value, color))];
+  // At a hard edge the side before it is what is seen of it.
+  const end = stops.find((stop) => at(stop) === 100)?.color ?? colorAtPlace(placed, 100);
+  return [stopAt(0, colorAtPlace(placed, 0)), ...inside, stopAt(100, end)];
 }
 
 interface Read {
   readonly attribute: (name: string) => string | undefined;
   /** From its own units to parts of the box, 0–1. */
   readonly matrix: Matrix;
-  readonly stops: readonly { readonly at: number; readonly color: Rgba }[];
+  readonly stops: readonly SvgStop[];
   readonly spread: Spread;
   readonly common: Pick<CssGradient, 'space' | 'hueWay'>;
   /** Whether its lengths are in the units of the drawing, and what of them is the whole, for percentages. */
@@ -233,17 +300,17 @@ function linear({ attribute, matrix, stops, spread, common, whole, notes }: Read
     ? ({ by: 'corner', x: dx > 0 ? 'right' : 'left', y: dy > 0 ? 'bottom' : 'top' } as const)
     : ({ by: 'angle', degrees: Math.round(degrees * 1e4) / 1e4 } as const);
   if (spread === 'pad') return { ...base, direction, stops: within(placed, common) };
-  const span = to - from;
-  const once = stops.map(({ at, color }) => stopAt(at * 100, color));
-  const list = (spread === 'reflect' ? reflected(once) : once).map(({ color, places }) =>
-    stopAt((places[0]!.value / 100) * (spread === 'reflect' ? span * 2 : span), color),
+  const period = spread === 'reflect' ? (to - from) * 2 : to - from;
+  const once = wholePeriod(stops);
+  // Begun where the line begins, since a project's stops lie on it: the phase that SVG has there.
+  const phase = (((-from / period) % 1) + 1) % 1;
+  const list = begunAt(spread === 'reflect' ? reflected(once) : once, phase, common).map(({ at, color }) =>
+    stopAt(at * period, color),
   );
-  // A repeat begins at the line's own start; one that does not is begun earlier by whole repeats.
-  const period = spread === 'reflect' ? span * 2 : span;
-  const shift = from - Math.floor(from / period) * period;
-  if (shift > 1e-6)
-    notes.push('Its repeats begin at the start of the line instead of where SVG begins them.');
-  return { ...base, direction, stops: list };
+  // A period longer than the line does not come to its end on it.
+  return period > 100
+    ? { ...base, repeating: false, direction, stops: within(list, common) }
+    : { ...base, direction, stops: list };
 }
 
 function radial({ attribute, matrix, stops, spread, common, whole, notes }: Read): CssGradient {
@@ -256,18 +323,18 @@ function radial({ attribute, matrix, stops, spread, common, whole, notes }: Read
   const [a, b, c, d] = matrix;
   if (Math.abs(a * b + c * d) > 1e-9)
     notes.push('It is leaned or turned as an ellipse, which CSS cannot: it stands upright.');
-  const at = moved(matrix, center);
+  const middle = moved(matrix, center);
   const radii = [Math.hypot(a, c) * radius, Math.hypot(b, d) * radius] as const;
-  const once = stops.map((stop) => stopAt(stop.at * 100, stop.color));
+  const once = spread === 'pad' ? stops : wholePeriod(stops);
   const factor = spread === 'reflect' ? 2 : 1;
   return {
     ...common,
     kind: 'radial',
     shape: 'ellipse',
     size: [percent(radii[0] * 100 * factor), percent(radii[1] * 100 * factor)],
-    center: [percent(at.x * 100), percent(at.y * 100)],
+    center: [percent(middle.x * 100), percent(middle.y * 100)],
     repeating: spread !== 'pad',
-    stops: spread === 'reflect' ? reflected(once) : once,
+    stops: (spread === 'reflect' ? reflected(once) : once).map(({ at, color }) => stopAt(at * 100, color)),
   };
 }
 
@@ -290,16 +357,18 @@ function sidesOf(root: SvgElement): {
 
 /**
  * The linear and radial gradients of an SVG file (SVG 1.1 and 2), as CSS has them: with what they take from each other by
- * `href`, transforms, `spreadMethod` and opacities. Those in the units of the drawing are taken for a box as large as
+ * `href`, transforms, `spreadMethod`, styles and opacities. Those in the units of the drawing are taken for a box as large as
  * it. Those with fewer than two stops are left out.
  */
 export function svgGradients(root: SvgElement): SvgGradient[] {
   const all = [...below(root, KINDS)];
   const byId = new Map(all.flatMap((one) => (one.attributes.id ? [[one.attributes.id, one] as const] : [])));
   const sides = sidesOf(root);
+  const said = svgStyles([...below(root, STYLES)].map(({ text }) => text ?? ''));
   return all.flatMap((element, i): SvgGradient[] => {
     const chain = inherited(element, byId);
-    const stops = stopsOf(chain);
+    const notes: string[] = [];
+    const stops = stopsOf(chain, said, notes);
     if (stops.length < 2) return [];
     const attribute = (name: string) =>
       chain.find(({ attributes }) => attributes[name] !== undefined)?.attributes[name];
@@ -316,7 +385,7 @@ export function svgGradients(root: SvgElement): SvgGradient[] {
       spread: spread === 'repeat' || spread === 'reflect' ? spread : 'pad',
       common: { space: linearLight ? 'srgb-linear' : 'srgb', hueWay: 'shorter' },
       whole: isOfDrawing ? sides : null,
-      notes: [],
+      notes,
     };
     const made = element.name === 'linearGradient' ? linear(read) : radial(read);
     const gradient = { ...made, stops: fewer(made.stops as ColorStop[], read.common) } as CssGradient;

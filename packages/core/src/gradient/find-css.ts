@@ -15,6 +15,9 @@ const BEGINS = /(?<![\w-])(?:-webkit-|-moz-|-o-|-ms-)?(?:repeating-)?(?:linear|r
 /** Characters of the longest gradient that is looked for, so that time is linear in the text. */
 const LONGEST = 4000;
 
+/** Gradients that are listed of one text: as many as a project holds. */
+const MOST_FOUND = 400;
+
 /** Offset after the bracket that closes the one at an offset; -1 when there is none nearby. */
 function closing(text: string, from: number): number {
   let depth = 0;
@@ -29,7 +32,7 @@ function closing(text: string, from: number): number {
 }
 
 /**
- * Every CSS gradient in any text that can be read and has plain colours, once each, in order of first appearance.
+ * Every CSS gradient in any text that can be read and has plain colours, once each, in order of first appearance, the first 400 of them.
  * Time is linear in the length of the text.
  */
 export function findGradients(text: string): FoundGradient[] {
@@ -45,6 +48,7 @@ export function findGradients(text: string): FoundGradient[] {
       found.set(written, { ...known, count: known.count + 1 });
       continue;
     }
+    if (found.size >= MOST_FOUND) break;
     const read = readGradient(written);
     if (!read.ok) continue;
     for (; counted < match.index; counted++) if (text.charCodeAt(counted) === 10) line++;

@@ -35,21 +35,29 @@ export function propertiesOf(themes: readonly SheetTheme[]): Map<string, SheetPr
         if (!values.size) found.set(declaration.property, { values, declaration, block });
         values.set(theme.key, value);
       }
-  const leads = new Map<string, boolean>();
-  /** Whether a property comes to a colour or gradient somewhere; a circle comes to nothing. */
-  const leadsToColor = (name: string): boolean => {
-    const known = leads.get(name);
-    if (known !== undefined) return known;
-    leads.set(name, false);
-    const does = [...(found.get(name)?.values.values() ?? [])].some(
-      (value) => value.to !== 'property' || leadsToColor(value.property),
-    );
-    leads.set(name, does);
-    return does;
-  };
+  const leads = leadingToColor(found);
   return new Map(
-    [...found].flatMap(([name, one]) => (leadsToColor(name) ? [[name, { name, ...one }] as const] : [])),
+    [...found].flatMap(([name, one]) => (leads.has(name) ? [[name, { name, ...one }] as const] : [])),
   );
+}
+
+/**
+ * The properties that come to a colour or gradient somewhere; a circle comes to nothing. From the ends back to whoever
+ * points to them, so that chains of any length are gone through once.
+ */
+function leadingToColor(found: ReadonlyMap<string, { readonly values: ReadonlyMap<string, SheetValue> }>) {
+  const pointers = new Map<string, string[]>();
+  const leads = new Set<string>();
+  for (const [name, { values }] of found)
+    for (const value of values.values())
+      if (value.to !== 'property') leads.add(name);
+      else {
+        const list = pointers.get(value.property);
+        if (list) list.push(name);
+        else pointers.set(value.property, [name]);
+      }
+  for (const name of leads) for (const pointer of pointers.get(name) ?? []) leads.add(pointer);
+  return leads;
 }
 
 /** The color that a property comes to in a theme, following others; null for gradients, circles and what is gone. */
@@ -72,15 +80,45 @@ export function gradientIn(
   return end?.value.to === 'gradient' ? end.name : null;
 }
 
+interface End {
+  readonly name: string;
+  readonly value: SheetValue;
+}
+
+// A sheet is read once; what its properties lead to is asked for again and again.
+const ends = new WeakMap<ReadonlyMap<string, SheetProperty>, Map<string, Map<string, End | null>>>();
+
 /** The property that a property leads to by way of others, with its value; null for circles and what is gone. */
-function endIn(properties: ReadonlyMap<string, SheetProperty>, name: string, theme: string) {
-  const seen = new Set<string>();
-  for (let at = name; !seen.has(at); ) {
-    seen.add(at);
+function endIn(properties: ReadonlyMap<string, SheetProperty>, name: string, theme: string): End | null {
+  let byTheme = ends.get(properties);
+  if (!byTheme) {
+    byTheme = new Map();
+    ends.set(properties, byTheme);
+  }
+  let known = byTheme.get(theme);
+  if (!known) {
+    known = new Map();
+    byTheme.set(theme, known);
+  }
+  const passed: string[] = [];
+  let end: End | null = null;
+  for (let at = name; ; ) {
+    const before = known.get(at);
+    if (before !== undefined) {
+      end = before;
+      break;
+    }
+    // Nothing until it is known, so that a circle ends where it began.
+    known.set(at, null);
+    passed.push(at);
     const value = properties.get(at)?.values.get(theme);
-    if (!value) return null;
-    if (value.to !== 'property') return { name: at, value };
+    if (!value) break;
+    if (value.to !== 'property') {
+      end = { name: at, value };
+      break;
+    }
     at = value.property;
   }
-  return null;
+  for (const one of passed) known.set(one, end);
+  return end;
 }

@@ -1,7 +1,3 @@
-import { svgGradients } from '@mint-lamp/core/exchange/svg-gradients';
-import { findGradients } from '@mint-lamp/core/gradient/find-css';
-import type { CssGradient } from '@mint-lamp/core/gradient/model';
-import { readGradient } from '@mint-lamp/core/gradient/read-css';
 import { writeGradient } from '@mint-lamp/core/gradient/write-css';
 import {
   LINKED_WITHIN,
@@ -12,76 +8,79 @@ import { freeName, slugsOf } from '@mint-lamp/core/system/names';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
+import { useJob } from '../../jobs/use-job.ts';
+import type { PastedGradient, PastedGradients, PastedText } from '../../jobs/work/find-gradients.ts';
 import { newId, useEditing } from '../../store/editing.ts';
 import { useProjectId, useSystem } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { readSvg } from './read-svg.ts';
 
-/** A gradient that was found in what was pasted. */
-interface Found {
-  readonly key: string;
-  readonly name: string;
-  readonly gradient: CssGradient;
-  /** What of it could not be brought along, in words. */
-  readonly notes: readonly string[];
-}
-
 const isSvg = (text: string) => /<(svg|linearGradient|radialGradient)[\s>]/.test(text);
 
-/** The gradients of a text: those of CSS wherever they stand in it, or those of an SVG file. */
-function foundIn(text: string): Found[] {
-  if (isSvg(text)) {
-    const root = readSvg(text);
-    return root
-      ? svgGradients(root).map(({ id, gradient, notes }) => ({ key: id, name: id, gradient, notes }))
-      : [];
-  }
-  return findGradients(text).map((found) => ({
-    key: found.text,
-    name: 'Pasted',
-    gradient: found.gradient,
-    notes: [],
-  }));
+/** Characters of a text that are read; a file with more is drawn by a machine. */
+const LONGEST = 5_000_000;
+/** Characters that are put into the field; browsers lay out more for most of a second. */
+const SHOWN_TEXT = 30_000;
+/** Gradients that are shown at first, and with every press of *Show more*. */
+const SHOWN = 12;
+
+/** What is to be looked through in a text, or why there is nothing. */
+function readPasted(text: string): { readonly pasted: PastedText | null; readonly fault: string | null } {
+  if (!text.trim()) return { pasted: null, fault: null };
+  if (text.length > LONGEST)
+    return {
+      pasted: null,
+      fault: 'This is more than 5 million characters long; paste the part with the gradients.',
+    };
+  if (!isSvg(text)) return { pasted: { css: text }, fault: null };
+  const svg = readSvg(text);
+  return svg
+    ? { pasted: { svg }, fault: null }
+    : { pasted: null, fault: 'This is no well-formed SVG: it breaks off, or a tag is not closed.' };
 }
 
-/** Why nothing can be read of a pasted text, where that is so. */
-function faultOf(text: string): string | null {
-  if (!text.trim() || foundIn(text).length) return null;
-  if (isSvg(text))
-    return readSvg(text)
-      ? 'There is no linear or radial gradient with two stops in this SVG.'
-      : 'This is no well-formed SVG: it breaks off, or a tag is not closed.';
-  const read = readGradient(
-    text
-      .trim()
-      .replace(/^[\w-]+\s*:\s*/, '')
-      .replace(/;\s*$/, ''),
-  );
-  return read.ok ? null : read.reason;
-}
+const NONE: PastedGradients = { found: [], fault: null };
 
 /** Takes CSS gradients from a text, whole, with links to shades where those are near. */
 export default function PasteGradient({ onDone }: { onDone: () => void }) {
   const [text, setText] = useState('');
   const [within, setWithin] = useState(LINKED_WITHIN);
-  const found = useMemo(() => foundIn(text), [text]);
-  const fault = useMemo(() => faultOf(text), [text]);
+  const { pasted, fault: unread } = useMemo(() => readPasted(text), [text]);
+  const job = useJob('findGradients', pasted);
+  const { found, fault: unfound } = (pasted && job.result) || NONE;
+  const fault = unread ?? (job.busy ? null : unfound) ?? job.fault;
+  const [most, setMost] = useState(SHOWN);
   return (
     <div className="flex w-[440px] flex-col gap-2">
       <label htmlFor="pasted-css" className="text-sm text-quiet">
         CSS with gradients in it, in any notation, or an SVG file
       </label>
-      <textarea
-        id="pasted-css"
-        value={text}
-        rows={3}
-        spellCheck={false}
-        aria-describedby="pasted-fault"
-        onChange={({ target }) => setText(target.value)}
-        className="rounded-md border border-control bg-raised p-2 font-mono text-sm"
-        placeholder="background: linear-gradient(105deg in oklab, #002f39, #e2552b 82%);"
-      />
+      {text.length > SHOWN_TEXT ? (
+        <p className="flex items-center justify-between text-sm">
+          {text.length.toLocaleString('en-GB')} characters were pasted
+          <Button small onClick={() => setText('')}>
+            Paste something else
+          </Button>
+        </p>
+      ) : (
+        <textarea
+          id="pasted-css"
+          value={text}
+          rows={3}
+          spellCheck={false}
+          aria-describedby="pasted-fault"
+          onChange={({ target }) => setText(target.value)}
+          onPaste={(event) => {
+            const pastedText = event.clipboardData.getData('text/plain');
+            if (pastedText.length <= SHOWN_TEXT) return;
+            event.preventDefault();
+            setText(pastedText);
+          }}
+          className="rounded-md border border-control bg-raised p-2 font-mono text-sm"
+          placeholder="background: linear-gradient(105deg in oklab, #002f39, #e2552b 82%);"
+        />
+      )}
       <p id="pasted-fault" role="status" className="text-sm text-fail empty:hidden">
         {fault}
       </p>
@@ -109,16 +108,21 @@ export default function PasteGradient({ onDone }: { onDone: () => void }) {
       />
       {found.length > 0 && (
         <ul aria-label="Gradients in it" className="flex flex-col gap-2">
-          {found.map((one) => (
+          {found.slice(0, most).map((one) => (
             <Pasted key={one.key} found={one} within={within} onDone={onDone} />
           ))}
         </ul>
+      )}
+      {found.length > most && (
+        <Button onClick={() => setMost(most + SHOWN)}>
+          Show {Math.min(SHOWN, found.length - most)} more of {found.length}
+        </Button>
       )}
     </div>
   );
 }
 
-function Pasted({ found, within, onDone }: { found: Found; within: number; onDone: () => void }) {
+function Pasted({ found, within, onDone }: { found: PastedGradient; within: number; onDone: () => void }) {
   const system = useSystem();
   const { tryEdit } = useEditing();
   const navigate = useNavigate();

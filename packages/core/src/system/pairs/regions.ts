@@ -5,9 +5,9 @@ import type { Pair } from './pair.ts';
 
 /**
  * The colours of regions of pictures, by {@link regionKey}. A document has only the names of its pictures; whoever has
- * their pixels gives what of them lies under texts.
+ * their pixels gives what of them lies under texts; null for a picture that is nowhere to be had.
  */
-export type Regions = ReadonlyMap<string, SeenColors>;
+export type Regions = ReadonlyMap<string, SeenColors | null>;
 
 export const NO_REGIONS: Regions = new Map();
 

@@ -74,6 +74,7 @@ function underText(
   if (!picture) return 'gone';
   const { key, area } = regionOf(picture, backdrop.text);
   const seen = regions.get(key);
+  if (seen === null) return 'gone';
   return seen ? { seen, area, source: seen } : 'awaited';
 }
 

@@ -152,7 +152,7 @@ function Sets() {
         <Choice label="Which" value={only} options={ONLY} className="w-40" onChange={setOnly} />
       </search>
       <section aria-label="Sets" aria-busy={shelf.busy} className="px-5 pb-5">
-        {shelf.fault && <Failure fault={shelf.fault} onAgain={shelf.again} />}
+        {shelf.fault && !shelf.sets.length && <Failure fault={shelf.fault} onAgain={shelf.again} />}
         {!shelf.sets.length && !shelf.busy && !shelf.fault && (
           <EmptyState title="Nothing like that on the shelf">
             Try fewer words, another colour, or all sets.
@@ -172,7 +172,11 @@ function Sets() {
             />
           ))}
         </ul>
-        {shelf.more && <LoadMore busy={shelf.busy} onMore={shelf.loadMore} />}
+        {shelf.fault && shelf.sets.length > 0 ? (
+          <Failure fault={shelf.fault} onAgain={shelf.again} />
+        ) : (
+          shelf.more && <LoadMore busy={shelf.busy} onMore={shelf.loadMore} />
+        )}
       </section>
       {adopting && (
         <AdoptSet

@@ -79,10 +79,14 @@ export function useShelf(search: ShelfSearch): ShelfList {
     busy,
     more: next !== null,
     fault,
+    // A page that failed is asked for when somebody says so, and not for as long as its place is in sight.
     loadMore: () => {
-      if (next && !busy) void load(key, next);
+      if (next && !busy && !fault) void load(key, next);
     },
-    again: () => setTries((n) => n + 1),
+    again: () => {
+      if (next) void load(key, next);
+      else setTries((n) => n + 1);
+    },
     change: (id, part) => setChanged((old) => new Map(old).set(id, part && { ...old.get(id), ...part })),
   };
 }

@@ -5,7 +5,7 @@ import type { FoundGradient } from '@mint-lamp/core/gradient/find-css';
 import { writeGradient } from '@mint-lamp/core/gradient/write-css';
 import { LINKED_WITHIN, pastedGradient } from '@mint-lamp/core/system/gradients/pasted-gradient';
 import { numberedName, slugsOf } from '@mint-lamp/core/system/names';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
@@ -18,8 +18,12 @@ interface FoundGradientsProps {
   onCollect: (colors: readonly string[]) => void;
 }
 
+/** Gradients that are shown at first, and with every press of *Show more*. */
+const SHOWN = 30;
+
 /** The gradients of a text, painted whole, each to be taken to Fade or as its colours. */
 export const FoundGradients = memo(function FoundGradients({ gradients, onCollect }: FoundGradientsProps) {
+  const [most, setMost] = useState(SHOWN);
   if (!gradients.length) return null;
   return (
     <section aria-label="Found gradients" className="mb-4">
@@ -27,10 +31,15 @@ export const FoundGradients = memo(function FoundGradients({ gradients, onCollec
         {gradients.length === 1 ? 'One gradient' : `${gradients.length} gradients`}
       </h2>
       <ul className="flex flex-col gap-2">
-        {gradients.map((found) => (
+        {gradients.slice(0, most).map((found) => (
           <FoundRow key={found.index} found={found} onCollect={onCollect} />
         ))}
       </ul>
+      {gradients.length > most && (
+        <Button className="mt-2" onClick={() => setMost(most + SHOWN)}>
+          Show {Math.min(SHOWN, gradients.length - most)} more
+        </Button>
+      )}
     </section>
   );
 });

@@ -26,7 +26,7 @@ const EXAMPLE = `Hi! Our funnel is painted #E2552B and the water on the posters 
 Notices: delayed hsl(42 79% 49%), cancelled #B8234A. The letterhead says #0B5F6 …
 Oh, and linen for the background.`;
 
-const NOTHING: FoundInText = { found: [], near: [], gradients: [], isSheet: false };
+const NOTHING: FoundInText = { found: [], near: [], beyond: 0, gradients: [], isSheet: false };
 
 /** What is typed stays while the tab is open, also when another station is visited. */
 function useDraft(projectId: string) {
@@ -135,7 +135,7 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
           {job.fault && <Failure fault={job.fault} onAgain={job.again} />}
           {merging.fault && <Failure fault={merging.fault} onAgain={merging.again} />}
           <p role="status" className="mb-2 text-quiet">
-            {summary(searching, text, result.found.length, shown.length, result.near.length)}
+            {summary(searching, text, result, shown.length)}
           </p>
           {text.trim() && !job.fault ? (
             <>
@@ -179,10 +179,18 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
   );
 }
 
-function summary(searching: boolean, text: string, found: number, shown: number, near: number): string {
+function summary(
+  searching: boolean,
+  text: string,
+  { found, near, beyond }: FoundInText,
+  shown: number,
+): string {
   if (!text.trim()) return 'Nothing pasted yet';
   if (searching) return 'Looking …';
-  const merged = shown < found ? `, merged to ${shown}` : '';
-  const doubts = near ? `; ${near} ${near === 1 ? 'code is' : 'codes are'} not quite a colour` : '';
-  return `${found} ${found === 1 ? 'colour' : 'colours'} found${merged}${doubts}`;
+  const merged = shown < found.length ? `, merged to ${shown}` : '';
+  const doubts = near.length
+    ? `; ${near.length} ${near.length === 1 ? 'code is' : 'codes are'} not quite a colour`
+    : '';
+  const more = beyond ? `; ${beyond.toLocaleString('en-GB')} more, further down, are left out` : '';
+  return `${found.length} ${found.length === 1 ? 'colour' : 'colours'} found${merged}${doubts}${more}`;
 }

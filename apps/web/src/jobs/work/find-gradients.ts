@@ -1,0 +1,58 @@
+import { type SvgElement, svgGradients } from '@mint-lamp/core/exchange/svg-gradients';
+import { findGradients } from '@mint-lamp/core/gradient/find-css';
+import type { CssGradient } from '@mint-lamp/core/gradient/model';
+import { readGradient } from '@mint-lamp/core/gradient/read-css';
+import type { Job } from '../job.ts';
+
+/** A gradient that was found in what was pasted. */
+export interface PastedGradient {
+  readonly key: string;
+  readonly name: string;
+  readonly gradient: CssGradient;
+  /** What of it could not be brought along, in words. */
+  readonly notes: readonly string[];
+}
+
+export interface PastedGradients {
+  readonly found: readonly PastedGradient[];
+  /** Why nothing can be read, where that is so. */
+  readonly fault: string | null;
+}
+
+/** The elements of an SVG file, or a text with CSS in it. */
+export type PastedText = { readonly svg: SvgElement } | { readonly css: string };
+
+/** Gradients that are listed of one file: as many as a project holds. */
+const MOST = 400;
+
+function ofSvg(svg: SvgElement): PastedGradients {
+  const found = svgGradients(svg)
+    .slice(0, MOST)
+    .map(({ id, gradient, notes }) => ({ key: id, name: id, gradient, notes }));
+  return {
+    found,
+    fault: found.length ? null : 'There is no linear or radial gradient with two stops in this SVG.',
+  };
+}
+
+function ofCss(text: string): PastedGradients {
+  const found = findGradients(text).map((one) => ({
+    key: one.text,
+    name: 'Pasted',
+    gradient: one.gradient,
+    notes: [],
+  }));
+  if (found.length || !text.trim()) return { found, fault: null };
+  const read = readGradient(
+    text
+      .trim()
+      .replace(/^[\w-]+\s*:\s*/, '')
+      .replace(/;\s*$/, ''),
+  );
+  return { found, fault: read.ok ? null : read.reason };
+}
+
+/** The gradients of a text: those of CSS wherever they stand in it, or those of an SVG file. */
+const work: Job<PastedText, PastedGradients> = (pasted) =>
+  'svg' in pasted ? ofSvg(pasted.svg) : ofCss(pasted.css);
+export default work;
