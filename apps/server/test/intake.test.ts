@@ -1,5 +1,6 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { crc32, deflateSync, inflateSync } from 'node:zlib';
 import sharp from 'sharp';
 import { describe, expect, it, test } from 'vitest';
 import { takeIn } from '../src/pictures/intake.ts';
@@ -110,6 +111,133 @@ describe('what a file tells besides its pixels', () => {
       Buffer.from(plain).includes(Buffer.from([9, 9, 9])),
     );
     expect(await decoded(bytes)).toEqual(await decoded(plain));
+  });
+
+  const SECRET = Buffer.from(SECRETS[0]!);
+  const pngChunk = (type: string, content: Buffer) => {
+    const out = Buffer.concat([Buffer.alloc(4), Buffer.from(type, 'latin1'), content, Buffer.alloc(4)]);
+    out.writeUInt32BE(content.length, 0);
+    out.writeUInt32BE(crc32(out.subarray(4, -4)), out.length - 4);
+    return out;
+  };
+  /** With something put before the last chunk, and the coded pixels changed. */
+  const png = async (before: Buffer, data: (idat: Buffer) => Buffer = (idat) => idat) => {
+    const plain = await drawn().png().toBuffer();
+    const parts: Buffer[] = [plain.subarray(0, 8)];
+    for (let at = 8; at < plain.length; ) {
+      const end = at + 12 + plain.readUInt32BE(at);
+      const type = plain.toString('latin1', at + 4, at + 8);
+      if (type === 'IEND') parts.push(before);
+      parts.push(
+        type === 'IDAT' ? pngChunk('IDAT', data(plain.subarray(at + 8, end - 4))) : plain.subarray(at, end),
+      );
+      at = end;
+    }
+    return Buffer.concat(parts);
+  };
+  const jpegSegment = (marker: number, content: Buffer) =>
+    Buffer.concat([
+      Buffer.from([0xff, marker, (content.length + 2) >> 8, (content.length + 2) & 255]),
+      content,
+    ]);
+  /** With a segment behind the beginning. */
+  const jpeg = async (first: Buffer) => {
+    const plain = await drawn().jpeg().toBuffer();
+    return Buffer.concat([plain.subarray(0, 2), first, plain.subarray(2)]);
+  };
+  const webpChunk = (type: string, content: Buffer) => {
+    const out = Buffer.concat([
+      Buffer.from(type, 'latin1'),
+      Buffer.alloc(4),
+      content,
+      Buffer.alloc(content.length & 1),
+    ]);
+    out.writeUInt32LE(content.length, 4);
+    return out;
+  };
+  const webp = async (change: (chunks: Map<string, Buffer>) => Buffer[]) => {
+    const plain = await drawn().withIccProfile('p3').webp().toBuffer();
+    const chunks = new Map<string, Buffer>();
+    for (let at = 12; at < plain.length; ) {
+      const size = plain.readUInt32LE(at + 4);
+      chunks.set(plain.toString('latin1', at, at + 4), plain.subarray(at + 8, at + 8 + size));
+      at += 8 + size + (size & 1);
+    }
+    const body = Buffer.concat([Buffer.from('WEBP'), ...change(chunks)]);
+    const head = Buffer.from('RIFF____', 'latin1');
+    head.writeUInt32LE(body.length, 4);
+    return Buffer.concat([head, body]);
+  };
+  const box = (type: string, content: Buffer) => {
+    const out = Buffer.concat([Buffer.alloc(4), Buffer.from(type, 'latin1'), content]);
+    out.writeUInt32BE(out.length, 0);
+    return out;
+  };
+  const avif = async (...boxes: Buffer[]) => Buffer.concat([await drawn().avif().toBuffer(), ...boxes]);
+
+  test.each<[string, () => Promise<Buffer>]>([
+    ['an unknown chunk of a PNG that says it is needed', () => png(pngChunk('NOTE', SECRET))],
+    ['a known one of another length', () => png(pngChunk('gAMA', SECRET))],
+    [
+      'bytes behind the coded pixels of a PNG',
+      () => png(Buffer.alloc(0), (idat) => Buffer.concat([idat, SECRET])),
+    ],
+    [
+      'pixels below the last row of a PNG',
+      () =>
+        png(Buffer.alloc(0), (idat) => deflateSync(Buffer.concat([inflateSync(idat), SECRET]), { level: 0 })),
+    ],
+    [
+      'the name of a profile of a PNG',
+      () =>
+        png(pngChunk('iCCP', Buffer.concat([SECRET, Buffer.from([0, 0]), deflateSync(Buffer.from('none'))]))),
+    ],
+    [
+      'what calls itself a profile of a JPEG',
+      () => jpeg(jpegSegment(0xe2, Buffer.concat([Buffer.from('ICC_PROFILE\0\x01\x01'), SECRET]))),
+    ],
+    [
+      'bytes in the head of a WebP',
+      () =>
+        webp((chunks) =>
+          [...chunks].map(([type, one]) =>
+            webpChunk(type, type === 'VP8X' ? Buffer.concat([one, SECRET]) : one),
+          ),
+        ),
+    ],
+    [
+      'a second one of its chunks',
+      () =>
+        webp((chunks) => [
+          ...[...chunks].map(([type, one]) => webpChunk(type, one)),
+          webpChunk('ICCP', SECRET),
+        ]),
+    ],
+    ['a box of an AVIF for anything', () => avif(box('uuid', SECRET))],
+    ['a box of it that is free', () => avif(box('free', SECRET))],
+    ['a box of it that nobody knows', () => avif(box('note', SECRET))],
+    ['a second box of data', () => avif(box('mdat', SECRET))],
+  ])('goes from %s', async (_name, dirty) => {
+    const given = await dirty();
+    expect(given.includes(SECRET)).toBe(true);
+    const kept = Buffer.from((await takeIn(given)).bytes);
+    expect(kept.includes(SECRET)).toBe(false);
+    expect(await decoded(kept)).toEqual(await decoded(given));
+  });
+
+  test.each(KINDS)('goes from the profile of a %s, whose colours stay', async (kind) => {
+    const given = await drawn().withIccProfile('p3').toFormat(kind).toBuffer();
+    const textOf = async (bytes: Uint8Array) =>
+      Buffer.from((await sharp(bytes).metadata()).icc!).toString('latin1');
+    const profile = await textOf(given);
+    const telling = ['lcms', 'saws', 'MSFT', 'hand'].filter((word) => profile.includes(word));
+    expect(telling.length).toBeGreaterThan(2);
+    const kept = await takeIn(given);
+    const now = await textOf(kept.bytes);
+    for (const word of telling) expect(now.includes(word), word).toBe(false);
+    const shown = (bytes: Uint8Array) => sharp(bytes).toColourspace('srgb').raw().toBuffer();
+    expect(await shown(kept.bytes)).toEqual(await shown(given));
+    expect(await shown(kept.bytes)).not.toEqual(await shown(await drawn().toFormat(kind).toBuffer()));
   });
 
   it('leaves files alike that show the same', async () => {

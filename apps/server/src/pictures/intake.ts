@@ -53,9 +53,9 @@ async function reading<T>(read: () => Promise<T>): Promise<T> {
 }
 
 /** The file without its notes; where its parts lie elsewhere than in it, it is broken. */
-function stripped(bytes: Uint8Array, kind: keyof typeof STRIPPED): Uint8Array {
+async function stripped(bytes: Uint8Array, kind: keyof typeof STRIPPED): Promise<Uint8Array> {
   try {
-    return STRIPPED[kind](bytes);
+    return await STRIPPED[kind](bytes);
   } catch (error) {
     if (error instanceof RangeError) throw new BrokenFile(error.message);
     throw error;
@@ -88,7 +88,7 @@ async function withoutNotes(bytes: Uint8Array, kind: PictureKind, metadata: Meta
   // Browsers leave one of this kind as it lies; turned without loss it looks alike everywhere.
   if (kind === 'webp' && (metadata.orientation ?? 1) !== 1)
     return { kind, bytes: await upright(bytes) } as const;
-  return { kind, bytes: stripped(bytes, kind) };
+  return { kind, bytes: await stripped(bytes, kind) };
 }
 
 function checkSize(width: number, height: number): void {
