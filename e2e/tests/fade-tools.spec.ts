@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
+import { stopAt } from '@mint-lamp/core/system/gradients/gradient';
 import type { Page } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { axeFaults, expect, expectSaved, onServer, test } from '../support/test.ts';
+import { axeFaults, expect, expectSaved, onServer, send, test } from '../support/test.ts';
 
 const gradientsOf = async (stack: Parameters<typeof onServer>[0], project: string) =>
   (await onServer(stack, project)).document.gradients;
@@ -198,6 +199,38 @@ test('gradients are listed by group and favourites, copied into each other, made
   const { families, tray } = (await onServer(stack, project)).document;
   expect(families.at(-1)).toMatchObject({ name: 'Kelp 2', handSet: {} });
   expect(tray.filter(({ group }: { group: string }) => group === 'Kelp')).toHaveLength(4);
+});
+
+test('a translucent gradient goes out with its own colours, not as they are multiplied by their opacity', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  const stop = (id: string, value: number, color: string) => stopAt(id, value, { to: 'color', color });
+  const gradient = {
+    id: 'glass',
+    name: 'Glass',
+    kind: 'linear',
+    direction: { by: 'angle', degrees: 90 },
+    repeating: false,
+    space: 'srgb',
+    hueWay: 'shorter',
+    stops: [stop('a', 0, 'rgb(200 100 50 / 0.0392)'), stop('b', 100, 'rgb(200 100 50 / 0.0392)')],
+  } as const;
+  await send(stack, project, [{ type: 'addGradient', gradient }]);
+  await open('fade/glass');
+  await page.getByLabel('dithered, against bands').uncheck();
+  await page.getByLabel('PNG, px wide').fill('8');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('px high').fill('2');
+  await page.keyboard.press('Enter');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Download as PNG' }).click(),
+  ]);
+  const { data } = PNG.sync.read(readFileSync(await file.path()));
+  expect([...data]).toEqual(Array(16).fill([200, 100, 50, 10]).flat());
 });
 
 test('a gradient goes out as a picture of any size, and comes in from an SVG file', async ({

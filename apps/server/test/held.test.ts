@@ -63,7 +63,7 @@ const small = () =>
 const SLOW: readonly [string, Buffer][] = [
   [
     'groups with an opacity within each other',
-    svg('<g opacity=".9">'.repeat(250) + '<rect width="9" height="9"/>' + '</g>'.repeat(250), 4000),
+    svg(`${'<g opacity=".9">'.repeat(250)}<rect width="9" height="9"/>${'</g>'.repeat(250)}`, 4000),
   ],
   ['very many shapes', svg('<rect width="900" height="900" opacity=".5"/>'.repeat(200_000))],
   [

@@ -10,6 +10,11 @@ export interface OpenedPicture {
   /** px, upright. */
   readonly width: number;
   readonly height: number;
+  /**
+   * The least opacity in it, 1–255. A browser hands out the colours of pixels as multiplied by their opacity and divided by
+   * it again, so that translucent ones are known the less exactly the fainter they are.
+   */
+  readonly faintest: number;
   /** Bytes of pixels that the worker holds. */
   readonly held: number;
   render(view: View, light: Light | null): Promise<ImageBitmap>;

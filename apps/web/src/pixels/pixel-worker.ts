@@ -167,6 +167,13 @@ async function pixelsOf(bitmap: ImageBitmap, tell: (share: number) => void): Pro
   return { width, height, pixels };
 }
 
+/** The least opacity that is more than none, 1–255; 255 where nothing is translucent. */
+function faintestOf(pixels: Pixels['pixels']): number {
+  let least = 255;
+  for (let i = 3; i < pixels.length; i += 4) if (pixels[i]! < least && pixels[i]! > 0) least = pixels[i]!;
+  return least;
+}
+
 async function smaller(whole: Pixels, tell: (share: number) => void): Promise<Pixels[]> {
   const all = [whole];
   for (let last = whole; last.width * last.height > SMALLEST_LEVEL; ) {
@@ -302,6 +309,7 @@ const api = {
     return {
       width: whole.width,
       height: whole.height,
+      faintest: faintestOf(whole.pixels),
       /** Bytes of pixels that are held. */
       held: levels.reduce((sum, { pixels }) => sum + pixels.byteLength, 0),
     };

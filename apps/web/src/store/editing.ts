@@ -2,6 +2,7 @@ import { type ApplyResult, applyCommand } from '@mint-lamp/core/system/commands/
 import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
 import { describeCommand } from '@mint-lamp/core/system/commands/describe';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { faultOfTexts } from '@mint-lamp/core/system/names';
 import { useCallback, useMemo } from 'react';
 import { toast } from 'sonner';
 import { inPieces } from './parts.ts';
@@ -32,6 +33,8 @@ function perform(command: Command, as: 'edit' | 'undo' | 'redo', label: string):
   return (dispatch, getState) => {
     const project = selectProject(getState());
     if (project.readOnly) return 'This project can only be looked at here; the line above says why.';
+    const unseen = as === 'edit' ? faultOfTexts(command) : null;
+    if (unseen) return unseen;
     const pieces = inPieces(command);
     const { document } = project;
     const result = pieces.length > 1 ? applyPieces(document, label, pieces) : applyCommand(document, command);

@@ -254,7 +254,7 @@ export function worstRatioOnGrounds(text: Rgba, grounds: Grounds): number {
   const at = firstFrom(row, own);
   const up = at < row.length ? ratioOfLuminances(own, row[at]!) : Number.POSITIVE_INFINITY;
   const down = at > 0 ? ratioOfLuminances(own, row[at - 1]!) : Number.POSITIVE_INFINITY;
-  return up < down ? up : down;
+  return Math.min(up, down);
 }
 
 /**

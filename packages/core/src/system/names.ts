@@ -31,6 +31,32 @@ const makeSlug = (text: string): string =>
     .replace(/[^\p{L}\p{N}\p{M}]+/gu, '-')
     .replace(/^[-\p{M}]+|-+$/gu, '');
 
+/** Characters that turn the direction of writing, so that what follows them reads otherwise than it is. */
+const TURNS = /[\u202a-\u202e\u2066-\u2069]/;
+/** What can be seen: a letter, a digit, a sign; no spaces, no controls, no fillers that are drawn as nothing. */
+const SEEN = /[^\p{C}\p{Z}\p{Default_Ignorable_Code_Point}\u2800]/u;
+
+/** Why a text is none that can stand as a name or beside one, in a sentence; null when it can. Control characters aside. */
+export function faultOfText(text: string): string | null {
+  const turning = TURNS.exec(text);
+  if (turning)
+    return `There is a character in it that turns the direction of writing (U+${turning[0].charCodeAt(0).toString(16).toUpperCase()}) and makes what follows read otherwise than it is; leave it out.`;
+  return text && !SEEN.test(text)
+    ? 'There is nothing in it that can be seen; write at least one letter, digit or sign.'
+    : null;
+}
+
+/** The first fault of a text anywhere in a command, or in whatever else is plain data; null when all can stand. */
+export function faultOfTexts(value: unknown): string | null {
+  if (typeof value === 'string') return faultOfText(value);
+  if (typeof value !== 'object' || value === null) return null;
+  for (const inner of Object.values(value)) {
+    const fault = faultOfTexts(inner);
+    if (fault) return fault;
+  }
+  return null;
+}
+
 /** Refuses a text that is too long to be a name. */
 export function checkLength(text: string): void {
   if (text.length > MOST_NAME)

@@ -126,7 +126,7 @@ export async function strippedPng(bytes: Uint8Array): Promise<Uint8Array> {
     } else if (isNeeded(type, content)) parts.push(chunk(type, content));
     at = end;
   }
-  if (!head || head.length !== 13) throw new BrokenFile('The PNG has no head.');
+  if (head?.length !== 13) throw new BrokenFile('The PNG has no head.');
   const pixels = await onlyPixels(Buffer.concat(data), bytesOfRows(head));
   // What is said of the pixels stands before them, wherever it stood.
   return Buffer.concat([

@@ -1,6 +1,7 @@
+import { pngEnd, pngHead, pngPart, pngRows, type RowAbove } from '@mint-lamp/core/exchange/png';
 import type { CssGradient } from '@mint-lamp/core/gradient/model';
 import { paintRows } from '@mint-lamp/core/gradient/raster';
-import { type Job, JobError } from '../job.ts';
+import type { Job } from '../job.ts';
 
 interface PaintingInput {
   readonly gradient: CssGradient;
@@ -10,22 +11,36 @@ interface PaintingInput {
   readonly dithered: boolean;
 }
 
-/** How much of the work is painting; the rest is packing it into a file. */
-const PAINTING = 0.85;
-
-/** A gradient as a PNG file. */
+/**
+ * A gradient as a PNG file. Its bytes are those that the core paints: a canvas would multiply them by their alpha, and
+ * with little of that other colours come back, without the dither.
+ */
 const work: Job<PaintingInput, Blob> = async (
   { gradient, width, height, dithered },
   { progress, breathe },
 ) => {
-  const canvas = new OffscreenCanvas(width, height);
-  const context = canvas.getContext('2d', { colorSpace: 'srgb' });
-  if (!context) throw new JobError(`This browser has no room for a picture of ${width} × ${height} px.`);
+  const deflate = new CompressionStream('deflate');
+  const writer = deflate.writable.getWriter();
+  const parts: BlobPart[] = [pngHead(width, height)];
+  const reading = (async () => {
+    const reader = deflate.readable.getReader();
+    for (;;) {
+      const { done, value } = await reader.read();
+      if (done) return;
+      parts.push(pngPart(value));
+    }
+  })();
+  let above: RowAbove = null;
   for (const { y, rows, pixels } of paintRows(gradient, width, height, dithered)) {
-    context.putImageData(new ImageData(pixels, width, rows), 0, y);
-    progress((PAINTING * (y + rows)) / height);
+    const { bytes, last } = pngRows(pixels, width, above);
+    above = last;
+    await writer.write(bytes);
+    progress((y + rows) / height);
     await breathe();
   }
-  return canvas.convertToBlob({ type: 'image/png' });
+  await writer.close();
+  await reading;
+  parts.push(pngEnd());
+  return new Blob(parts, { type: 'image/png' });
 };
 export default work;

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { parseColor, readColor } from '../../color/parse.ts';
 import { canonical } from '../../color/write.ts';
 import { MOST_LABEL } from '../families/family.ts';
-import { MOST_NAME } from '../names.ts';
+import { faultOfText, MOST_NAME } from '../names.ts';
 
 /** The parts that schemas of the document and its commands are made of. */
 
@@ -15,7 +15,12 @@ export const text = (most: number) =>
     .trim()
     .min(1)
     .max(most)
-    .pattern(/^[^\p{Cc}\p{Cs}]*$/u, 'text without control characters');
+    .pattern(/^[^\p{Cc}\p{Cs}]*$/u, 'text without control characters')
+    .custom((value: string, helpers) => {
+      const fault = faultOfText(value);
+      return fault ? helpers.error('text.fault', { fault }) : value;
+    })
+    .messages({ 'text.fault': '{{#label}}: {{#fault}}' });
 
 export const id = Joi.string()
   .pattern(/^[\w-]{1,40}$/, 'id')

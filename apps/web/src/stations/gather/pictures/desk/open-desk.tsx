@@ -197,6 +197,13 @@ export function OpenDesk({ picture, pixels, tools }: OpenDeskProps) {
             Arrow keys aim, with Shift by 10 px; Enter puts a marker; plus, minus and 0 change how large the
             picture is seen; square brackets change the area; Alt with arrow keys moves the picture.
           </p>
+          {pixels.faintest < 255 && !lit && (
+            <p className="pointer-events-none absolute bottom-2 left-2 max-w-[90%] rounded-md bg-raised px-2 py-1 text-sm">
+              Translucent in places. Browsers blur such colours when they hand them out: the faintest here (
+              {Math.max(1, Math.round(pixels.faintest / 2.55))} % opaque) are read to within ±
+              {Math.ceil(128 / pixels.faintest)} of 255.
+            </p>
+          )}
           {lit && (
             <p className="pointer-events-none absolute bottom-2 left-2 flex items-center gap-2 rounded-md bg-raised px-2 py-1 text-sm">
               <span className="size-4 rounded-[4px] border border-hair" style={{ background: hexOf(lit) }} />
