@@ -1,6 +1,7 @@
 import { describe, expect, it, test } from 'vitest';
 import { writeGradient } from '../gradient/write-css.ts';
-import { type SvgElement, svgGradients } from './svg-gradients.ts';
+import type { SvgElement } from './svg-element.ts';
+import { svgGradients } from './svg-gradients.ts';
 
 const element = (
   name: string,

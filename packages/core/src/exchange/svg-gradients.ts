@@ -4,17 +4,8 @@ import type { Rgba } from '../contrast/ratio.ts';
 import { fitGradient } from '../gradient/fit.ts';
 import { alongLine, gradientLine, type Point } from '../gradient/line.ts';
 import { type ColorStop, type CssGradient, colorAtPlace, type Place, placeStops } from '../gradient/model.ts';
+import type { SvgElement } from './svg-element.ts';
 import { svgStyles } from './svg-styles.ts';
-
-/** An element of an SVG file as a parser of XML gives it. */
-export interface SvgElement {
-  /** Without a prefix. */
-  readonly name: string;
-  readonly attributes: Readonly<Record<string, string>>;
-  readonly children: readonly SvgElement[];
-  /** Of a `style` element: what stands in it. */
-  readonly text?: string;
-}
 
 /** A gradient of an SVG file as CSS has it, with what CSS could not say of it in words. */
 export interface SvgGradient {

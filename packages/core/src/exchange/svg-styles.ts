@@ -1,4 +1,4 @@
-import type { SvgElement } from './svg-gradients.ts';
+import type { SvgElement } from './svg-element.ts';
 
 /** Declarations of one simple selector: a name, a class, an id, or a name with one of them. */
 interface StyleRule {

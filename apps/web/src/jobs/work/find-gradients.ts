@@ -1,4 +1,5 @@
-import { type SvgElement, svgGradients } from '@mint-lamp/core/exchange/svg-gradients';
+import type { SvgElement } from '@mint-lamp/core/exchange/svg-element';
+import { svgGradients } from '@mint-lamp/core/exchange/svg-gradients';
 import { findGradients } from '@mint-lamp/core/gradient/find-css';
 import type { CssGradient } from '@mint-lamp/core/gradient/model';
 import { readGradient } from '@mint-lamp/core/gradient/read-css';

@@ -1,4 +1,4 @@
-import type { SvgElement } from '@mint-lamp/core/exchange/svg-gradients';
+import type { SvgElement } from '@mint-lamp/core/exchange/svg-element';
 
 /** Gradients of a file that are read, and stops of one; what lies beyond is left out. */
 const MOST_GRADIENTS = 20_000;
