@@ -1,7 +1,6 @@
 import { convert, numbers } from '@mint-lamp/core/color/convert';
 import { inGamut, toRgb8, toSrgb } from '@mint-lamp/core/color/gamut';
 import type { Triple } from '@mint-lamp/core/color/kernel';
-import { parseColor } from '@mint-lamp/core/color/parse';
 import { type Color, color, SPACES, type SpaceId } from '@mint-lamp/core/color/spaces';
 import { fromPlainCmyk, plainCmyk, writeColor } from '@mint-lamp/core/color/write';
 import type { Command } from '@mint-lamp/core/system/commands/command';
@@ -9,6 +8,7 @@ import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import clsx from 'clsx';
 import { memo, useCallback, useRef, useState } from 'react';
 import { useEditing } from '../store/editing.ts';
+import { colorTyping, takeTyped } from '../ui/color-text.ts';
 import { NumberField } from '../ui/number-field.tsx';
 import { part } from '../ui/part.tsx';
 import { TextField } from '../ui/text-field.tsx';
@@ -146,16 +146,13 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
           mono
           className="flex-1"
           value={painted.css}
-          whileTyping={(text) => {
-            const result = parseColor(text);
-            return result.ok ? null : result.reason;
-          }}
-          onCommit={(text) => {
-            const result = parseColor(text);
-            if (!result.ok) return result.reason;
-            edit(change(result.color));
-            return null;
-          }}
+          {...colorTyping}
+          onCommit={(text) =>
+            takeTyped(text, (typed) => {
+              edit(change(typed));
+              return null;
+            })
+          }
         />
         <PickFromScreen onPick={pick} />
       </div>

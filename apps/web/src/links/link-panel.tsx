@@ -1,4 +1,3 @@
-import { parseColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import type { Link } from '@mint-lamp/core/system/links/link';
@@ -8,6 +7,7 @@ import clsx from 'clsx';
 import { useSystem, useTheme } from '../store/selectors.ts';
 import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
+import { colorTyping, takeTyped } from '../ui/color-text.ts';
 import { NumberField } from '../ui/number-field.tsx';
 import { TextField } from '../ui/text-field.tsx';
 import type { GradientChoice } from './gradient-choice.ts';
@@ -47,13 +47,14 @@ export default function LinkPanel(props: LinkPanelProps) {
             label="Plain colour"
             mono
             value={link?.to === 'color' ? link.color : ''}
-            onCommit={(text) => {
-              const result = parseColor(text);
-              if (!result.ok) return result.reason;
-              if (opaque && (result.color.alpha ?? 0) < 1) return 'A ground is opaque; leave the alpha out';
-              pick({ to: 'color', color: canonical(result.color) });
-              return null;
-            }}
+            {...colorTyping}
+            onCommit={(text) =>
+              takeTyped(text, (typed) => {
+                if (opaque && (typed.alpha ?? 0) < 1) return 'A ground is opaque; leave the alpha out';
+                pick({ to: 'color', color: canonical(typed) });
+                return null;
+              })
+            }
           />
           {gradient?.current != null && gradient.onFill && (
             <Button small onClick={() => gradient.onFill!(gradient.current!)}>

@@ -1,6 +1,5 @@
-import { corrections } from '@mint-lamp/core/color/corrections';
 import { describeColor } from '@mint-lamp/core/color/describe';
-import { parseColor } from '@mint-lamp/core/color/parse';
+import { readTyped } from '@mint-lamp/core/color/typed';
 import { canonical } from '@mint-lamp/core/color/write';
 import { useId, useMemo, useState } from 'react';
 import { edit } from '../store/editing.ts';
@@ -15,8 +14,8 @@ export default function AddColorForm({ onDone }: { onDone: () => void }) {
   const dispatch = useAppDispatch();
   const id = useId();
   const [text, setText] = useState('');
-  const parsed = parseColor(text);
-  const proposals = parsed.ok ? [] : corrections(text);
+  const parsed = readTyped(text);
+  const proposals = parsed.ok || !text.trim() ? [] : parsed.corrections;
   const typed = parsed.ok ? canonical(parsed.color) : null;
   const resting = useResting(typed);
   const names = useColorNames(useMemo(() => (resting ? [resting] : []), [resting]));
@@ -39,7 +38,7 @@ export default function AddColorForm({ onDone }: { onDone: () => void }) {
         Any CSS colour
       </label>
       <div className="flex gap-2">
-        <ColorChip css={parsed.ok ? text : null} className="size-8" />
+        <ColorChip css={typed} className="size-8" />
         <input
           id={id}
           value={text}

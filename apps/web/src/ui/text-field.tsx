@@ -10,6 +10,8 @@ interface TextFieldProps {
   onCommit: (text: string) => string | null;
   /** What is still wrong with a text that is being typed, told below it without taking it. */
   whileTyping?: (text: string) => string | null;
+  /** What may have been meant by a text that cannot be taken, likeliest first; each is taken when it is pressed. */
+  corrections?: (text: string) => readonly string[];
   mono?: boolean;
   unit?: string;
   /** Id of a list of texts that are offered. */
@@ -25,6 +27,7 @@ export function TextField({
   value,
   onCommit,
   whileTyping,
+  corrections,
   mono,
   unit,
   list,
@@ -35,6 +38,7 @@ export function TextField({
   const [draft, setDraft] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const hint = draft?.trim() && !fault ? (whileTyping?.(draft.trim()) ?? null) : null;
+  const offered = draft?.trim() && (hint || fault) ? (corrections?.(draft.trim()) ?? []) : [];
   const commit = () => {
     if (draft === null || draft.trim() === value) {
       setDraft(null);
@@ -89,6 +93,30 @@ export function TextField({
       {fault && (
         <p id={`${id}-fault`} role="alert" className="mt-0.5 text-sm text-fail">
           {fault}
+        </p>
+      )}
+      {offered.length > 0 && (
+        <p className="mt-1 flex flex-wrap gap-1">
+          {offered.map((text) => (
+            <button
+              key={text}
+              type="button"
+              aria-label={`Take ${text}`}
+              // The field keeps the focus, so that what is in it is not taken first.
+              onPointerDown={(event) => event.preventDefault()}
+              onClick={() => {
+                const problem = onCommit(text);
+                setFault(problem);
+                if (!problem) setDraft(null);
+              }}
+              className="inline-flex h-6 items-center gap-1 rounded-md border border-control px-1.5 font-mono text-sm hover:bg-sunken"
+            >
+              <span aria-hidden className="checker size-4 overflow-hidden rounded-[4px] border border-hair">
+                <span className="block size-full" style={{ background: text }} />
+              </span>
+              {text}
+            </button>
+          ))}
         </p>
       )}
     </div>

@@ -57,21 +57,30 @@ function readMix(args: string, read: Read): ParseResult {
   return { ok: true, color: { ...mixed, alpha } };
 }
 
+/** Degrees in each unit of angles. */
+export const ANGLES: Readonly<Record<string, number>> = { deg: 1, rad: 180 / Math.PI, grad: 0.9, turn: 360 };
+
 /** A number, percentage, channel keyword, `none`, or calc() of those: the value in the space's own units. */
 function evaluate(text: string, names: ReadonlyMap<string, number>, percentOf: number): Channel | undefined {
   const trimmed = text.trim().toLowerCase();
   if (trimmed === 'none') return null;
-  const expression = trimmed.startsWith('calc(') && trimmed.endsWith(')') ? trimmed.slice(5, -1) : trimmed;
-  const tokens = expression.match(/[\d.]+(?:e[-+]?\d+)?(?:%|deg|rad|grad|turn)?|[a-z]+|[-+*/()]/g) ?? [];
+  return evaluateCalc(trimmed, names, { ...ANGLES, '%': percentOf / 100 });
+}
+
+/**
+ * What numbers with units, or a calc() of them in lower case, come to (CSS Values 4 §10): each counted as `units` has it,
+ * words as `names` has them. Undefined for anything else.
+ */
+export function evaluateCalc(
+  text: string,
+  names: ReadonlyMap<string, number>,
+  units: Readonly<Record<string, number>>,
+): number | undefined {
+  const expression = text.startsWith('calc(') && text.endsWith(')') ? text.slice(5, -1) : text;
+  if (expression.length > 400) return undefined;
+  const tokens = expression.match(/[\d.]+(?:e[-+]?\d+)?(?:%|[a-z]+)?|[a-z]+|[-+*/()]/g) ?? [];
   if (tokens.join('') !== expression.replace(/\s+/g, '')) return undefined;
   let at = 0;
-  const units: Record<string, number> = {
-    deg: 1,
-    rad: 180 / Math.PI,
-    grad: 0.9,
-    turn: 360,
-    '%': percentOf / 100,
-  };
   const factor = (): number => {
     const token = tokens[at++];
     if (token === '(') {
@@ -84,9 +93,10 @@ function evaluate(text: string, names: ReadonlyMap<string, number>, percentOf: n
     if (token === undefined) throw new SyntaxError();
     const named = names.get(token);
     if (named !== undefined) return named;
-    const match = /^([\d.]+(?:e[-+]?\d+)?)(%|deg|rad|grad|turn)?$/.exec(token);
-    if (!match) throw new SyntaxError();
-    return Number(match[1]) * (match[2] ? units[match[2]]! : 1);
+    const match = /^([\d.]+(?:e[-+]?\d+)?)(%|[a-z]+)?$/.exec(token);
+    const unit = match?.[2] ? units[match[2]] : 1;
+    if (!match || unit === undefined) throw new SyntaxError();
+    return Number(match[1]) * unit;
   };
   const product = (): number => {
     let value = factor();

@@ -1,4 +1,7 @@
+import { toRgb8 } from './gamut.ts';
 import { functionValues, NAMED_COLORS, parseColor } from './parse.ts';
+import { type Color, color } from './spaces.ts';
+import { fromPlainCmyk, hexOfRgb8 } from './write.ts';
 
 const LOOKALIKES: Record<string, string> = { o: '0', l: '1', i: '1', s: '5', g: '6', q: '9', z: '2', t: '7' };
 const pairs = (hex: string) => /^(?:(.)\1){3,4}$/.test(hex);
@@ -17,16 +20,38 @@ function hexCorrections(raw: string): string[] {
   if (n === 5 || n === 7) {
     // One digit is missing: double each in turn; codes made of pairs are the likeliest.
     const doubled = [...digits].map((ch, i) => digits.slice(0, i) + ch + digits.slice(i));
-    out.push(...doubled.filter(pairs), ...doubled.filter((d) => !pairs(d)));
-    // Or one is too many.
+    out.push(...doubled.filter(pairs));
+    // Or one is too many, mostly the last.
     if (n === 7) out.push(digits.slice(0, 6), digits.slice(1));
     else out.push(digits.slice(0, 3));
+    out.push(...doubled.filter((d) => !pairs(d)));
   } else if (n === 1 || n === 2) {
     out.push(digits.repeat(6 / n));
   } else if (n > 8) {
     out.push(digits.slice(0, 6), digits.slice(0, 8));
   }
   return [...new Set(out)].map((d) => `#${d}`);
+}
+
+const hexOf = (c: Color) => hexOfRgb8(...toRgb8(c));
+const numbersIn = (args: string) => functionValues(args).map((v) => Number.parseFloat(v));
+
+/** What CSS has no function for, as hex: inks by the plain uncalibrated formula, and hue, saturation and value. */
+function foreignCorrections(name: string, args: string): string[] {
+  const values = numbersIn(args);
+  if (values.some((v) => !Number.isFinite(v))) return [];
+  if (/cmyk$/i.test(name) && values.length >= 4) {
+    // Inks are written as percentages, or as shares.
+    const scale = values.slice(0, 4).every((v) => v <= 1) && !args.includes('%') ? 100 : 1;
+    const [c, m, y, k] = values.map((v) => Math.min(100, Math.max(0, v * scale)));
+    return [hexOf(color('srgb', fromPlainCmyk(c!, m!, y!, k!)))];
+  }
+  if (/^hs[vb]a?$/i.test(name) && values.length >= 3) {
+    const scale = values[1]! <= 1 && values[2]! <= 1 && !args.includes('%') ? 100 : 1;
+    const [h, sat, v] = [values[0]!, values[1]! * scale, values[2]! * scale];
+    return [hexOf(color('hsv', [h, Math.min(100, Math.max(0, sat)), Math.min(100, Math.max(0, v))]))];
+  }
+  return [];
 }
 
 const LIMITS: Record<string, readonly [number, number, number]> = {
@@ -101,9 +126,9 @@ export function corrections(text: string): string[] {
   const trimmed = text.trim();
   // No colour is written that long, and nobody corrects one digit in thousands.
   if (trimmed.length > LONGEST) return [];
-  const fn = /^([a-z]+)\(([^()]*)\)?$/i.exec(trimmed);
+  const fn = /^([a-z-]+)\(([^()]*)\)?$/i.exec(trimmed);
   const candidates = fn
-    ? functionCorrections(fn[1]!, fn[2]!)
+    ? [...foreignCorrections(fn[1]!, fn[2]!), ...functionCorrections(fn[1]!, fn[2]!)]
     : trimmed.startsWith('#')
       ? hexCorrections(trimmed.slice(1))
       : nearNames(trimmed);

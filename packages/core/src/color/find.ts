@@ -3,6 +3,7 @@ import { corrections, nearNames } from './corrections.ts';
 import type { Triple } from './kernel.ts';
 import { NAMED_COLORS, parseColor, readColor } from './parse.ts';
 import type { Channel, Color } from './spaces.ts';
+import { readTyped } from './typed.ts';
 import { canonical } from './write.ts';
 
 /** A colour found in a text. */
@@ -46,7 +47,8 @@ const MOST_NEAR = 300;
 const MOST_SPELLINGS = 20;
 
 const NAMED = new Set([...NAMED_COLORS, 'transparent']);
-const FUNCTIONS = 'color-mix|light-dark|rgba?|hsla?|hwb|oklab|oklch|lab|lch|color';
+const FUNCTIONS =
+  'color-mix|light-dark|rgba?|hsla?|hwb|oklab|oklch|lab|lch|color|device-cmyk|cmyk|hsva?|hsba?';
 // One pass: colour functions, anything after a #, bare hex of a usual length, words. Each is judged below.
 const TOKEN = new RegExp(
   `\\b(?<fn>${FUNCTIONS})(?:\\((?<args>[^()]{0,160}(?:\\([^()]{0,80}\\)[^()]{0,80}){0,4})\\)|\\((?<open>[\\s\\d.,%/-]{3,60}))|#(?<hash>[\\w]+)|(?<word>[A-Za-z0-9]+)`,
@@ -150,9 +152,11 @@ export function findColors(text: string): FindResult {
         continue;
       }
       if (/\b(var|calc|env|attr|theme)\b|[$@{]/i.test(args)) continue;
-      const result = parseColor(match[0]);
+      // A sheet says what browsers read in it; in a letter somebody may have meant something else.
+      const result = sheet ? parseColor(match[0]) : readTyped(match[0]);
       if (result.ok) take(match[0], result.color, index);
-      else if (/\d/.test(args)) doubt(match[0], result.reason, index);
+      else if (/\d/.test(args))
+        doubt(match[0], result.reason, index, 'corrections' in result ? result.corrections : undefined);
     } else if (hash !== undefined) {
       if (/[\w&/=]/.test(before) || text.slice(Math.max(0, index - 5), index).match(/url\(["']?$/i)) continue;
       if (sheet && isSelector(text, index, end)) continue;
@@ -183,7 +187,11 @@ export function findColors(text: string): FindResult {
         doubt(word, wrongLength(word), index, corrections(`#${word}`));
       } else if (/^[a-z]{3,20}$/i.test(word) && COLOR_PROPERTY.test(context) && !KEYWORDS.has(lower)) {
         const names = nearNames(word);
-        if (names.length) doubt(word, `CSS knows no colour named "${word}".`, index, names.slice(0, 5));
+        if (names.length) doubt(word, unknownName(word), index, names.slice(0, 5));
+      } else if (!sheet && /^[a-z]{5,20}$/i.test(word) && standsAlone(text, index, end)) {
+        // In a list of colours every word is meant to be one; in a sentence hardly any.
+        const names = nearNames(word).filter((near) => near.length > 4);
+        if (names.length) doubt(word, unknownName(word), index, names.slice(0, 5));
       }
     }
   }
@@ -212,10 +220,24 @@ const wrongLength = (word: string) => {
   return result.ok ? '' : result.reason;
 };
 
+const unknownName = (word: string) => `CSS knows no colour named "${word}".`;
+
+/** Whether a word is all there is on its line, or between two commas or semicolons. */
+function standsAlone(text: string, from: number, to: number): boolean {
+  const before = text.slice(Math.max(0, from - 20), from);
+  return (
+    /(?:^|[\n,;|\t])[ ]*$/.test(from > 20 ? `x${before}` : before) &&
+    /^[ ]*(?:$|[\r\n,;|\t])/.test(text.slice(to, to + 20))
+  );
+}
+
 /** Mostly hex digits and lookalikes, so that an anchor or a ticket name is not reported. */
 function looksLikeHex(text: string): boolean {
   const hex = text.match(/[0-9a-f]/gi)?.length ?? 0;
   const odd = text.length - hex;
+  // A colour but for one digit.
+  if (odd === 1 && [3, 4, 6, 8].includes(text.length)) return true;
+  if (text.length === 2) return odd === 0;
   if (!/^[0-9a-foliqszgt]+$/i.test(text)) return false;
   return /^[0-9a-f]+$/i.test(text)
     ? text.length > 1 && (/\d/.test(text) || text === text.toUpperCase())

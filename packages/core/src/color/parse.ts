@@ -30,6 +30,9 @@ export function functionValues(args: string): string[] {
     .filter(Boolean);
 }
 
+/** Functions that are written with commas too, the old way. */
+const WITH_COMMAS = /^(?:rgba?|hsla?)$/;
+
 function explainFunction(name: string, args: string): string {
   const values = functionValues(args);
   const most = name === 'color' ? 5 : 4;
@@ -43,7 +46,11 @@ function explainFunction(name: string, args: string): string {
       !(name === 'color' && i === 0) && !/^([-+]?[\d.]+(e[-+]?\d+)?(%|deg|rad|grad|turn)?|none)$/i.test(v),
   );
   if (odd) return `${name}() takes numbers and percentages; "${odd}" is neither.`;
-  return `This is not a valid ${name}() colour: it takes ${parts}, written all with commas or all with spaces.`;
+  if (args.includes(',') && !WITH_COMMAS.test(name))
+    return `${name}() takes its values with spaces between them, not commas.`;
+  if (args.includes(',') && name.startsWith('hsl') && values.slice(1, 3).some((v) => !v.endsWith('%')))
+    return `${name}() with commas takes saturation and lightness as percentages; without commas plain numbers will do.`;
+  return `This is not a valid ${name}() colour: it takes ${parts}${WITH_COMMAS.test(name) ? ', written all with commas or all with spaces' : ', with spaces between them'}.`;
 }
 
 function explainHex(digits: string): string {
@@ -77,6 +84,34 @@ function readHex(text: string): Color | null {
   );
 }
 
+const clamped = (v: number | null, most: number) => (v === null ? null : Math.min(most, Math.max(0, v)));
+
+/**
+ * What is beyond a function's range is brought to its end, as browsers do: every channel of rgb(), hsl() and hwb(), the
+ * lightness of the others, and no chroma below none. Source: CSS Color 4, §5.1, §7, §8, §9.3, §9.4.
+ */
+function withinFunction(name: string, c: Color): Color {
+  const [a, b, d] = c.coords;
+  const of = (coords: Color['coords']): Color => ({ ...c, coords, alpha: clamped(c.alpha, 1) });
+  switch (name) {
+    case 'rgb':
+    case 'rgba':
+      return of([clamped(a, 1), clamped(b, 1), clamped(d, 1)]);
+    case 'hsl':
+    case 'hsla':
+    case 'hwb':
+      return of([a, clamped(b, 100), clamped(d, 100)]);
+    case 'lab':
+    case 'oklab':
+      return of([clamped(a, name === 'lab' ? 100 : 1), b, d]);
+    case 'lch':
+    case 'oklch':
+      return of([clamped(a, name === 'lch' ? 100 : 1), clamped(b, Number.POSITIVE_INFINITY), d]);
+    default:
+      return of(c.coords);
+  }
+}
+
 /**
  * Reads one colour in any CSS Color 4 form: hex of 3, 4, 6 or 8 digits with or without #, a named colour,
  * `transparent`, or rgb, rgba, hsl, hsla, hwb, lab, lch, oklab, oklch, color() in old and new syntax.
@@ -106,7 +141,7 @@ export function parseColor(text: string, scheme: 'light' | 'dark' = 'light', dep
     parsed = undefined;
   }
   if (parsed) {
-    const c = fromLibrary(parsed);
+    const c = fn ? withinFunction(fn[1]!, fromLibrary(parsed)) : fromLibrary(parsed);
     if ([...c.coords, c.alpha].every((v) => v === null || Number.isFinite(v))) return { ok: true, color: c };
   }
   if (fn) return { ok: false, reason: explainFunction(fn[1]!, fn[2]!) };

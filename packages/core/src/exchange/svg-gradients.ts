@@ -1,7 +1,7 @@
 import { toRgb8 } from '../color/gamut.ts';
 import { parseColor } from '../color/parse.ts';
 import type { Rgba } from '../contrast/ratio.ts';
-import { fitGradient } from '../gradient/fit.ts';
+import { fewerStops } from '../gradient/fewer-stops.ts';
 import { alongLine, gradientLine, type Point } from '../gradient/line.ts';
 import { type ColorStop, type CssGradient, colorAtPlace, type Place, placeStops } from '../gradient/model.ts';
 import type { SvgElement } from './svg-element.ts';
@@ -17,8 +17,6 @@ export interface SvgGradient {
 
 /** Stops that a gradient is read with at most; of more, the fewest that paint the same. */
 const MOST_STOPS = 64;
-const ROW = 512;
-const TOLERANCE = 0.004;
 
 /** x' = a x + c y + e, y' = b x + d y + f. */
 type Matrix = readonly [a: number, b: number, c: number, d: number, e: number, f: number];
@@ -201,28 +199,6 @@ const stopAt = (value: number, color: Rgba): ColorStop => ({ kind: 'stop', color
 
 type Spread = 'pad' | 'repeat' | 'reflect';
 
-/** Fewer stops where there are more than a project holds, painting the same. */
-function fewer(
-  stops: readonly ColorStop[],
-  common: Pick<CssGradient, 'space' | 'hueWay'>,
-): readonly ColorStop[] {
-  if (stops.length <= MOST_STOPS) return stops;
-  const placed = placeStops({
-    ...common,
-    kind: 'linear',
-    direction: { by: 'angle', degrees: 90 },
-    repeating: false,
-    stops,
-  });
-  const { first, last } = placed;
-  const row = Array.from({ length: ROW }, (_, i) =>
-    colorAtPlace(placed, first + ((last - first) * i) / (ROW - 1)),
-  );
-  return fitGradient(row, 'srgb', TOLERANCE)
-    .slice(0, MOST_STOPS)
-    .map(({ place, color }) => stopAt(first + ((last - first) * place) / 100, color));
-}
-
 /** Stops between 0 and 100 % only, with the colours that are there at the ends; those of SVG may go on beyond. */
 function within(
   stops: readonly ColorStop[],
@@ -379,7 +355,7 @@ export function svgGradients(root: SvgElement): SvgGradient[] {
       notes,
     };
     const made = element.name === 'linearGradient' ? linear(read) : radial(read);
-    const gradient = { ...made, stops: fewer(made.stops as ColorStop[], read.common) } as CssGradient;
+    const gradient = fewerStops(made, MOST_STOPS);
     return [{ id: element.attributes.id ?? String(i + 1), gradient, notes: read.notes }];
   });
 }

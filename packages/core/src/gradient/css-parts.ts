@@ -1,10 +1,12 @@
-import { toRgb8 } from '../color/gamut.ts';
+import { ANGLES, evaluateCalc } from '../color/computed.ts';
+import { convert, numbers } from '../color/convert.ts';
+import { inGamut, toRgb8 } from '../color/gamut.ts';
 import type { HueWay } from '../color/mix.ts';
 import { parseColor } from '../color/parse.ts';
 import { splitOutside } from '../color/split.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 import { MIXING_SPACES, type MixingSpace } from './interpolate.ts';
-import type { ColorStop, Direction, Hint, Place } from './model.ts';
+import type { ColorStop, CssGradient, Direction, Hint, Place } from './model.ts';
 
 /** Says what is wrong with a text; caught where a whole gradient is read. */
 export class Unreadable extends Error {
@@ -23,13 +25,16 @@ const PX: Record<string, number> = {
   pt: 4 / 3,
   pc: 16,
 };
-const TURN: Record<string, number> = { deg: 1, grad: 0.9, rad: 180 / Math.PI, turn: 360 };
 
-/** An angle in degrees, from any unit of CSS; null for anything else. */
+const CALC = /^calc\(/i;
+const NOTHING: ReadonlyMap<string, number> = new Map();
+
+/** An angle in degrees, from any unit of CSS or a calc() of them; null for anything else. */
 export function readAngle(text: string): number | null {
   if (text === '0') return 0;
+  if (CALC.test(text)) return evaluateCalc(text.toLowerCase(), NOTHING, ANGLES) ?? null;
   const match = ANGLE.exec(text);
-  const angle = match ? Number(match[1]) * TURN[match[2]!.toLowerCase()]! : Number.NaN;
+  const angle = match ? Number(match[1]) * ANGLES[match[2]!.toLowerCase()]! : Number.NaN;
   return Number.isFinite(angle) ? angle : null;
 }
 
@@ -38,6 +43,16 @@ export function readPlace(text: string, conic: boolean): Place | null {
   if (conic) {
     const angle = readAngle(text);
     if (angle !== null) return { value: (angle / 360) * 100, unit: '%' };
+  }
+  if (CALC.test(text)) {
+    const calc = text.toLowerCase();
+    const percent = evaluateCalc(calc, NOTHING, { '%': 1 });
+    if (percent !== undefined) return { value: percent, unit: '%' };
+    const px = evaluateCalc(calc, NOTHING, PX);
+    if (px !== undefined) return { value: px, unit: 'px' };
+    throw new Unreadable(
+      `"${text}" cannot be worked out: a calc() of a place is read where it is all of percentages or all of lengths.`,
+    );
   }
   const match = LENGTH.exec(text);
   if (!match || !Number.isFinite(Number(match[1]))) {
@@ -53,12 +68,26 @@ export function readPlace(text: string, conic: boolean): Place | null {
   return unit && unit !== '%' ? { value: value * PX[unit]!, unit: 'px' } : { value, unit: '%' };
 }
 
+/** How far each colour that was beyond sRGB is from what a browser paints of it alone, in 255ths of a channel. */
+const movedBy = new WeakMap<Rgba, number>();
+
 /** A colour as it is painted, 8-bit. */
 export function readColorText(text: string): Rgba {
   const result = parseColor(text);
   if (!result.ok) throw new Unreadable(`"${text}" is no colour. ${result.reason}`);
   const [r, g, b] = toRgb8(result.color);
-  return { r, g, b, alpha: result.color.alpha ?? 0 };
+  const color = { r, g, b, alpha: result.color.alpha ?? 0 };
+  if (!inGamut(result.color)) {
+    const clipped = numbers(convert(result.color, 'srgb')).map((v) => Math.min(1, Math.max(0, v)) * 255);
+    movedBy.set(color, Math.max(...[r, g, b].map((v, i) => Math.abs(v - clipped[i]!))));
+  }
+  return color;
+}
+
+/** Of the colours of a gradient that was just read, how many lay beyond sRGB, and how far they were moved, in 255ths. */
+export function movedIntoSrgb({ stops }: CssGradient): { readonly count: number; readonly most: number } {
+  const moves = stops.flatMap((item) => (item.kind === 'stop' ? (movedBy.get(item.color) ?? []) : []));
+  return { count: moves.length, most: Math.round(Math.max(0, ...moves)) };
 }
 
 /** Stops and hints, from the texts between the commas. */

@@ -1,3 +1,4 @@
+import { movedIntoSrgb } from './css-parts.ts';
 import type { CssGradient } from './model.ts';
 import { readGradient } from './read-css.ts';
 
@@ -5,6 +6,8 @@ import { readGradient } from './read-css.ts';
 export interface FoundGradient {
   readonly text: string;
   readonly gradient: CssGradient;
+  /** What of it is not as it was written, in words. */
+  readonly notes: readonly string[];
   readonly count: number;
   /** Offset of the first appearance, in UTF-16 units, and its line, from 1. */
   readonly index: number;
@@ -17,6 +20,16 @@ const LONGEST = 4000;
 
 /** Gradients that are listed of one text: as many as a project holds. */
 const MOST_FOUND = 400;
+
+/** What is said of colours that sRGB does not hold; none where all are in it. */
+function notesOf(gradient: CssGradient): string[] {
+  const { count, most } = movedIntoSrgb(gradient);
+  if (!count) return [];
+  const which = count === 1 ? 'One colour lies' : `${count} colours lie`;
+  return [
+    `${which} outside sRGB and ${count === 1 ? 'is' : 'are'} brought into it, hue kept: up to ${most} of 255 from what a browser paints there.`,
+  ];
+}
 
 /** Offset after the bracket that closes the one at an offset; -1 when there is none nearby. */
 function closing(text: string, from: number): number {
@@ -52,7 +65,14 @@ export function findGradients(text: string): FoundGradient[] {
     const read = readGradient(written);
     if (!read.ok) continue;
     for (; counted < match.index; counted++) if (text.charCodeAt(counted) === 10) line++;
-    found.set(written, { text: written, gradient: read.gradient, count: 1, index: match.index, line });
+    found.set(written, {
+      text: written,
+      gradient: read.gradient,
+      notes: notesOf(read.gradient),
+      count: 1,
+      index: match.index,
+      line,
+    });
   }
   return [...found.values()];
 }

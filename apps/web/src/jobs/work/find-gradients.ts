@@ -3,6 +3,7 @@ import { svgGradients } from '@mint-lamp/core/exchange/svg-gradients';
 import { findGradients } from '@mint-lamp/core/gradient/find-css';
 import type { CssGradient } from '@mint-lamp/core/gradient/model';
 import { readGradient } from '@mint-lamp/core/gradient/read-css';
+import { pasteNotes } from '@mint-lamp/core/system/gradients/pasted-gradient';
 import type { Job } from '../job.ts';
 
 /** A gradient that was found in what was pasted. */
@@ -41,7 +42,7 @@ function ofCss(text: string): PastedGradients {
     key: one.text,
     name: 'Pasted',
     gradient: one.gradient,
-    notes: [],
+    notes: [...one.notes, ...pasteNotes(one.gradient)],
   }));
   if (found.length || !text.trim()) return { found, fault: null };
   const read = readGradient(

@@ -3,6 +3,7 @@ import {
   LINKED_WITHIN,
   pastedColors,
   pastedGradient,
+  whyNotPasted,
 } from '@mint-lamp/core/system/gradients/pasted-gradient';
 import { freeName, slugsOf } from '@mint-lamp/core/system/names';
 import { useMemo, useState } from 'react';
@@ -135,11 +136,7 @@ function Pasted({ found, within, onDone }: { found: PastedGradient; within: numb
     const { gradients } = system.document;
     const named = { id: newId(), name: freeName(found.name, slugsOf(gradients)) };
     const gradient = pastedGradient(system, found.gradient, named, within);
-    const refused = gradient
-      ? tryEdit({ type: 'addGradient', gradient })
-      : colors.length < 2
-        ? 'A gradient needs at least two colours.'
-        : 'A stop of this gradient lies beyond its line, which a project cannot hold.';
+    const refused = gradient ? tryEdit({ type: 'addGradient', gradient }) : whyNotPasted(found.gradient);
     setFault(refused);
     if (refused) return;
     onDone();

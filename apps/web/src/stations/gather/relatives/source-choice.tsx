@@ -1,8 +1,9 @@
-import { parseColor } from '@mint-lamp/core/color/parse';
+import { canonical } from '@mint-lamp/core/color/write';
 import { useState } from 'react';
 import { useDocumentPart } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
+import { colorTyping, takeTyped } from '../../../ui/color-text.ts';
 import { Popover } from '../../../ui/popover.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
 
@@ -32,12 +33,13 @@ export function SourceChoice({ onChoose }: { onChoose: (color: string) => void }
           label="Any CSS colour"
           value=""
           mono
-          onCommit={(text) => {
-            const parsed = parseColor(text);
-            if (!parsed.ok) return parsed.reason;
-            choose(text);
-            return null;
-          }}
+          {...colorTyping}
+          onCommit={(text) =>
+            takeTyped(text, (typed) => {
+              choose(canonical(typed));
+              return null;
+            })
+          }
         />
         {groups.map(({ title, colors }) => (
           <section key={title} aria-label={title}>

@@ -1,4 +1,3 @@
-import { parseColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
 import { SHELF_ORDERS, type ShelfSet } from '@mint-lamp/core/wire/shelf';
 import clsx from 'clsx';
@@ -12,6 +11,7 @@ import { ofTab } from '../../../store/storage.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
+import { colorTyping, takeTyped } from '../../../ui/color-text.ts';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
 import { SearchField } from '../../../ui/search-field.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
@@ -140,11 +140,12 @@ function Sets() {
                 setNear(null);
                 return null;
               }
-              const parsed = parseColor(text);
-              if (!parsed.ok) return parsed.reason;
-              setNear(canonical({ ...parsed.color, alpha: 1 }));
-              return null;
+              return takeTyped(text, (typed) => {
+                setNear(canonical({ ...typed, alpha: 1 }));
+                return null;
+              });
             }}
+            {...colorTyping}
           />
           {near && <ColorChip css={near} className="size-8" />}
         </div>

@@ -3,7 +3,12 @@ import { canonical } from '@mint-lamp/core/color/write';
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { FoundGradient } from '@mint-lamp/core/gradient/find-css';
 import { writeGradient } from '@mint-lamp/core/gradient/write-css';
-import { LINKED_WITHIN, pastedGradient } from '@mint-lamp/core/system/gradients/pasted-gradient';
+import {
+  LINKED_WITHIN,
+  pastedGradient,
+  pasteNotes,
+  whyNotPasted,
+} from '@mint-lamp/core/system/gradients/pasted-gradient';
 import { numberedName, slugsOf } from '@mint-lamp/core/system/names';
 import { memo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -68,9 +73,7 @@ function FoundRow({
       LINKED_WITHIN,
     );
     if (!gradient) {
-      toast.error(
-        'A stop of this gradient lies beyond its line, which a project cannot hold. Its colours can be taken.',
-      );
+      toast.error(`${whyNotPasted(found.gradient)} Its colours can be taken.`);
       return;
     }
     if (edit({ type: 'addGradient', gradient })) navigate(addressOf(id, 'fade', gradient.id));
@@ -85,6 +88,11 @@ function FoundRow({
           {shapeOf(found)}, {colors.length} colours, line {found.line}
           {found.count > 1 && `, ${found.count} times`}
         </p>
+        {[...found.notes, ...pasteNotes(found.gradient)].map((note) => (
+          <p key={note} className="text-sm text-look">
+            {note}
+          </p>
+        ))}
         <p className="mt-1 flex gap-1.5">
           <Button small onClick={toFade}>
             To Fade
