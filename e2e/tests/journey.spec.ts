@@ -96,18 +96,50 @@ test('from a client’s codes to CSS, through all seven stations', async ({ page
   await expect(page.locator('pre')).toHaveText(css.trim());
 });
 
-test('the list of projects shows each with its colours; one can be removed after a question', async ({
+test('the list of projects shows each with its colours and tray; one is searched, renamed, removed and brought back', async ({
   page,
   project,
+  stack,
 }) => {
+  await send(stack, project, [
+    {
+      type: 'addSwatch',
+      swatch: { id: 'w1', name: 'Rope', color: '#c0ffee', group: '', added: 0 },
+    },
+  ]);
   await page.goto('/');
-  const row = page.getByRole('listitem').filter({ hasText: 'Skerry Line' });
-  await expect(row.locator('span[style*="background"]').first()).toBeVisible();
-  expect(await row.locator('span[style*="background"]').count()).toBeGreaterThan(100);
   const copy = page.getByRole('listitem').filter({ has: page.locator(`a[href="/p/${project}"]`) });
-  await copy.getByRole('button', { name: /^Remove/ }).click();
-  await page.getByRole('button', { name: 'Remove for good' }).click();
-  await expect(copy).toHaveCount(0);
+  await expect(copy.locator('span[style*="background"]').first()).toBeVisible();
+  expect(await copy.locator('span[style*="background"]').count()).toBeGreaterThan(100);
+  await expect(copy.getByText('Tray')).toBeVisible();
+  await expect(copy.locator('span[style*="rgb(192, 255, 238)"]')).toBeVisible();
+  // A name is changed where it stands; one that cannot be seen is told.
+  await copy.getByRole('button', { name: /^Rename/ }).click();
+  const field = page.getByLabel('Name of the project', { exact: true });
+  await field.fill('Grey Holm Crossing');
+  await page.keyboard.press('Enter');
+  const renamed = page.getByRole('listitem').filter({ hasText: 'Grey Holm Crossing' });
+  await expect(renamed).toBeVisible();
+  expect((await onServer(stack, project)).document.name).toBe('Grey Holm Crossing');
+  // Searched without accents and capitals.
+  await page.getByLabel('Search projects').fill('grey hólm');
+  await expect(page.getByRole('list', { name: 'Projects' }).getByRole('listitem')).toHaveCount(1);
+  await page.getByLabel('Search projects').fill('no such thing');
+  await expect(page.getByText('No project has that in its name')).toBeVisible();
+  await page.getByLabel('Search projects').fill('');
+  await renamed.getByRole('button', { name: /^Remove/ }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  const removed = page.getByRole('region', { name: 'Removed projects' });
+  await expect(removed.getByText('Grey Holm Crossing')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Projects' }).getByText('Grey Holm Crossing')).toHaveCount(0);
   await page.goto(`/p/${project}/grow`);
   await expect(page.getByText('There is no such project')).toBeVisible();
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Bring back Grey Holm Crossing' }).click();
+  await expect(page.getByRole('list', { name: 'Projects' }).getByText('Grey Holm Crossing')).toBeVisible();
+  await renamed.getByRole('button', { name: /^Remove/ }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await page.getByRole('button', { name: 'Let go of Grey Holm Crossing for good' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Let go for good' }).click();
+  await expect(page.getByText('Grey Holm Crossing')).toHaveCount(0);
 });

@@ -187,12 +187,12 @@ describe('a text over a picture', () => {
       pair: 'hero',
       change: { target: { level: 'AAA', content: 'body' }, veil: 'hero-veil' },
     });
-    const half = after(strict, {
-      type: 'setLink',
-      role: 'hero-veil',
-      theme: 'day',
-      link: { to: 'color', color: '#80808080' },
-    });
+    // A grey as far from black as from white: not even all of either does it under such a text.
+    const half = after(
+      strict,
+      { type: 'setLink', role: 'hero-veil', theme: 'day', link: { to: 'color', color: '#80808080' } },
+      { type: 'setLink', role: 'hero-text', theme: 'day', link: { to: 'color', color: '#757575' } },
+    );
     const { system, measured: all } = readoutOf(resolveSystem(half, undefined, regions));
     const found = repairPair(system, system.themes.get('day')!, all.get('day')!.measurements.at(-1)!);
     expect(found).toMatchObject({

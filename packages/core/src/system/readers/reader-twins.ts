@@ -61,19 +61,52 @@ export interface Parting {
   readonly after: Painted;
 }
 
+const DEFICIENCIES = ['deutan', 'protan', 'tritan', 'achromat'] as const;
+
+/** Whether two colours count as the same to somebody, though they are not. */
+const areTwins = (a: Rgba, b: Rgba, deficiency: Deficiency, severity: number) =>
+  seenApart(a, b, deficiency, severity) < READER_TWINS;
+
+/**
+ * Whether a change of colours makes no two roles of one meaning twins for anybody that were none, so that one mend never
+ * brings back what another has parted, and mends come to an end.
+ */
+function makesNoTwins(
+  system: System,
+  theme: ResolvedTheme,
+  changed: ReadonlyMap<string, Painted>,
+  severity: number,
+): boolean {
+  const was = (id: string) => theme.roles.get(id)?.color ?? null;
+  return meaningSets(system.document).every(({ roles }) =>
+    roles.every(({ id: a }) => {
+      const [now, before] = [changed.get(a), was(a)];
+      if (!now || !before) return true;
+      return roles.every(({ id: b }) => {
+        const other = was(b);
+        if (a === b || !other) return true;
+        const later = changed.get(b) ?? other;
+        return DEFICIENCIES.every(
+          (deficiency) =>
+            !areTwins(now, later, deficiency, severity) || areTwins(before, other, deficiency, severity),
+        );
+      });
+    }),
+  );
+}
+
 /**
  * The least change that parts two twins: the shade nearest in its family, for either of them, after which they are told
- * apart with that deficiency, no two of their set are twins that were not, and no pair fails that passed. Null where
- * no single shade does it.
+ * apart with that deficiency, no two roles of one meaning are twins for anybody that were not, and no pair fails that
+ * passed. Null where no single shade does it.
  */
 export function partingOf(
   system: System,
   theme: ResolvedTheme,
-  { set, a, b, deficiency }: ReaderTwins,
+  { a, b, deficiency }: ReaderTwins,
   severity: number,
 ): Parting | null {
   const pairs = new ThemePairs(system, theme);
-  const others = meaningSets(system.document).find(({ name }) => name === set)?.roles ?? [];
   let best: { readonly parting: Parting; readonly steps: number } | null = null;
   for (const [role, twin] of [
     [a, b],
@@ -87,16 +120,11 @@ export function partingOf(
       const steps = Math.abs(i - at.at);
       if (!steps || (best && steps >= best.steps)) return;
       const after = fade(shade, link.opacity ?? 1);
-      if (pairs.effect(pairs.recoloured(role, after)).broken.length) return;
-      const isApart = others.every(({ id }) => {
-        const other = theme.roles.get(id)?.color;
-        if (id === role || !other) return true;
-        const now = seenApart(after, other, deficiency, severity);
-        // One that was near before for other reasons is not made to wait for.
-        const was = id === twin ? 0 : seenApart(color, other, deficiency, severity);
-        return now >= READER_TWINS || (id !== twin && was < READER_TWINS);
-      });
-      if (!isApart) return;
+      const changed = pairs.recoloured(role, after);
+      const other = changed.get(twin) ?? theme.roles.get(twin)!.color!;
+      if (areTwins(after, other, deficiency, severity)) return;
+      if (pairs.effect(changed).broken.length) return;
+      if (!makesNoTwins(system, theme, changed, severity)) return;
       const next: Link = { to: 'shade', family: at.family, shade: shade.label, ...opacityOf(link) };
       best = { parting: { role, theme: theme.theme.id, link: next, before: color, after }, steps };
     });

@@ -1,13 +1,15 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs.ts';
 import { contrastRatio } from '../../contrast/ratio.ts';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { simulate } from '../../vision/simulate.ts';
 import { after } from '../commands/after.fixture.ts';
 import { readoutOf } from '../readout/readout.ts';
-import { resolveSystem } from '../resolve/resolve.ts';
+import { resolveSystem, type System } from '../resolve/resolve.ts';
 import { meaningSets } from './meaning.ts';
 import { newTwins } from './new-twins.ts';
-import { partingOf, readerTwins } from './reader-twins.ts';
+import { partingOf, type ReaderTwins, readerTwins } from './reader-twins.ts';
 import { seenShort } from './seen-pair.ts';
 
 describe('colours that carry meaning', () => {
@@ -72,6 +74,56 @@ describe('colours that carry meaning', () => {
         }
       }
     expect(parted).toBeGreaterThan(5);
+  });
+});
+
+describe('mends', () => {
+  it('come to an end, and none brings back what another has parted', () => {
+    const labels = ['300', '400', '500', '600', '700', '800', '900'];
+    const families = ['kelp', 'flare', 'buoy', 'lantern', 'deepwater'];
+    const roles = ['ontime', 'delay', 'cancelled'].flatMap((kind) => [
+      `notice-${kind}-text`,
+      `notice-${kind}-ground`,
+    ]);
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(...families), fc.constantFrom(...labels)), {
+          minLength: roles.length,
+          maxLength: roles.length,
+        }),
+        fc.constantFrom(0.5, 0.8, 1),
+        (links, severity) => {
+          let doc = after(
+            SKERRY_LINE,
+            ...links.map(([family, shade], i) => ({
+              type: 'setLink' as const,
+              role: roles[i]!,
+              theme: 'day',
+              link: { to: 'shade' as const, family, shade },
+            })),
+          );
+          const keyOf = ({ a, b, deficiency }: ReaderTwins) => `${a} ${b} ${deficiency}`;
+          const twinsOf = (system: System) => readerTwins(system, system.themes.get('day')!, severity);
+          let system = resolveSystem(doc);
+          let twins = twinsOf(system);
+          for (let mends = 0; ; mends++) {
+            expect(mends).toBeLessThan(40);
+            const parting = twins
+              .map((one) => ({ one, found: partingOf(system, system.themes.get('day')!, one, severity) }))
+              .find(({ found }) => found);
+            if (!parting?.found) return;
+            const { role, theme, link } = parting.found;
+            doc = after(doc, { type: 'setLink', role, theme, link });
+            system = resolveSystem(doc);
+            const before = new Set(twins.map(keyOf));
+            twins = twinsOf(system);
+            expect(twins.filter((one) => !before.has(keyOf(one)))).toEqual([]);
+            expect(twins.map(keyOf)).not.toContain(keyOf(parting.one));
+          }
+        },
+      ),
+      { numRuns: runs(200) },
+    );
   });
 });
 

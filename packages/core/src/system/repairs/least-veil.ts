@@ -10,6 +10,7 @@ import { surfaceOf } from '../pairs/surface.ts';
 import { follow, NO_ROLE } from '../resolve/follow.ts';
 import { paint } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
+import type { Role } from '../roles/role.ts';
 import { roleSlug, writeRoleName } from '../roles/role-name.ts';
 
 /** A veil that makes a text pass wherever it stands. */
@@ -37,7 +38,28 @@ function leastUnder(system: System, theme: ResolvedTheme, measured: Measurement,
   return leastVeil(text, over.bare?.seen ?? oneColor(beneath), beneath, veil, required);
 }
 
-/** More of the veil that the pair has. */
+interface VeilColor {
+  readonly name: string;
+  readonly color: Rgba;
+  readonly link: Link;
+}
+
+/** The colour of which the least veil does it, among some; null where none does. */
+function leastOf(
+  system: System,
+  theme: ResolvedTheme,
+  measured: Measurement,
+  colors: readonly VeilColor[],
+): { readonly opacity: number; readonly of: VeilColor } | null {
+  let best: { readonly opacity: number; readonly of: VeilColor } | null = null;
+  for (const of of colors) {
+    const opacity = leastUnder(system, theme, measured, of.color);
+    if (opacity !== null && (!best || opacity < best.opacity)) best = { opacity, of };
+  }
+  return best;
+}
+
+/** More of the veil that the pair has, or as much as is needed of another colour where its own does not do it. */
 function ownVeil(
   system: System,
   theme: ResolvedTheme,
@@ -46,28 +68,61 @@ function ownVeil(
 ): VeilRepair | null {
   const role = theme.roles.get(veil);
   const linked = plainLink(role?.link);
-  if (!role?.color || !linked) return null;
+  const resolved = role && linked ? moreOfIt(system, theme, measured, role.role, linked) : null;
+  if (resolved) return resolved;
+  const named = system.document.roles.find(({ id }) => id === veil);
+  const best = leastOf(system, theme, measured, veilColors(system)) ?? leastOf(system, theme, measured, ENDS);
+  if (!named || !best) return null;
+  const { opacity, of } = best;
+  return {
+    name: `${writeRoleName(named)} as ${of.name} at ${percent(opacity)}`,
+    opacity,
+    command: {
+      type: 'setLink',
+      role: veil,
+      theme: theme.theme.id,
+      link: (opacity === 1 ? of.link : { ...of.link, opacity }) as Link,
+    },
+  };
+}
+
+/** More of a veil in its own colour; null where that does not do it. */
+function moreOfIt(
+  system: System,
+  theme: ResolvedTheme,
+  measured: Measurement,
+  role: Role,
+  linked: Link,
+): VeilRepair | null {
+  const { color } = theme.roles.get(role.id)!;
+  if (!color) return null;
   // How much of it there is without the opacity that its own link lays over it.
   const { opacity: _, ...rest } = linked;
   const targetOf = (id: string) => theme.roles.get(id) ?? NO_ROLE;
   const whole =
     follow(rest as Link, { families: system.families, hasGradient: () => false, roleOf: targetOf }).color
       ?.alpha ?? 0;
-  const opacity = leastUnder(system, theme, measured, role.color);
+  const opacity = leastUnder(system, theme, measured, color);
   if (opacity === null || whole === 0 || opacity > whole) return null;
   const share = Math.round((opacity / whole) * 1e4) / 1e4;
   const link = (share === 1 ? rest : { ...rest, opacity: share }) as Link;
   return {
-    name: `${writeRoleName(role.role)} at ${percent(opacity)}`,
+    name: `${writeRoleName(role)} at ${percent(opacity)}`,
     opacity,
-    command: { type: 'setLink', role: veil, theme: theme.theme.id, link },
+    command: { type: 'setLink', role: role.id, theme: theme.theme.id, link },
   };
 }
 
+const plain = (name: string, color: string): VeilColor => ({
+  name,
+  color: paint(color),
+  link: { to: 'color', color },
+});
+/** What a veil is of where no shade does it: all of one of these reaches more than 4.5 under any opaque text. */
+const ENDS = [plain('black', '#000000'), plain('white', '#ffffff')];
+
 /** Colours that a veil could be of: the darkest and the lightest shade of the families, or black and white. */
-function veilColors({
-  families,
-}: System): { readonly name: string; readonly color: Rgba; readonly link: Link }[] {
+function veilColors({ families }: System): readonly VeilColor[] {
   const shades = [...families.values()].flatMap(({ family, shades: list }) =>
     list
       .filter(({ alpha }) => alpha === 1)
@@ -79,12 +134,7 @@ function veilColors({
       })),
   );
   const byLight = shades.sort((a, b) => a.y - b.y);
-  const plain = (name: string, color: string) => ({
-    name,
-    color: paint(color),
-    link: { to: 'color', color } as Link,
-  });
-  if (!byLight.length) return [plain('black', '#000000'), plain('white', '#ffffff')];
+  if (!byLight.length) return ENDS;
   // Of those that are about as dark, or as light, the greyest tints what is under it least.
   const greyest = (end: number) => {
     const near = byLight.filter(
@@ -101,18 +151,22 @@ function newVeil(system: System, theme: ResolvedTheme, measured: Measurement): V
   const { document, regions } = system;
   const { pair } = measured;
   const front = document.roles.find(({ id }) => id === pair.foreground)!;
-  let best: { readonly opacity: number; readonly of: ReturnType<typeof veilColors>[number] } | null = null;
-  for (const of of veilColors(system)) {
-    const opacity = leastUnder(system, theme, measured, of.color);
-    if (opacity !== null && (!best || opacity < best.opacity)) best = { opacity, of };
-  }
+  const colors = veilColors(system);
+  const best = leastOf(system, theme, measured, colors) ?? leastOf(system, theme, measured, ENDS);
   if (!best) return null;
   const { opacity, of } = best;
   const around = { pictures: document.pictures, regions };
   const links = Object.fromEntries(
     [...system.themes].map(([id, other]): [string, Link] => {
-      const there = other === theme ? measured : measurePair(other, pair, groundOf(system, other), around);
-      return [id, { ...of.link, opacity: leastUnder(system, other, there, of.color) ?? 0 }];
+      if (other === theme) return [id, { ...of.link, opacity }];
+      const there = measurePair(other, pair, groundOf(system, other), around);
+      if (there.passes) return [id, { ...of.link, opacity: 0 }];
+      // A text that is dark in one theme and light in another needs another veil.
+      const own =
+        leastOf(system, other, there, [of]) ??
+        leastOf(system, other, there, colors) ??
+        leastOf(system, other, there, ENDS);
+      return [id, { ...(own?.of.link ?? of.link), opacity: own?.opacity ?? 0 }];
     }),
   );
   const taken = new Set(document.roles.map(roleSlug));
@@ -138,7 +192,8 @@ function newVeil(system: System, theme: ResolvedTheme, measured: Measurement): V
 
 /**
  * The least veil with which a failing text over a gradient, a picture or a veil passes in a theme: more of the one that it
- * has, or one as a role of its own, in each theme as much as is needed there. Null where not even all of it does it.
+ * has (or another colour for it), or one as a role of its own, in each theme as much as is needed there. Null where not even
+ * all of black or white does it.
  */
 export function veilRepair(system: System, theme: ResolvedTheme, measured: Measurement): VeilRepair | null {
   const { veil } = measured.pair;

@@ -1,6 +1,11 @@
 import { canonical } from '../../color/write.ts';
 import { nearestPassingColor } from '../../contrast/nearest-color.ts';
-import { endsOfGrounds, type Grounds, worstOnGrounds } from '../../contrast/over-colors.ts';
+import {
+  endsOfGrounds,
+  type Grounds,
+  worstOnGrounds,
+  worstRatioOnGrounds,
+} from '../../contrast/over-colors.ts';
 import { formatRatio, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import { applyCommand } from '../commands/apply.ts';
 import type { Link } from '../links/link.ts';
@@ -70,15 +75,31 @@ export function layeredVeil(system: System, theme: ResolvedTheme, measured: Meas
   };
 }
 
-/** The nearest plain colour of its hue with which a text passes over all that it stands on; null when none does. */
+/**
+ * A grey with which a text passes over all that it stands on, black and white among them; null where none does. It may
+ * also be between two grounds that are far from each other by light.
+ */
+function passingGrey(grounds: Grounds, required: number): Rgba | null {
+  for (const v of [0, 255, ...Array.from({ length: 254 }, (_, i) => i + 1)]) {
+    const grey = { r: v, g: v, b: v, alpha: 1 };
+    if (reaches(worstRatioOnGrounds(grey, grounds), required)) return grey;
+  }
+  return null;
+}
+
+/**
+ * The nearest plain colour of its hue with which a text passes over all that it stands on, else a grey; null when no
+ * text does.
+ */
 export function layeredColor(system: System, theme: ResolvedTheme, measured: Measurement): Repair | null {
   const { pair, over, required } = measured;
   const role = theme.roles.get(pair.foreground)!;
   if (!role.color || !over) return null;
   const demands = endsOfGrounds(over.grounds).map((ground) => ({ ground, required }));
   const found = nearestPassingColor(colorOf(role.color), demands);
-  if (!found.ok) return null;
-  const color = canonical(found.color);
+  const grey = found.ok ? null : passingGrey(over.grounds, required);
+  if (!found.ok && !grey) return null;
+  const color = found.ok ? canonical(found.color) : canonical(colorOf({ ...grey!, alpha: 1 }));
   const now = tried(paint(color), over.grounds, required);
   if (!now.passes) return null;
   const family = role.source && system.families.get(role.source.family)?.family.name;

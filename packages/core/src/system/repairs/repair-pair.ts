@@ -1,9 +1,9 @@
 import { canonical } from '../../color/write.ts';
 import { nearestPassingColor } from '../../contrast/nearest-color.ts';
-import { contrastRatio, formatRatio, paintedOver, type Rgba } from '../../contrast/ratio.ts';
+import { contrastRatio, formatRatio, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import { nearestPassingShade } from '../../contrast/repair.ts';
 import type { ResolvedShade } from '../families/resolved-family.ts';
-import type { Link } from '../links/link.ts';
+import { type Link, plainLink } from '../links/link.ts';
 import type { Measurement } from '../pairs/measurement.ts';
 import { colorOf, paint } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
@@ -100,36 +100,60 @@ export function byColor(work: Work): { readonly repair: Repair; readonly differe
   return { repair, difference: found.difference };
 }
 
-/** The best that one side can come to by any shade or by black or white, in words; null where there is nothing to try. */
-function bestOf(
-  { families }: System,
-  { side, against, role }: Work,
-): { words: string; ratio: number } | null {
-  const opacity = role.opacity;
-  const candidates = [
+/** Parts of an opacity that are tried. */
+const STEPS = 100;
+
+/** The least opacity with which a translucent text of the same colour passes; null where it is opaque, or none does. */
+export function byOpacity(work: Work): Repair | null {
+  const { side, role, against, measured } = work;
+  const link = plainLink(role.link);
+  if (side !== 'foreground' || !link || link.opacity === undefined || !role.color) return null;
+  const whole = role.color.alpha / link.opacity;
+  for (let step = Math.ceil(link.opacity * STEPS) + 1; step <= STEPS; step++) {
+    const painted = { ...role.color, alpha: Math.min(1, (whole * step) / STEPS) };
+    const ratio = contrastRatio(paintedOver(painted, against), against);
+    if (!reaches(ratio, measured.required)) continue;
+    const { opacity: _, ...rest } = link;
+    const next = (step === STEPS ? rest : { ...rest, opacity: step / STEPS }) as Link;
+    return repaired(work, painted, ratio, `${step} % of its opacity`, null, next);
+  }
+  return null;
+}
+
+interface Best {
+  readonly words: string;
+  readonly ratio: number;
+  readonly repair: Repair;
+}
+
+/** The best that one side can come to by any shade or by black or white, opaque; null where there is nothing to try. */
+function bestOf({ families }: System, work: Work): Best | null {
+  const { side, against } = work;
+  const of = side === 'foreground' ? 'text' : 'ground';
+  const candidates: { name: string; color: Rgba; link: Link }[] = [
     ...[...families.values()].flatMap(({ family, shades }) =>
-      shades.map((shade) => ({ name: `${family.name} ${shade.label}`, color: shade })),
+      shades.map((shade) => ({
+        name: `${family.name} ${shade.label}`,
+        color: shade,
+        link: { to: 'shade', family: family.id, shade: shade.label } as Link,
+      })),
     ),
-    { name: 'black', color: paint('#000000') },
-    { name: 'white', color: paint('#ffffff') },
+    { name: 'black', color: paint('#000000'), link: { to: 'color', color: '#000000' } },
+    { name: 'white', color: paint('#ffffff'), link: { to: 'color', color: '#ffffff' } },
   ];
-  let best: { words: string; ratio: number } | null = null;
-  for (const { name, color } of candidates) {
-    const { r, g, b, alpha } = color;
-    const seen = paintedOver({ r, g, b, alpha: alpha * opacity }, against);
-    const ratio = contrastRatio(seen, against);
+  let best: Best | null = null;
+  for (const { name, color, link } of candidates) {
+    const ratio = contrastRatio(paintedOver(color, against), against);
     if (best && ratio <= best.ratio) continue;
-    best = {
-      words: `${name} for the ${side === 'foreground' ? 'text' : 'ground'} gives ${formatRatio(ratio)}`,
-      ratio,
-    };
+    const repair = repaired(work, color, ratio, name, null, link);
+    best = { words: `${name} for the ${of} gives ${formatRatio(ratio)}`, ratio, repair };
   }
   return best;
 }
 
 /**
  * The nearest repair of a failing pair. The foreground moves to the nearest shade of its own family that passes;
- * when none does, the background to the nearest of its family; else whichever side has a plain colour of its hue
+ * when none does, the background to the nearest of its family; else a translucent text becomes less so; else whichever side has a plain colour of its hue
  * that passes nearer by, a plain colour before one that would leave its family. Else the reason why nothing can, with
  * the best that either side can come to. What stands on more than one colour: {@link repairLayered}.
  */
@@ -144,16 +168,22 @@ export function repairPair(system: System, theme: ResolvedTheme, measured: Measu
     const repair = byShade(work);
     if (repair) return repair;
   }
+  for (const work of sides) {
+    const repair = byOpacity(work);
+    if (repair) return repair;
+  }
   for (const choice of [sides.filter(({ family }) => !family), sides.filter(({ family }) => family)]) {
     const found = choice.flatMap((work) => byColor(work) ?? []).sort((a, b) => a.difference - b.difference);
     if (found[0]) return found[0].repair;
   }
-  const best = sides
-    .flatMap((work) => bestOf(system, work) ?? [])
-    .sort((a, b) => b.ratio - a.ratio)
-    .map(({ words }) => words);
+  const best = sides.flatMap((work) => bestOf(system, work) ?? []).sort((a, b) => b.ratio - a.ratio);
+  // What the nearest colour of its hue does not find, black or white may.
+  const [top] = best;
+  if (top && reaches(top.ratio, measured.required)) return top.repair;
+  const tried = sides.length === 2 ? 'Neither side can' : 'The text alone cannot';
+  const rest = sides.length === 2 ? 'Both have to change.' : 'Change what it stands on, too.';
   return {
     kind: 'none',
-    reason: `Neither side can reach ${measured.required} here alone: at best ${best.join(', ')}. Both have to change.`,
+    reason: `${tried} reach ${measured.required} here${sides.length === 2 ? ' alone' : ''}: at best ${best.map(({ words }) => words).join(', ')}. ${rest}`,
   };
 }

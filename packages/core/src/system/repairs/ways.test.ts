@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../commands/after.fixture.ts';
+import { emptyDocument } from '../document.ts';
+import { firstSystem } from '../edits/first-system.ts';
 import { allMeasurements, readoutOf } from '../readout/readout.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
-import { waysOf } from './ways.ts';
+import { STARTER_PARTS } from '../roles/starter-parts.ts';
+import { firstWay, type Way, waysOf } from './ways.ts';
 
 const demo = readoutOf(resolveSystem(SKERRY_LINE));
 const failing = allMeasurements(demo).filter(({ passes }) => !passes);
@@ -29,6 +32,50 @@ describe('the ways to mend a pair', () => {
       }
     }
     expect([...kinds].sort()).toEqual(['base', 'plain', 'shade']);
+  });
+
+  it('stand with those first that break nothing, of them those that mend most; so does the one that is offered at once', () => {
+    for (const one of failing) {
+      const ways = waysOf(demo, one);
+      const rank = ({ broken, mended }: Way) => broken * 1000 - mended;
+      expect(ways.map(rank)).toEqual(ways.map(rank).sort((a, b) => a - b));
+      const first = firstWay(demo, one)!;
+      expect(first.broken).toBeLessThanOrEqual(Math.min(...ways.map(({ broken }) => broken)));
+      expect(ways.map(({ key }) => key)).toContain(first.key);
+    }
+  });
+
+  it('tell what breaks of a system whose base was moved, before it is pressed', () => {
+    let n = 0;
+    const empty = emptyDocument('Bakery', [
+      { id: 'light', name: 'Light' },
+      { id: 'dark', name: 'Dark' },
+    ]);
+    const { command } = firstSystem(
+      empty,
+      {
+        colors: [{ name: 'Crust', color: '#2f6f4e' }],
+        leads: 0,
+        accent: null,
+        calm: 0.5,
+        level: 'AA',
+        parts: new Set(STARTER_PARTS),
+      },
+      () => `n${n++}`,
+    );
+    const made = after(empty, command);
+    const family = made.families.find(({ base }) => base === '#2f6f4e')!;
+    const moved = after(made, { type: 'setBase', family: family.id, color: '#8fd6ae' });
+    const readout = readoutOf(resolveSystem(moved));
+    const failures = allMeasurements(readout).filter(({ passes, text }) => !passes && text);
+    expect(failures.length).toBeGreaterThan(0);
+    for (const one of failures) {
+      const first = firstWay(readout, one)!;
+      const next = readoutOf(resolveSystem(after(moved, first.command)));
+      expect(next.passingOverall - readout.passingOverall).toBe(first.mended - first.broken);
+      const others = waysOf(readout, one);
+      if (others.some(({ broken }) => !broken)) expect(first.broken).toBe(0);
+    }
   });
 
   it('are none for a pair that passes, and for one with a broken link', () => {

@@ -12,7 +12,8 @@ import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
 import type { Repair, Side } from './repair.ts';
 import { layeredColor, layeredShade, layeredVeil } from './repair-layered.ts';
-import { byColor, byShade, workOn } from './repair-pair.ts';
+import { byColor, byOpacity, byShade, repairPair, workOn } from './repair-pair.ts';
+import { ThemePairs } from './theme-pairs.ts';
 
 /** A way to make a failing pair pass in a theme, with what else it does. */
 export interface Way {
@@ -111,8 +112,40 @@ function byBase(
   return [];
 }
 
+const models = new WeakMap<ResolvedTheme, { readonly system: System; readonly pairs: ThemePairs }>();
+
+/** The pairs of a theme as they stand, made once for as long as it is what it is. */
+function pairsOf(system: System, theme: ResolvedTheme): ThemePairs {
+  const known = models.get(theme);
+  if (known?.system === system) return known.pairs;
+  const pairs = new ThemePairs(system, theme);
+  models.set(theme, { system, pairs });
+  return pairs;
+}
+
+/**
+ * What another link of a role does to the measurements of its theme, which is all that it does unless more depends on
+ * the role; null where that is so, or the link leads to nothing.
+ */
+function effectOfLink(system: System, command: Command) {
+  if (command.type !== 'setLink' || command.link === null || command.link.to === 'gradient') return null;
+  const theme = system.themes.get(command.theme);
+  const pairs = theme && pairsOf(system, theme);
+  if (!theme || !pairs?.isFree(command.role)) return null;
+  const { color } = follow(command.link, {
+    families: system.families,
+    hasGradient: () => false,
+    roleOf: (id) => theme.roles.get(id) ?? NO_ROLE,
+  });
+  if (!color) return null;
+  const { mended, broken } = pairs.effect(pairs.recoloured(command.role, color));
+  return { mended: mended.length, broken: broken.length };
+}
+
 /** What a command does to the measurements of all themes. */
 function effectOf(system: System, readout: Readout, command: Command) {
+  const ofLink = effectOfLink(system, command);
+  if (ofLink) return ofLink;
   const result = applyCommand(system.document, command);
   if (!result.ok) return null;
   const after = readoutOf(resolveSystem(result.document, system), readout);
@@ -128,15 +161,17 @@ function effectOf(system: System, readout: Readout, command: Command) {
   return { mended, broken };
 }
 
-/** Each way once, with what it does to all others. */
+/** Each way once, with what it does to all others: those first that break nothing, of them those that mend most. */
 function withEffects(readout: Readout, found: readonly Found[]): Way[] {
   const keys = new Set<string>();
-  return found.flatMap((way): Way[] => {
-    if (keys.has(way.key)) return [];
-    keys.add(way.key);
-    const effect = effectOf(readout.system, readout, way.command);
-    return effect ? [{ ...way, ...effect }] : [];
-  });
+  return found
+    .flatMap((way): Way[] => {
+      if (keys.has(way.key)) return [];
+      keys.add(way.key);
+      const effect = effectOf(readout.system, readout, way.command);
+      return effect ? [{ ...way, ...effect }] : [];
+    })
+    .sort((a, b) => a.broken - b.broken || b.mended - a.mended);
 }
 
 /** The ways for a text over a gradient, a picture or a veil. */
@@ -146,21 +181,17 @@ const layeredWays = (system: System, theme: ResolvedTheme, measured: Measurement
   ...asWay(layeredColor(system, theme, measured), 'plain foreground'),
 ];
 
-/**
- * The ways to make a failing pair pass in a theme, each with what it does to all others: another shade for the text or
- * for the ground, a plain colour, the base of a family moved as little as does it. None for a pair that passes or whose
- * link is broken.
- */
-export function waysOf(readout: Readout, measured: Measurement): Way[] {
-  const { system } = readout;
-  const theme = system.themes.get(measured.theme);
-  if (!theme || measured.passes || !measured.text) return [];
-  const sides = ['foreground', 'background'] as const;
-  if (measured.over) return withEffects(readout, layeredWays(system, theme, measured));
-  const works = sides.flatMap((side) => workOn(system, theme, measured, side) ?? []);
-  const found: Found[] = [
+const SIDES = ['foreground', 'background'] as const;
+
+/** The ways that change one link, or one veil. */
+function waysByLink(system: System, theme: ResolvedTheme, measured: Measurement): Found[] {
+  if (measured.over) return layeredWays(system, theme, measured);
+  const works = SIDES.flatMap((side) => workOn(system, theme, measured, side) ?? []);
+  const nearest = repairPair(system, theme, measured);
+  const side = nearest.kind === 'repair' ? nearest.side : 'foreground';
+  const found = [
     ...works.flatMap((work) => asWay(byShade(work), `shade ${work.side}`)),
-    ...sides.flatMap((side) => byBase(system, theme, measured, side)),
+    ...works.flatMap((work) => asWay(byOpacity(work), `opacity ${work.side}`)),
     ...works.flatMap((work) =>
       asWay(byColor(work)?.repair ?? null, `plain ${work.side}`).map((way) => ({
         ...way,
@@ -168,5 +199,32 @@ export function waysOf(readout: Readout, measured: Measurement): Way[] {
       })),
     ),
   ];
-  return withEffects(readout, found);
+  return found.length ? found : asWay(nearest, `any ${side}`);
+}
+
+/**
+ * The way to mend a failing pair that stands first with one press: of those that change one link, or one veil, the one
+ * that breaks nothing and mends most. Null where there is none.
+ */
+export function firstWay(readout: Readout, measured: Measurement): Way | null {
+  const { system } = readout;
+  const theme = system.themes.get(measured.theme);
+  if (!theme || measured.passes || !measured.text) return null;
+  const ways = withEffects(readout, waysByLink(system, theme, measured));
+  // Where each of them breaks something, the base may not.
+  return ways[0]?.broken ? (waysOf(readout, measured)[0] ?? null) : (ways[0] ?? null);
+}
+
+/**
+ * The ways to make a failing pair pass in a theme, each with what it does to all others, in the order of
+ * {@link firstWay}: another shade for the text or
+ * for the ground, a plain colour, the base of a family moved as little as does it. None for a pair that passes or whose
+ * link is broken.
+ */
+export function waysOf(readout: Readout, measured: Measurement): Way[] {
+  const { system } = readout;
+  const theme = system.themes.get(measured.theme);
+  if (!theme || measured.passes || !measured.text) return [];
+  const bases = measured.over ? [] : SIDES.flatMap((side) => byBase(system, theme, measured, side));
+  return withEffects(readout, [...waysByLink(system, theme, measured), ...bases]);
 }

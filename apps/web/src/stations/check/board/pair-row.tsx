@@ -14,11 +14,11 @@ import { addressOf } from '../../../addresses.ts';
 import { useThemeSwitch } from '../../../kinds/themes/use-theme-switch.ts';
 import { NotesOn } from '../../../notes/notes-on.tsx';
 import { useEditing } from '../../../store/editing.ts';
-import { useProjectId, useTheme } from '../../../store/selectors.ts';
+import { useProjectId, useReadout, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { part } from '../../../ui/part.tsx';
-import { repairOf } from '../repair/repair-of.ts';
+import { effectWords, offeredFor, wayWords } from '../repair/repair-of.ts';
 import { AreaSample } from '../under-text/area-sample.tsx';
 import { PairSettings } from './pair-settings.tsx';
 import { Sample } from './sample.tsx';
@@ -189,7 +189,10 @@ function Cell({ measurement, was, system, use, words, open }: CellProps) {
   const { edit } = useEditing();
   const theme = system.themes.get(measurement.theme)!;
   // While something is proposed, it stands where else the nearest repair does.
-  const repair = passes || awaited || was ? null : repairOf(system, theme, measurement);
+  const readout = useReadout();
+  const offered = passes || awaited || was ? null : offeredFor(readout, measurement);
+  const way = offered?.kind === 'way' ? offered.way : null;
+  const effect = way && effectWords(way);
   const paints =
     over !== null && over.along !== null
       ? { text: rolePaint(theme, pair.foreground), ground: rolePaint(theme, pair.background) }
@@ -206,9 +209,7 @@ function Cell({ measurement, was, system, use, words, open }: CellProps) {
             <Sample {...{ pair, use, words, text, ground, paints }} after={isOther} />
           </>
         )}
-        {repair?.kind === 'repair' && (
-          <Sample {...{ pair, use, words }} text={repair.text} ground={repair.ground} after />
-        )}
+        {way && <Sample {...{ pair, use, words }} text={way.text} ground={way.ground} after />}
       </div>
       <p className="mt-1 flex flex-wrap items-baseline gap-x-2">
         <span className={clsx('font-mono', passes ? 'text-pass' : 'font-bold text-fail')}>
@@ -230,26 +231,27 @@ function Cell({ measurement, was, system, use, words, open }: CellProps) {
             `; worst at ${Math.round(over.along)} % of its gradient${over.failing > 0 && !pair.exempt ? `, fails on ${shareWords(over.failing)} of it` : ''}`}
         </span>
       </p>
-      {repair?.kind === 'repair' && !open && (
+      {way && !open && (
         <Button
           small
           className="mt-1"
           onClick={() => {
             switchTheme(theme.theme.id);
-            edit(repair.command);
+            edit(way.command);
           }}
         >
-          {repair.side === 'veil'
-            ? `Lay ${repair.name}`
-            : `Take ${repair.name} for ${repair.side === 'foreground' ? 'the text' : 'the ground'}`}
-          : {formatRatio(repair.ratio)}
+          {wayWords(way)}: {formatRatio(way.ratio)}
         </Button>
       )}
-      {repair?.kind === 'repair' && !open && repair.cost && (
-        <p className="mt-1 text-sm text-quiet">{repair.cost}</p>
+      {way && effect && !open && (effect.breaks || effect.mends || way.cost) && (
+        <p className="mt-1 text-sm text-quiet">
+          {effect.mends && `${effect.mends} `}
+          {effect.breaks && <b className="text-fail">{effect.breaks} </b>}
+          {way.cost}
+        </p>
       )}
-      {repair?.kind === 'none' && <p className="mt-1 text-sm text-quiet">{repair.reason}</p>}
-      {open && repair && <WaysList measurement={measurement} />}
+      {offered?.kind === 'none' && <p className="mt-1 text-sm text-quiet">{offered.reason}</p>}
+      {open && offered && <WaysList measurement={measurement} />}
     </>
   );
 }

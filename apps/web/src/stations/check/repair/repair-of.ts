@@ -1,15 +1,46 @@
 import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
+import type { Readout } from '@mint-lamp/core/system/readout/readout';
 import type { Repair } from '@mint-lamp/core/system/repairs/repair';
 import { repairPair } from '@mint-lamp/core/system/repairs/repair-pair';
-import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
+import { firstWay, type Way } from '@mint-lamp/core/system/repairs/ways';
 
-const known = new WeakMap<Measurement, { readonly theme: ResolvedTheme; readonly repair: Repair }>();
+/** What stands below a failing pair: the way that is offered first, or why there is none. */
+export type Offered =
+  | { readonly kind: 'way'; readonly way: Way }
+  | { readonly kind: 'none'; readonly reason: string };
 
-/** The repair of a failing pair, worked out once for as long as the theme stays as it is. */
-export function repairOf(system: System, theme: ResolvedTheme, measurement: Measurement): Repair {
-  const before = known.get(measurement);
-  if (before?.theme === theme) return before.repair;
-  const repair = repairPair(system, theme, measurement);
-  known.set(measurement, { theme, repair });
-  return repair;
+const known = new WeakMap<Readout, Map<Measurement, Offered>>();
+
+/** What is offered for a failing pair, worked out once for as long as nothing changes. */
+export function offeredFor(readout: Readout, measurement: Measurement): Offered {
+  let ofReadout = known.get(readout);
+  if (!ofReadout) {
+    ofReadout = new Map();
+    known.set(readout, ofReadout);
+  }
+  let offered = ofReadout.get(measurement);
+  if (!offered) {
+    const way = firstWay(readout, measurement);
+    const theme = readout.system.themes.get(measurement.theme)!;
+    const repair: Repair | null = way ? null : repairPair(readout.system, theme, measurement);
+    offered = way
+      ? { kind: 'way', way }
+      : { kind: 'none', reason: repair?.kind === 'none' ? repair.reason : 'Nothing mends it by itself.' };
+    ofReadout.set(measurement, offered);
+  }
+  return offered;
 }
+
+/** What a way does besides, in words: what fails by it, what else passes; null for nothing. */
+export function effectWords({ mended, broken }: Way): {
+  readonly breaks: string | null;
+  readonly mends: string | null;
+} {
+  return {
+    breaks: broken ? `${broken} that ${broken === 1 ? 'passes fails' : 'pass fail'} then.` : null,
+    mends: mended > 1 ? `Mends ${mended} in all.` : null,
+  };
+}
+
+/** What the button that takes a way says, without the ratio. */
+export const wayWords = ({ key, name }: Way): string => (key === 'veil' ? `Lay ${name}` : `Take ${name}`);

@@ -6,6 +6,7 @@ import { useEditing } from '../../../store/editing.ts';
 import { selectReadout } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
+import { effectWords, wayWords } from './repair-of.ts';
 
 const css = ({ r, g, b }: Rgba) => `rgb(${r} ${g} ${b})`;
 
@@ -17,36 +18,34 @@ export default function WaysList({ measurement }: { measurement: Measurement }) 
   if (!ways.length) return null;
   return (
     <ul aria-label="Ways to mend it" className="mt-2 flex flex-col gap-2 border-t border-hair pt-2">
-      {ways.map(({ key, name, cost, text, ground, ratio, command, mended, broken }) => (
-        <li key={key} className="flex flex-col gap-1">
-          <span className="flex items-center gap-2">
-            <span
-              aria-hidden
-              data-specimen
-              className="grid h-6 w-12 shrink-0 place-content-center rounded-[4px] border border-hair text-sm font-semibold"
-              style={{ background: css(ground), color: css(text) }}
-            >
-              {formatRatio(ratio)}
+      {ways
+        .map((way) => ({ ...way, way, ...effectWords(way) }))
+        .map(({ way, key, cost, text, ground, ratio, command, mends, breaks }) => (
+          <li key={key} className="flex flex-col gap-1">
+            <span className="flex items-center gap-2">
+              <span
+                aria-hidden
+                data-specimen
+                className="grid h-6 w-12 shrink-0 place-content-center rounded-[4px] border border-hair text-sm font-semibold"
+                style={{ background: css(ground), color: css(text) }}
+              >
+                {formatRatio(ratio)}
+              </span>
+              <Button
+                small
+                className="h-auto! min-h-6 py-0.5 text-left whitespace-normal!"
+                onClick={() => edit(command)}
+              >
+                {wayWords(way)}: {formatRatio(ratio)}
+              </Button>
             </span>
-            <Button
-              small
-              className="h-auto! min-h-6 py-0.5 text-left whitespace-normal!"
-              onClick={() => edit(command)}
-            >
-              {key === 'veil' ? `Lay ${name}` : `Take ${name}`}: {formatRatio(ratio)}
-            </Button>
-          </span>
-          <span className="text-sm text-quiet">
-            {mended > 1 ? `Mends ${mended} in all. ` : ''}
-            {broken > 0 && (
-              <b className="text-fail">
-                {broken} that {broken === 1 ? 'passes fails' : 'pass fail'} then.{' '}
-              </b>
-            )}
-            {cost}
-          </span>
-        </li>
-      ))}
+            <span className="text-sm text-quiet">
+              {mends && `${mends} `}
+              {breaks && <b className="text-fail">{breaks} </b>}
+              {cost}
+            </span>
+          </li>
+        ))}
     </ul>
   );
 }
