@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, expectSaved, test } from '../support/test.ts';
+import { expect, expectSaved, onServer, send, test } from '../support/test.ts';
 
 test('from a client’s codes to CSS, through all seven stations', async ({ page }) => {
   await page.goto('/');
