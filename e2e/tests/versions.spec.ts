@@ -36,7 +36,9 @@ test('a project stored by version 1 opens with all edits that were waiting then,
   );
   await page.goto(`${stored.address}/p/${SKERRY}/deliver`);
   // What cannot be brought along is told by its name, and nothing else waits for it.
-  await expect(page.getByText('cannot be read and was set aside, to be found under All projects: paintMoon Full')).toBeVisible();
+  await expect(
+    page.getByText('cannot be read and was set aside, to be found under All projects: paintMoon Full'),
+  ).toBeVisible();
   await expectSaved(page);
   await expect(page.locator('pre')).toHaveAttribute('aria-busy', 'false');
   const css = read(`${FIXTURES}/edited-and-sent-1.css`);

@@ -26,5 +26,6 @@ export const PARTS = [
   () => import('./links/link-panel.tsx'),
   () => import('./tray/picked-tools.tsx'),
   () => import('./tray/add-color-form.tsx'),
+  async () => (await import('./store/following-names.ts')).fetchNames(),
   async () => (await import('./jobs/run-job.ts')).loadJobsAhead(),
 ];

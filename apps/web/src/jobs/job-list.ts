@@ -4,7 +4,6 @@ export const JOBS = {
   deriveTheme: () => import('./work/derive-theme.ts'),
   findColors: () => import('./work/find-colors.ts'),
   findGradients: () => import('./work/find-gradients.ts'),
-  nameColors: () => import('./work/name-colors.ts'),
   paintGradient: () => import('./work/paint-gradient.ts'),
   propose: () => import('./work/propose.ts'),
   readSheet: () => import('./work/read-sheet.ts'),

@@ -5,6 +5,7 @@ import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { faultOfTexts } from '@mint-lamp/core/system/names';
 import { useCallback, useMemo } from 'react';
 import { toast } from 'sonner';
+import { withNames } from './following-names.ts';
 import { inPieces } from './parts.ts';
 import { edited, type HistoryStep, previewed, stepDropped } from './project-slice.ts';
 import { selectProject } from './selectors.ts';
@@ -52,7 +53,8 @@ function perform(command: Command, as: 'edit' | 'undo' | 'redo', label: string):
 export function tryEdit(command: Command): Thunk<string | null> {
   return (dispatch, getState) => {
     const { document } = selectProject(getState());
-    const refused = dispatch(perform(command, 'edit', describeCommand(document, command)));
+    const whole = withNames(document, command);
+    const refused = dispatch(perform(whole, 'edit', describeCommand(document, whole)));
     dispatch(previewed(null));
     return refused;
   };

@@ -1,13 +1,13 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
 import { readTyped } from '@mint-lamp/core/color/typed';
 import { canonical } from '@mint-lamp/core/color/write';
-import { useId, useMemo, useState } from 'react';
+import { nameOf } from '@mint-lamp/core/names/names';
+import { useId, useState } from 'react';
 import { edit } from '../store/editing.ts';
 import { useAppDispatch } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
-import { useResting } from '../ui/use-resting.ts';
-import { newSwatches, useColorNames } from './new-swatches.ts';
+import { newSwatches } from './new-swatches.ts';
 
 /** One typed colour for the tray; a code that is none is told with corrections to click. */
 export default function AddColorForm({ onDone }: { onDone: () => void }) {
@@ -17,11 +17,9 @@ export default function AddColorForm({ onDone }: { onDone: () => void }) {
   const parsed = readTyped(text);
   const proposals = parsed.ok || !text.trim() ? [] : parsed.corrections;
   const typed = parsed.ok ? canonical(parsed.color) : null;
-  const resting = useResting(typed);
-  const names = useColorNames(useMemo(() => (resting ? [resting] : []), [resting]));
   const add = () => {
     if (!parsed.ok) return;
-    const [swatch] = newSwatches([canonical(parsed.color)], names);
+    const [swatch] = newSwatches([canonical(parsed.color)]);
     if (dispatch(edit({ type: 'addSwatch', swatch: swatch! }))) {
       onDone();
     }
@@ -52,7 +50,7 @@ export default function AddColorForm({ onDone }: { onDone: () => void }) {
       </div>
       <p role="status" className="mt-1 min-h-5 text-sm text-quiet">
         {parsed.ok
-          ? [typed && names.get(typed), describeColor(parsed.color)].filter(Boolean).join(': ')
+          ? [...new Set([nameOf(parsed.color), describeColor(parsed.color)])].join(': ')
           : text && parsed.reason}
       </p>
       {proposals.length > 0 && (

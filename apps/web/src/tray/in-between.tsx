@@ -9,7 +9,7 @@ import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
 import { NumberField } from '../ui/number-field.tsx';
 import { Popover, PopoverClose } from '../ui/popover.tsx';
-import { newSwatches, useColorNames } from './new-swatches.ts';
+import { newSwatches } from './new-swatches.ts';
 
 const USUAL = 3;
 const MOST = 9;
@@ -38,10 +38,9 @@ function Choice({ tray, a, b }: { tray: readonly Swatch[]; a: Swatch; b: Swatch 
     () => inBetween(readColor(a.color), readColor(b.color), count).map((color) => canonical(color)),
     [a.color, b.color, count],
   );
-  const names = useColorNames(colors);
   const put = () => {
     const at = tray.findIndex(({ id }) => id === a.id) + 1;
-    const commands = newSwatches(colors, names).map((swatch, i) => ({
+    const commands = newSwatches(colors).map((swatch, i) => ({
       type: 'addSwatch' as const,
       swatch: { ...swatch, group: a.group },
       index: at + i,

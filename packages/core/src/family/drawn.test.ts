@@ -101,8 +101,11 @@ describe('a drawn growth', () => {
   test.each([
     [['100', '200', '300'], 0, '150'],
     [['1', '2', '3'], 1, '2.5'],
+    [['50', '500', '950'], 0, '300'],
+    [['50', '78', '106'], 1, '90'],
     [['50', '100', '75'], 0, '75-2'],
     [['pale', 'mid', 'deep'], 0, 'pale-mid'],
+    [['pale', 'pale-mid', 'mid', 'deep'], 0, 'pale-2'],
   ])('between %j at %i there is room for %s', (labels, at, label) => {
     expect(labelBetween(labels, at)).toBe(label);
   });

@@ -152,16 +152,37 @@ export function withoutStep({ labels, steps }: DrawnGrowth, index: number): Draw
   return { kind: 'drawn', labels: rest(labels), steps: rest(steps) };
 }
 
+/** What numbers of a scale are multiples of, the roundest first. */
+const ROUND = [1000, 500, 100, 50, 25, 10, 5, 1, 0.5, 0.25, 0.1, 0.05, 0.01];
+
+/** The roundest number well between two others, as near to their middle as it can be. */
+function roundBetween(a: number, b: number): number {
+  const middle = (a + b) / 2;
+  const reach = Math.abs(b - a) / 4;
+  for (const unit of ROUND) {
+    const near = Math.round(middle / unit) * unit;
+    if (Math.abs(near - middle) <= reach) return rounded(near);
+  }
+  return rounded(middle);
+}
+
 /**
- * A label for a shade between two others, that none of them has: the number halfway between theirs, or the first one's
- * with what tells them apart.
+ * A label for a shade between two others, that none of them has: the roundest number between theirs, or the first
+ * one's with what tells it from them, of at most 24 characters.
  */
 export function labelBetween(labels: readonly string[], index: number): string {
   const [a, b] = [labels[index]!, labels[index + 1]!];
-  const middle = (Number(a) + Number(b)) / 2;
-  const numeric = a.trim() !== '' && b.trim() !== '' && Number.isFinite(middle);
-  const wanted = numeric ? String(rounded(middle)) : `${a}-${b}`.slice(0, 20);
-  let label = wanted;
-  for (let n = 2; labels.includes(label); n++) label = `${wanted}-${n}`;
-  return label;
+  const [from, to] = [a, b].map((label) => (label.trim() === '' ? Number.NaN : Number(label))) as [
+    number,
+    number,
+  ];
+  const wanted = Number.isFinite(from) && Number.isFinite(to) ? String(roundBetween(from, to)) : null;
+  if (wanted !== null && !labels.includes(wanted)) return wanted;
+  // Words that come of two are made once; after that they are counted.
+  const isMade = a.includes('-') || b.includes('-');
+  const stem = (wanted ?? (isMade ? a.replace(/-.*$/, '') : `${a}-${b}`)).slice(0, 20);
+  if (!labels.includes(stem)) return stem;
+  let n = 2;
+  while (labels.includes(`${stem}-${n}`)) n++;
+  return `${stem}-${n}`;
 }

@@ -1,9 +1,12 @@
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
-import { beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
+import { format, isPlain, NOT_PLAIN, plainNames } from '../../names/plain.ts';
 import { runs } from '../../test/runs.ts';
 import { describeColor } from '../color/describe.ts';
 import { fromRgb8 } from '../color/parse.ts';
-import { indexNames, type NameIndex, shippedNames } from './names.ts';
+import { indexNames, nameOf, shippedNames } from './names.ts';
+import { PLAIN_NAMES } from './plain-names.ts';
 
 const channel = fc.integer({ min: 0, max: 255 });
 const small = indexNames([
@@ -13,11 +16,6 @@ const small = indexNames([
 ]);
 
 describe('names', () => {
-  let shipped: NameIndex;
-  beforeAll(async () => {
-    shipped = await shippedNames();
-  });
-
   it('finds the nearest, as trying all would', () => {
     const list = Array.from({ length: 200 }, (_, i) => ({
       name: `n${i}`,
@@ -34,20 +32,55 @@ describe('names', () => {
     expect(small.nearest(11, 95, 107)).toMatchObject({ name: 'Deep Water', difference: 0 });
   });
 
-  it('has a near name in the shipped list for any colour', () => {
-    fc.assert(
-      fc.property(channel, channel, channel, (r, g, b) => {
-        expect(shipped.nearest(r, g, b).difference).toBeLessThan(0.05);
-      }),
-    );
-  });
-
   it('searches by words, accents and case aside, best first', () => {
     expect(small.search('WATER').map((item) => item.name)).toEqual(['Water', 'Deep Water']);
     expect(small.search('lait cafe')).toMatchObject([{ hex: '#a67b5b' }]);
     expect(small.search('  ')).toEqual([]);
-    expect(shipped.search('blue', 10)).toHaveLength(10);
+    expect(shippedNames().search('blue', 10)).toHaveLength(10);
     expect(() => indexNames([])).toThrow(RangeError);
+  });
+});
+
+describe('the names that ship', () => {
+  const lines = PLAIN_NAMES.trim().split('\n');
+
+  it('are plain, every one of them, and once there', () => {
+    expect(lines.length).toBeGreaterThan(2500);
+    for (const line of lines) {
+      expect(line).toMatch(/^[0-9a-f]{6}[A-Z][A-Za-z ]+$/);
+      expect(isPlain(line.slice(6)), line).toBe(true);
+    }
+    expect(new Set(lines.map((line) => line.slice(6))).size).toBe(lines.length);
+    for (const phrase of NOT_PLAIN) expect(isPlain(phrase), phrase).toBe(false);
+  });
+
+  it('are those that the reviewed words make', () => {
+    expect(readFileSync(new URL('plain-names.ts', import.meta.url), 'utf8')).toBe(format(plainNames()));
+  });
+
+  it.each([
+    ['a word that nobody has read', 'Acid Pops'],
+    ['a word twice', 'Blue Blue Sky'],
+    ['what is called after something, with more around it', 'Light Vanilla Ice'],
+    ['more than three words', 'Light Soft Deep Sea'],
+    ['digits or signs', 'Grey 3'],
+  ])('leave out %s', (_, name) => {
+    expect(isPlain(name)).toBe(false);
+  });
+
+  it('name any colour by a near one, or by what it looks like; always alike', () => {
+    fc.assert(
+      fc.property(channel, channel, channel, (r, g, b) => {
+        const { name, difference } = shippedNames().nearest(r, g, b);
+        const given = nameOf(fromRgb8(r, g, b));
+        const words = describeColor(fromRgb8(r, g, b));
+        expect(given.toLowerCase()).toBe(difference <= 0.05 ? name.toLowerCase() : words);
+        expect(given).toMatch(/^[A-Z]/);
+      }),
+      { numRuns: runs(1000) },
+    );
+    expect(nameOf(fromRgb8(0, 0, 0))).toBe('Black');
+    expect(nameOf(fromRgb8(255, 255, 255))).toBe('White');
   });
 });
 

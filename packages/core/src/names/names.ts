@@ -1,5 +1,8 @@
-/// <reference path="./color-name-list.d.ts" />
+import { describeColor } from '../color/describe.ts';
+import { toRgb8 } from '../color/gamut.ts';
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
+import type { Color } from '../color/spaces.ts';
+import { PLAIN_NAMES } from './plain-names.ts';
 
 export interface NamedColor {
   readonly name: string;
@@ -14,7 +17,8 @@ export interface NameIndex {
   search(text: string, most?: number): NamedColor[];
 }
 
-const channels = (hex: string): Triple =>
+/** The 8-bit channels of `#rrggbb`. */
+export const channelsOf = (hex: string): Triple =>
   [1, 3, 5].map((i) => Number.parseInt(hex.slice(i, i + 2), 16)) as Triple;
 const plain = (text: string) =>
   text
@@ -22,14 +26,14 @@ const plain = (text: string) =>
     .replace(/[\u0300-\u036f]/g, '')
     .toLowerCase();
 
-/** Makes a list of names ready for looking up: a quarter of a second for 30,000, then microseconds each. */
+/** Makes a list of names ready for looking up: milliseconds for some thousand, then microseconds each. */
 export function indexNames(list: readonly NamedColor[]): NameIndex {
   if (!list.length) throw new RangeError('The list of names is empty.');
   const labs = new Float64Array(list.length * 3);
   const lab: Triple = [0, 0, 0];
   // Sorted by lightness, so that a search outwards from a colour's own can stop early.
   const order = list.map((item) => {
-    const [r, g, b] = channels(item.hex);
+    const [r, g, b] = channelsOf(item.hex);
     rgbToOklab(r, g, b, lab);
     return { item, lab: [...lab] as Triple };
   });
@@ -80,10 +84,28 @@ export function indexNames(list: readonly NamedColor[]): NameIndex {
   return { nearest, search };
 }
 
-let shipped: Promise<NameIndex> | undefined;
+let shipped: NameIndex | undefined;
 
-/** The open list of colour names that ships with the app, loaded when it is first wanted. */
-export function shippedNames(): Promise<NameIndex> {
-  shipped ??= import('color-name-list').then(({ colornames }) => indexNames(colornames));
+/** The plain names that ship with the app. */
+export function shippedNames(): NameIndex {
+  shipped ??= indexNames(
+    PLAIN_NAMES.trim()
+      .split('\n')
+      .map((line) => ({ name: line.slice(6), hex: `#${line.slice(0, 6)}` })),
+  );
   return shipped;
+}
+
+/** How far (ΔE OK) a colour may be from one with a name to be called by it. */
+const NEAR = 0.05;
+
+/**
+ * The name of a colour that nobody has named: that of the nearest plain name, or its description where none is near.
+ * Always the same for the same colour; alpha is left out, and a colour outside sRGB is named as it is shown.
+ */
+export function nameOf(color: Color): string {
+  const { name, difference } = shippedNames().nearest(...toRgb8(color));
+  if (difference <= NEAR) return name;
+  const words = describeColor(color);
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -225,9 +225,26 @@ describe('edits of families', () => {
     const own = after(doc, familyFromShade(doc, resolved, '800', { id: 'new', name: 'Dusk' })!);
     expect(painted(resolveSystem(own))).toEqual(painted(system));
     expect(resolveSystem(own).families.get('deepwater')!.byLabel.get('800')!.handSet).toBe(false);
-    const follows = resolveSystem(after(doc, baseFromShade(resolved, '800')!));
+    const made = baseFromShade(resolved, '800')!;
+    const follows = resolveSystem(after(doc, made.command));
+    expect(made.at).toBe('800');
+    expect(follows.families.get('deepwater')!.byLabel.get('800')).toMatchObject({
+      isBase: true,
+      handSet: false,
+      css: '#3a2a6b',
+    });
     expect(base(follows, 'deepwater')).toBe('#3a2a6b');
     expect(readoutOf(follows).handSet).toEqual([]);
     expect(baseFromShade(deepwater, '800')).toBeNull();
+    // One that is out of order says where it goes instead.
+    const out = after(SKERRY_LINE, {
+      type: 'setShade',
+      family: 'deepwater',
+      shade: '800',
+      color: '#d9f0f3',
+    });
+    const moved = baseFromShade(resolveSystem(out).families.get('deepwater')!, '800')!;
+    expect(moved.at).not.toBe('800');
+    expect(resolveSystem(after(out, moved.command)).families.get('deepwater')!.base.label).toBe(moved.at);
   });
 });

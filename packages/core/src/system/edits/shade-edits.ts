@@ -1,11 +1,12 @@
+import { rgb8ToOklch, toRgb8 } from '../../color/gamut.ts';
 import { readColor } from '../../color/parse.ts';
 import { canonical } from '../../color/write.ts';
-import { drawnFrom, labelBetween, withoutStep, withStepBetween } from '../../family/drawn.ts';
+import { drawnFrom, labelBetween, withoutStep, withStepBetween, withStepMoved } from '../../family/drawn.ts';
 import type { Command, SimpleCommand } from '../commands/command.ts';
 import type { ProjectDocument } from '../document.ts';
 import type { Family } from '../families/family.ts';
 import { plainlyGrounded } from '../families/growth-ground.ts';
-import type { ResolvedFamily } from '../families/resolved-family.ts';
+import { type ResolvedFamily, resolveFamily } from '../families/resolved-family.ts';
 import { grownOf } from './family-edits.ts';
 import { type Instead, relinked, usesOfFamily } from './relink.ts';
 
@@ -43,18 +44,34 @@ export function shadeTakenOut(
   return { type: 'batch', label: `take ${label} out of ${family.name}`, commands };
 }
 
-/** Makes a colour that was set by hand the base, and lets its shade grow again. */
-export function baseFromShade({ family }: ResolvedFamily, label: string): Command | null {
+/**
+ * Makes a colour that was set by hand the base, and lets its shade grow again. The base takes the place that its growth
+ * gives it; where that is another, the growth is drawn as it is now with the base at this label, as far as its lightness
+ * lies between those of its neighbours. `at` is the label at which it stands then.
+ */
+export function baseFromShade(
+  resolved: ResolvedFamily,
+  label: string,
+): { readonly command: Command; readonly at: string } | null {
+  const { family } = resolved;
   const own = family.handSet[label];
   if (own === undefined || (family.follows && family.follows.by !== 'tint')) return null;
   const color = canonical({ ...readColor(own), alpha: 1 });
+  const { [label]: _, ...handSet } = family.handSet;
+  const standsAt = (growth: Family['growth']) =>
+    resolveFamily({ ...family, base: color, growth, handSet }, { ...resolved, base: color }).base.label;
+  const drawn = drawnFrom(grownOf(resolved));
+  const [lightness] = rgb8ToOklch(...toRgb8(readColor(color)));
+  const held = withStepMoved(drawn, drawn.labels.indexOf(label), { lightness });
+  const growth = standsAt(family.growth) !== label && standsAt(held) === label ? held : family.growth;
+  const commands: SimpleCommand[] = [
+    { type: 'setShade', family: family.id, shade: label, color: null },
+    ...(growth === family.growth ? [] : [{ type: 'setGrowth' as const, family: family.id, growth }]),
+    { type: 'setBase', family: family.id, color },
+  ];
   return {
-    type: 'batch',
-    label: `make the base of ${family.name} follow ${label}`,
-    commands: [
-      { type: 'setShade', family: family.id, shade: label, color: null },
-      { type: 'setBase', family: family.id, color },
-    ],
+    command: { type: 'batch', label: `make the base of ${family.name} follow ${label}`, commands },
+    at: standsAt(growth),
   };
 }
 

@@ -8,7 +8,7 @@ import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
 import { newId, useEditing } from '../../../store/editing.ts';
 import { useDocumentPart, useProjectId } from '../../../store/selectors.ts';
-import { newSwatches, useColorNames } from '../../../tray/new-swatches.ts';
+import { newSwatches } from '../../../tray/new-swatches.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { NumberField } from '../../../ui/number-field.tsx';
@@ -22,12 +22,11 @@ function CutInto({ resolved }: { resolved: ResolvedGradient }) {
   const { edit } = useEditing();
   const [count, setCount] = useState(5);
   const colors = useMemo(() => cutColors(resolved, count), [resolved, count]);
-  const names = useColorNames(colors);
   const { gradient } = resolved;
   const toTray = () => {
     const there = new Set(tray.map(({ color }) => color));
     const fresh = [...new Set(colors)].filter((color) => !there.has(color));
-    const commands = newSwatches(fresh, names).map(
+    const commands = newSwatches(fresh).map(
       (swatch) => ({ type: 'addSwatch', swatch: { ...swatch, group: gradient.name } }) as const,
     );
     if (!commands.length) toast('They are in the tray already.');

@@ -1,3 +1,5 @@
+import { readColor } from '@mint-lamp/core/color/parse';
+import { nameOf } from '@mint-lamp/core/names/names';
 import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
 import { slugsOf } from '@mint-lamp/core/system/names';
 import { basesOf, type ProposedSystem } from '@mint-lamp/core/system/rounds/propose-systems';
@@ -6,7 +8,7 @@ import { useMemo, useState } from 'react';
 import { newFamily } from '../../../kinds/families/new-family.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { useProjectDocument } from '../../../store/selectors.ts';
-import { newSwatches, useColorNames } from '../../../tray/new-swatches.ts';
+import { newSwatches } from '../../../tray/new-swatches.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { Dialog } from '../../../ui/dialog.tsx';
@@ -29,7 +31,6 @@ export function AdoptDialog({ round, proposal, name, onClose, onAdopted }: Adopt
     () => proposal.colors.slice(round.kept.length + round.free.length),
     [proposal, round],
   );
-  const names = useColorNames(added);
   /** What is left out. */
   const [without, setWithout] = useState<ReadonlySet<string>>(new Set());
   const [as, setAs] = useState<Become>(document.families.length ? 'tray' : 'families');
@@ -46,7 +47,7 @@ export function AdoptDialog({ round, proposal, name, onClose, onAdopted }: Adopt
 
   const adopt = () => {
     const used = slugsOf(document.families);
-    const swatches = newSwatches(taken, names);
+    const swatches = newSwatches(taken);
     const commands: SimpleCommand[] = [
       ...changed.map(({ family, base }) => ({ type: 'setBase' as const, family, color: base })),
       ...swatches.map(
@@ -99,7 +100,7 @@ export function AdoptDialog({ round, proposal, name, onClose, onAdopted }: Adopt
                   <input type="checkbox" checked={!without.has(color)} onChange={() => toggle(color)} />
                   <ColorChip css={color} className="h-6 w-9" />
                   <span className="font-mono text-sm">{color}</span>
-                  <span className="truncate text-sm text-quiet">{names.get(color)}</span>
+                  <span className="truncate text-sm text-quiet">{nameOf(readColor(color))}</span>
                 </label>
               </li>
             ))}

@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import type { Keeping } from '@mint-lamp/core/system/rounds/kept';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { ofTab } from '../../../store/storage.ts';
 
 /** What the next round is asked for. */
@@ -52,6 +52,10 @@ function read(text: string | null, otherwise: Draft): Draft {
 export function useDraft(projectId: string, document: ProjectDocument) {
   const key = `mint-lamp/proposals/${projectId}`;
   const [draft, setDraft] = useState(() => read(ofTab.read(key), usual(document)));
+  // What is usual depends on what is there: once something of it is kept, it stays what it was.
+  useEffect(() => {
+    if (draft.families.length + draft.swatches.length) ofTab.write(key, JSON.stringify(draft));
+  }, [key, draft]);
   const set = (part: Partial<Draft>) => {
     const next = { ...draft, ...part };
     setDraft(next);

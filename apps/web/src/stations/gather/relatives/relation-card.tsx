@@ -65,10 +65,7 @@ export const RelationCard = memo(function RelationCard({ source, row, ribbon }: 
   const settled = useSettled(
     hexes.map((hex, i) => ({ hex, label: `${i + 1}: ${hex}, carries ${carried(...carries(i))} text` })),
   );
-  const taking = useTaking(
-    name,
-    settled.map(({ hex }) => hex),
-  );
+  const taking = useTaking(name);
   const picked = [...chosen].filter((i) => i < hexes.length).map((i) => hexes[i]!);
   const latest = useRef<readonly string[]>(hexes);
   latest.current = picked.length ? picked : hexes;

@@ -7,7 +7,7 @@ import { SearchField } from '../../../ui/search-field.tsx';
 import { useResting } from '../../../ui/use-resting.ts';
 import { useTaking } from '../taking/use-taking.ts';
 
-/** The open list of colour names, searched by word; what is found goes to the tray when it is pressed. */
+/** The plain colour names that ship with the app, searched by word; what is found goes to the tray when it is pressed. */
 export function NamesSearch() {
   const [text, setText] = useState('');
   const resting = useResting(text.trim());
@@ -15,10 +15,7 @@ export function NamesSearch() {
   const found = useMemo(() => (resting ? (job.result ?? []) : []), [resting, job.result]);
   const tray = useDocumentPart('tray');
   const inTray = new Set(tray.map(({ color }) => color));
-  const taking = useTaking(
-    'Names',
-    found.map(({ hex }) => hex),
-  );
+  const taking = useTaking('Names');
   return (
     <div className="px-5 pb-5">
       <SearchField
@@ -56,7 +53,9 @@ export function NamesSearch() {
         </ul>
       ) : (
         !resting && (
-          <EmptyState title="Thirty thousand names">Type a word, and take what is called by it.</EmptyState>
+          <EmptyState title="Three thousand plain names">
+            Type a word, and take what is called by it.
+          </EmptyState>
         )
       )}
     </div>

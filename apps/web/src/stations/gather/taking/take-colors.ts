@@ -21,30 +21,21 @@ const batch = (label: string, commands: SimpleCommand[]): Command | null =>
 const colors = (n: number) => (n === 1 ? '1 colour' : `${n} colours`);
 
 /** Into the tray, in a group named after where they are from; null when all of them lie there already. */
-export function toTray(
-  { tray }: ProjectDocument,
-  taken: readonly string[],
-  group: string,
-  names: ReadonlyMap<string, string>,
-): Command | null {
+export function toTray({ tray }: ProjectDocument, taken: readonly string[], group: string): Command | null {
   const there = new Set(tray.map(({ color }) => color));
   const fresh = [...new Set(taken)].filter((color) => !there.has(color));
   return batch(
     `take ${colors(fresh.length)} from ${group}`,
-    newSwatches(fresh, names).map((swatch) => ({ type: 'addSwatch', swatch: { ...swatch, group } })),
+    newSwatches(fresh).map((swatch) => ({ type: 'addSwatch', swatch: { ...swatch, group } })),
   );
 }
 
 /** A family of each, under its nearest name. */
-export function toFamilies(
-  { families }: ProjectDocument,
-  taken: readonly string[],
-  names: ReadonlyMap<string, string>,
-): Command | null {
+export function toFamilies({ families }: ProjectDocument, taken: readonly string[]): Command | null {
   const used = slugsOf(families);
   return batch(
     `make ${taken.length === 1 ? 'a family' : `${taken.length} families`} of colours`,
-    newSwatches(taken, names).map(({ name, color }) => ({
+    newSwatches(taken).map(({ name, color }) => ({
       type: 'addFamily',
       family: newFamily(color, name, used),
     })),

@@ -8,7 +8,6 @@ import { addressOf } from '../../../addresses.ts';
 import { edit } from '../../../store/editing.ts';
 import { selectProject, selectSystem } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
-import { useColorNames } from '../../../tray/new-swatches.ts';
 import { toFamilies, toFollowing, toGradient, toPair, toTray } from './take-colors.ts';
 
 export interface Taking {
@@ -22,17 +21,14 @@ export interface Taking {
 
 /**
  * The ways to take colours from something with a name, which their group in the tray and their gradient are called
- * after. `nameable` are those that may be taken, for their own names. What is returned is the same for as long as the
+ * after. What is returned is the same for as long as the
  * view is there, and does not follow the document: that is looked at when something is taken.
  */
-export function useTaking(from: string, nameable: readonly string[]): Taking {
+export function useTaking(from: string): Taking {
   const store = useStore() as AppStore;
   const navigate = useNavigate();
-  const key = nameable.join(' ');
-  // biome-ignore lint/correctness/useExhaustiveDependencies: named anew when they are other ones
-  const names = useColorNames(useMemo(() => [...new Set(nameable)], [key]));
-  const latest = useRef({ from, names });
-  latest.current = { from, names };
+  const latest = useRef({ from });
+  latest.current = { from };
   return useMemo(() => {
     const now = () => ({ ...latest.current, ...selectProject(store.getState()) });
     const see = (
@@ -43,8 +39,8 @@ export function useTaking(from: string, nameable: readonly string[]): Taking {
     });
     return {
       tray(colors) {
-        const { document, from: group, names: known } = now();
-        const command = toTray(document, colors, group, known);
+        const { document, from: group } = now();
+        const command = toTray(document, colors, group);
         if (!command) toast('They are in the tray already.');
         else if (store.dispatch(edit(command))) {
           const n = command.type === 'batch' ? command.commands.length : 1;
@@ -52,8 +48,8 @@ export function useTaking(from: string, nameable: readonly string[]): Taking {
         }
       },
       families(colors) {
-        const { document, names: known } = now();
-        const command = toFamilies(document, colors, known);
+        const { document } = now();
+        const command = toFamilies(document, colors);
         if (!command || !store.dispatch(edit(command))) return;
         const first = command.type === 'batch' ? command.commands[0] : null;
         const family = first?.type === 'addFamily' ? [first.family.id] : [];

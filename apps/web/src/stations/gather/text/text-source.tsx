@@ -8,7 +8,7 @@ import { useEditing } from '../../../store/editing.ts';
 import { selectProject, useProjectDocument } from '../../../store/selectors.ts';
 import { ofTab } from '../../../store/storage.ts';
 import { useAppSelector } from '../../../store/store.ts';
-import { newSwatches, useColorNames } from '../../../tray/new-swatches.ts';
+import { newSwatches } from '../../../tray/new-swatches.ts';
 import { Button } from '../../../ui/button.tsx';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
 import { useGradually } from '../../../ui/use-gradually.ts';
@@ -68,10 +68,6 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
   const chosen = shown.filter((item) => isChosen(item) && !inTray.has(item.color));
   const reading = useJob('readSheet', result.isSheet ? text : null);
   const system = result.isSheet ? reading.result : null;
-  // After the rest, so that the page is left its share of the machine.
-  const names = useColorNames(
-    useMemo(() => (reading.busy ? [] : result.found.map(({ color }) => color)), [result, reading.busy]),
-  );
 
   const collect = (colors: readonly string[]) => {
     const fresh = colors.filter((color) => !inTray.has(color));
@@ -79,7 +75,7 @@ export function TextSource({ asSystem }: { asSystem: boolean }) {
       toast('They are in the tray already.');
       return;
     }
-    const commands = newSwatches(fresh, names).map((swatch) => ({ type: 'addSwatch' as const, swatch }));
+    const commands = newSwatches(fresh).map((swatch) => ({ type: 'addSwatch' as const, swatch }));
     const label = commands.length === 1 ? 'collect 1 colour' : `collect ${commands.length} colours`;
     if (edit({ type: 'batch', label, commands }))
       toast(

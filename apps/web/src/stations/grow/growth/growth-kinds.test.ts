@@ -45,6 +45,15 @@ describe('even ratios', () => {
 
 describe('a number of steps', () => {
   const held = new Set(['500', '700']);
+  it('has round labels, whichever way it came', () => {
+    const few = withCount(USUAL_GROWTH, 3, new Set(), WHITE)!;
+    for (const growth of [USUAL_GROWTH, few, { ...few, labels: ['50', '500', '950'] }])
+      for (const label of withCount(growth, 24, new Set(), WHITE)!.labels)
+        expect(Number(label) % 5, label).toBe(0);
+    const words = withCount({ ...USUAL_GROWTH, labels: ['pale', 'mid', 'deep'] }, 6, new Set(), WHITE)!;
+    expect(words.labels.filter((label) => label.startsWith('pale'))).toHaveLength(3);
+  });
+
   test.each(GROWTH_KINDS)('$value gets more and fewer, and what is held stays', ({ value }) => {
     const growth = growthOfKind(value, USUAL_GROWTH, START);
     for (const count of [3, 5, 11, 14, 24]) {

@@ -83,11 +83,11 @@ export function relabelled(growth: FamilyGrowth, labels: readonly string[], grou
   return { ...growth, labels, ratios: evenRatios(labels.length, ground) };
 }
 
-/** How far apart two neighbouring labels are, as numbers; 1 where they are none. */
-const gapAt = (labels: readonly string[], i: number) => {
-  const gap = Math.abs(Number(labels[i + 1]) - Number(labels[i]));
-  return Number.isFinite(gap) ? gap : 1;
-};
+/** Where labels stand on their scale: as the numbers that they are, or by their places where some are none. */
+function placesOf(labels: readonly string[]): number[] {
+  const numbers = labels.map((label) => (label.trim() ? Number(label) : Number.NaN));
+  return numbers.every(Number.isFinite) ? numbers : labels.map((_, i) => i);
+}
 
 /**
  * A growth with more or fewer steps: new ones where labels are farthest apart; those that go are where labels are
@@ -100,11 +100,17 @@ export function withCount(
   ground: Rgba,
 ): FamilyGrowth | null {
   let now = growth;
+  const places = placesOf(growth.labels);
+  const gapAt = (i: number) => Math.abs(places[i + 1]! - places[i]!);
   while (now.labels.length < count) {
     const { labels } = now;
     let at = 0;
-    for (let i = 1; i < labels.length - 1; i++) if (gapAt(labels, i) > gapAt(labels, at)) at = i;
+    for (let i = 1; i < labels.length - 1; i++) if (gapAt(i) > gapAt(at)) at = i;
     const label = labelBetween(labels, at);
+    const [from, to] = [places[at]!, places[at + 1]!];
+    const place = Number(label);
+    const isBetween = place > Math.min(from, to) && place < Math.max(from, to);
+    places.splice(at + 1, 0, isBetween ? place : (from + to) / 2);
     now =
       now.kind === 'drawn'
         ? withStepBetween(now, at, label)
@@ -114,8 +120,9 @@ export function withCount(
     const { labels } = now;
     let at = -1;
     for (let i = 1; i < labels.length - 1; i++)
-      if (!held.has(labels[i]!) && (at < 0 || gapAt(labels, i - 1) < gapAt(labels, at - 1))) at = i;
+      if (!held.has(labels[i]!) && (at < 0 || gapAt(i - 1) < gapAt(at - 1))) at = i;
     if (at < 0) return null;
+    places.splice(at, 1);
     now =
       now.kind === 'drawn'
         ? withoutStep(now, at)

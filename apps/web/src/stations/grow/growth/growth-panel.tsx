@@ -110,7 +110,7 @@ export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground, g
           value={growth.ratios.join(' ')}
           mono
           onCommit={(text) => {
-            const ratios = wordsOf(text).map((word) => Number(word.replace(',', '.')));
+            const ratios = wordsOf(text).map((word) => Number(word.replace(/,$/, '').replace(',', '.')));
             const fault = faultOfRatios(ratios, growth.labels.length);
             if (!fault) onCommit({ ...growth, ratios });
             return fault;
@@ -136,7 +136,7 @@ export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground, g
           mono
           className="flex-1"
           onCommit={(text) => {
-            const labels = wordsOf(text);
+            const labels = wordsOf(text.replaceAll(',', ' '));
             const fault = faultOfLabels(labels, growth.kind === 'drawn' ? growth.labels.length : null);
             if (!fault) onCommit(relabelled(growth, labels, own));
             return fault;

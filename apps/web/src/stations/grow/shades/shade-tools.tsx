@@ -32,7 +32,7 @@ export function ShadeTools({ resolved }: { resolved: ResolvedFamily }) {
       isBase={shade.isBase}
       handSet={shade.handSet}
       grown={shade.handSet ? shade.grown : null}
-      canBeBase={!family.follows || family.follows.by === 'tint'}
+      asBase={shade.handSet ? (baseFromShade(resolved, shade.label)?.at ?? null) : null}
     />
   );
 }
@@ -48,12 +48,13 @@ interface ToolsProps {
   handSet: boolean;
   /** What growth would give, for one that was set by hand. */
   grown: string | null;
-  canBeBase: boolean;
+  /** The label at which it would stand as the base; null for one that cannot be it. */
+  asBase: string | null;
 }
 
 /** Drawn again only when another shade is selected, or it changes what it is; not while a base is dragged. */
 const Tools = memo(function Tools(props: ToolsProps) {
-  const { family, name, label, index, count, isBase, handSet, grown, canBeBase } = props;
+  const { family, name, label, index, count, isBase, handSet, grown, asBase } = props;
   const store = useStore() as AppStore;
   const id = useProjectId();
   const { edit } = useEditing();
@@ -70,10 +71,9 @@ const Tools = memo(function Tools(props: ToolsProps) {
     }
   };
   const toBase = () => {
-    const command = baseFromShade(now().resolved, label);
-    if (command && edit(command)) {
-      const { base } = now().resolved;
-      toast(`It is the base now, and stands at ${base.label}`);
+    const made = baseFromShade(now().resolved, label);
+    if (made && edit(made.command)) {
+      toast(`It is the base now, and stands at ${made.at}`);
       navigate(addressOf(id, 'grow', family));
     }
   };
@@ -120,9 +120,17 @@ const Tools = memo(function Tools(props: ToolsProps) {
           <Button small onClick={() => edit({ type: 'setShade', family, shade: label, color: null })}>
             Let it grow again
           </Button>
-          {canBeBase && (
-            <Button small onClick={toBase}>
-              Let the base follow it
+          {asBase !== null && (
+            <Button
+              small
+              onClick={toBase}
+              title={
+                asBase === label
+                  ? 'It stays where it is; the other shades grow from it'
+                  : `It is lighter or darker than its neighbours: as the base it stands at ${asBase}`
+              }
+            >
+              {asBase === label ? 'Let the base follow it' : `Let the base follow it, at ${asBase}`}
             </Button>
           )}
           <Button small onClick={toFamily}>

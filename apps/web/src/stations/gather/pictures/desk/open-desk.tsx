@@ -87,7 +87,6 @@ export function OpenDesk({ picture, pixels, tools }: OpenDeskProps) {
   const measured = useWorst(pixels, tab === 'text' ? picture.textOver : null);
   const pinnedRow = palettes?.rows.find(({ leaning }) => leaning === pinned?.leaning);
   const markerColors = picture.markers.flatMap(({ id }) => colors.get(id) ?? []);
-  const nameable = [...markerColors, ...(palettes?.rows.flatMap((row) => row.colors.map(hexOf)) ?? [])];
   // Text is mostly dark or light; besides these, what is at hand.
   const rows = palettes?.rows.filter(
     (row) => row === pinnedRow || row.leaning === 'high light' || row.leaning === 'low light',
@@ -99,7 +98,7 @@ export function OpenDesk({ picture, pixels, tools }: OpenDeskProps) {
   const [tolerance, setTolerance] = useState(USUAL_TOLERANCE);
   const followed = useLine(pixels, tab === 'line' && line ? { line, side, tolerance } : null);
   const ratios = useRatios(pixels, tab === 'text' ? picture.textOver : null, candidates);
-  const taking = useTaking(picture.name, nameable);
+  const taking = useTaking(picture.name);
 
   const aimHere = (to: Spot | null) => aiming.at(to && { ...to, side }, true);
   const setSide = (next: Side) => {
