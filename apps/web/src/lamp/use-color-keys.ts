@@ -55,7 +55,10 @@ export function useColorKeys({ painted, change }: LitColor): void {
         Math.max(0, from[1] + move[1] * way),
         (from[2] + move[2] * way + 360) % 360,
       ];
-      const [r, g, b] = oklchToRgb8(...oklch);
+      const moved = oklchToRgb8(...oklch);
+      // What cannot be more colourful stays as it is.
+      const isLess = move[1] * way > 0 && rgb8ToOklch(...moved)[1] < rgb8ToOklch(now.r, now.g, now.b)[1];
+      const [r, g, b] = isLess ? ([now.r, now.g, now.b] as Triple) : moved;
       const command = to(colorOf({ r, g, b, alpha: now.alpha }));
       run = { oklch, hex: hexOfRgb8(r, g, b), command };
       preview(command);

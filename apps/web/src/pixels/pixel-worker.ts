@@ -4,7 +4,7 @@ import { followRow } from '@mint-lamp/core/gradient/follow-row';
 import { type Division, dimOthers, divide } from '@mint-lamp/core/picture/division';
 import { countInParts, type Histogram } from '@mint-lamp/core/picture/histogram';
 import { LEANINGS, type Leaning, paletteOfHistogram } from '@mint-lamp/core/picture/palette';
-import { deepestPlaces } from '@mint-lamp/core/picture/places';
+import { palettePlaces } from '@mint-lamp/core/picture/places';
 import { type PictureLine, rowAlong } from '@mint-lamp/core/picture/row';
 import { averageAround, type Pixels } from '@mint-lamp/core/picture/sample';
 import { halved, partOf } from '@mint-lamp/core/picture/shrink';
@@ -262,17 +262,11 @@ function rowOf(h: Histogram, leaning: Leaning, size: number, moved: readonly Mov
   divisions.set(leaning, division);
   const small = levels[levels.length - 1]!;
   const factor = 2 ** (levels.length - 1);
-  const places = deepestPlaces(small, division.nearest, colors.length);
+  const places = palettePlaces(whole, small, factor, division, colors);
   return {
     leaning,
     colors: colors.map((color, i) => {
-      const deep = color.moved ? null : places[i];
-      // What is too small to be seen from afar stays at the pixel where it was met.
-      const at = deep && {
-        x: Math.min(whole.width - 1, Math.floor((deep.x + 0.5) * factor)),
-        y: Math.min(whole.height - 1, Math.floor((deep.y + 0.5) * factor)),
-      };
-      return { ...color, ...at, share: division.shares[i]! };
+      return { ...color, ...(color.moved ? null : places[i]), share: division.shares[i]! };
     }),
   };
 }

@@ -60,8 +60,16 @@ export function maxChroma(l: number, h: number, gamut: Gamut = 'srgb'): number {
     if (isOklabInside(l, middle * cos, middle * sin, gamut)) low = middle;
     else high = middle;
   }
-  return low;
+  // The edge from black to sRGB's blue lies beyond a dent of the gamut, which halving does not look across.
+  const edge = l * BLUE_EDGE;
+  if (gamut !== 'srgb' || edge <= low || Math.abs(h - BLUE_HUE) > 0.001) return low;
+  return inside(oklabToLinear(l, edge * cos, edge * sin, scratch), ON_EDGE) ? edge : low;
 }
+
+/** The OKLCH hue of sRGB's blue, its chroma in parts of its lightness, and how near its edge has to be met. */
+const BLUE_HUE = 264.05202;
+const BLUE_EDGE = 0.31321438863448475 / 0.45201371817442365;
+const ON_EDGE = 1e-5;
 
 const clip = (v: number) => (v < 0 ? 0 : Math.min(v, 1));
 
@@ -129,6 +137,10 @@ export function toRgb8(c: Color): Triple {
  * gamut asks.
  */
 export function oklchToRgb8(l: number, c: number, h: number): Triple {
+  // What is inside stays as it is, also beyond a dent of the gamut.
+  const direct = polar(c, h);
+  if (l > 0 && l < 1 && isOklabInside(l, direct[0], direct[1]))
+    return linearToRgb8(oklabToLinear(l, direct[0], direct[1], [0, 0, 0]));
   const [a, b] = polar(Math.min(c, maxChroma(l, h)), h);
   return linearToRgb8(oklabToLinear(l, a, b, [0, 0, 0]));
 }

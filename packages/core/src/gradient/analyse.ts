@@ -145,11 +145,15 @@ const finite = (v: number | undefined) => (v !== undefined && Number.isFinite(v)
 /** A colour shifted in OKLCH and held inside sRGB, in 8 bits; alpha stays. What is no finite number shifts nothing. */
 export function shiftedColor(c: Rgba, shift: Shift): Rgba {
   const [hue, saturation, lightness] = [shift.hue, shift.saturation, shift.lightness].map(finite) as Triple;
+  if (!hue && !saturation && !lightness) return c;
   const [l, a, b] = oklab(c);
   const h = (Math.atan2(b, a) * 180) / Math.PI + (hue % 360);
   const nextL = Math.min(1, Math.max(0, l + lightness));
   const [r, g, bl] = oklchToRgb8(nextL, Math.hypot(a, b) * Math.max(0, 1 + saturation), h);
-  return { r, g, b: bl, alpha: c.alpha };
+  const moved = { r, g, b: bl, alpha: c.alpha };
+  // What is asked to be more colourful and cannot be stays as it is without that.
+  const without = saturation > 0 ? shiftedColor(c, { hue, lightness }) : moved;
+  return chromaOf(without) > chromaOf(moved) ? without : moved;
 }
 
 /** Shifts hue, saturation and lightness of all stops, each as {@link shiftedColor}; places stay. */

@@ -265,8 +265,6 @@ function describe(h: Histogram, weight: Float64Array, centers: Centers, nearest:
   const k = centers.length / 3;
   const sums = new Float64Array(k * 4);
   const sizes = new Float64Array(k);
-  const closest = new Float64Array(k).fill(Number.POSITIVE_INFINITY);
-  const places = new Int32Array(k).fill(-1);
   for (let i = 0; i < nearest.length; i++) {
     const c = nearest[i]!;
     const w = weight[i]!;
@@ -275,17 +273,20 @@ function describe(h: Histogram, weight: Float64Array, centers: Centers, nearest:
     sums[c * 4 + 1]! += h.green[i]! * w;
     sums[c * 4 + 2]! += h.blue[i]! * w;
     sums[c * 4 + 3]! += w;
-    const d = squared(
-      h.l[i]! - centers[c * 3]!,
-      h.a[i]! - centers[c * 3 + 1]!,
-      h.b[i]! - centers[c * 3 + 2]!,
-    );
-    if (d < closest[c]!) {
-      closest[c] = d;
-      places[c] = h.place[i]!;
-    }
   }
   const mean = (c: number, i: number) => Math.round(sums[c * 4 + i]! / sums[c * 4 + 3]!);
+  // Where it is met: not where the centre is, which the mean of its pixels may have left.
+  const means = Array.from({ length: k }, (_, c) => rgbToOklab(mean(c, 0), mean(c, 1), mean(c, 2)));
+  const closest = new Float64Array(k).fill(Number.POSITIVE_INFINITY);
+  const places = new Int32Array(k).fill(-1);
+  for (let i = 0; i < nearest.length; i++) {
+    const c = nearest[i]!;
+    const [l, a, b] = means[c]!;
+    const d = squared(h.l[i]! - l, h.a[i]! - a, h.b[i]! - b);
+    if (!(d < closest[c]!)) continue;
+    closest[c] = d;
+    places[c] = h.place[i]!;
+  }
   return Array.from({ length: k }, (_, c) => c)
     .filter((c) => sizes[c]! > 0)
     .map((c) => ({

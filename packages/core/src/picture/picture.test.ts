@@ -6,8 +6,8 @@ import { dimOthers, divide } from './division.ts';
 import { countInParts, histogramOf } from './histogram.ts';
 import { pictureKindOf } from './kind.ts';
 import { LEANINGS, type Leaning, meanError, paletteOf, paletteOfHistogram } from './palette.ts';
-import { deepestPlaces } from './places.ts';
-import { averageAround, maskNear, sampledText } from './sample.ts';
+import { deepestPlaces, palettePlaces } from './places.ts';
+import { averageAround, maskNear, type Pixels, sampledText } from './sample.ts';
 import { halved, partOf } from './shrink.ts';
 
 /** A picture of patches with fine noise, as a photograph has; the same each time. */
@@ -228,9 +228,46 @@ describe('the places of a divided picture', () => {
       colors,
     );
     const list = Object.values(colors).map(([r, g, b]) => ({ r: r!, g: g!, b: b! }));
-    const { nearest } = divide(histogramOf(picture.pixels), list);
-    const places = deepestPlaces(picture, nearest, 4);
+    const division = divide(histogramOf(picture.pixels), list);
+    const places = deepestPlaces(picture, division, [...list, { r: 0, g: 255, b: 0 }]);
     expect(places).toEqual([{ x: 3, y: 2 }, { x: 10, y: 2 }, { x: 8, y: 3 }, null]);
+  });
+});
+
+describe('the places of a palette', () => {
+  const labOf = (p: { r: number; g: number; b: number }) => rgbToOklab(p.r, p.g, p.b);
+  const far = (a: readonly number[], b: readonly number[]) => Math.hypot(...a.map((v, i) => v - b[i]!));
+
+  it('show the colour as well as any pixel, or to the eye', () => {
+    // Soft slopes with grain, over which the mean of a part is met only in places.
+    const [width, height] = [160, 120];
+    const pixels = new Uint8ClampedArray(width * height * 4);
+    for (let i = 0; i < width * height; i++) {
+      const [x, y] = [i % width, Math.floor(i / width)];
+      const grain = ((i * 7919) % 41) - 20;
+      pixels.set([x * 1.6 + grain, y * 2 + grain, 200 - x + grain, 255], i * 4);
+    }
+    const whole = { width, height, pixels };
+    let small: Pixels = whole;
+    for (let n = 0; n < 2; n++) {
+      const parts = halved(small);
+      let step = parts.next();
+      while (!step.done) step = parts.next();
+      small = step.value;
+    }
+    const h = histogramOf(pixels);
+    const labs = Array.from({ length: width * height }, (_, i) =>
+      rgbToOklab(pixels[i * 4]!, pixels[i * 4 + 1]!, pixels[i * 4 + 2]!),
+    );
+    for (const leaning of LEANINGS)
+      for (const size of [2, 6]) {
+        const colors = paletteOfHistogram(h, size, leaning);
+        palettePlaces(whole, small, 4, divide(h, colors), colors).forEach(({ x, y }, i) => {
+          const lab = labOf(colors[i]!);
+          const best = labs.reduce((least, one) => Math.min(least, far(one, lab)), Number.POSITIVE_INFINITY);
+          expect(far(labs[y * width + x]!, lab)).toBeLessThanOrEqual(Math.max(0.02, best * 2));
+        });
+      }
   });
 });
 

@@ -1,6 +1,9 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../../test/runs.ts';
 import { rgb8ToOklch } from '../../color/gamut.ts';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
+import { shiftedColor } from '../../gradient/analyse.ts';
 import { after } from '../commands/after.fixture.ts';
 import { paint } from '../resolve/painted.ts';
 import { resolveSystem } from '../resolve/resolve.ts';
@@ -32,6 +35,34 @@ describe('a whole gradient that is shifted', () => {
     expect(loosened).toBeGreaterThan(2);
     const first = linksOf(stops).find(({ to }) => to === 'color') as { color: string };
     expect(paint(first.color).alpha).toBe(1);
+  });
+
+  it('is never less colourful where more is asked, in no stop, and lightness stays', () => {
+    const channel = fc.integer({ min: 0, max: 255 });
+    const blues = fc.tuple(fc.integer({ min: 0, max: 9 }), fc.integer({ min: 0, max: 9 }), channel);
+    fc.assert(
+      fc.property(
+        fc.oneof(fc.tuple(channel, channel, channel), blues),
+        fc.double({ min: 0.01, max: 1, noNaN: true }),
+        ([r, g, b], saturation) => {
+          const [l, c] = rgb8ToOklch(r, g, b);
+          const more = shiftedColor({ r, g, b, alpha: 1 }, { saturation });
+          const [nextL, nextC] = rgb8ToOklch(more.r, more.g, more.b);
+          expect(nextC).toBeGreaterThanOrEqual(c - 1e-9);
+          expect(Math.abs(nextL - l)).toBeLessThan(0.012);
+        },
+      ),
+      { numRuns: runs(2000) },
+    );
+    for (const saturation of [0.1, 0.2, 0.4]) {
+      const { stops } = shiftedStops(walking, firstLight, { ...NO_SHIFT, saturation });
+      const now = after(SKERRY_LINE, { type: 'setStops', gradient: 'first-light', stops });
+      const { colors } = resolveSystem(now).themes.get('day')!.gradients.get('first-light')!;
+      colors.forEach((color, i) => {
+        const [was, is] = [firstLight.colors[i]!, color!].map(({ r, g, b }) => rgb8ToOklch(r, g, b)[1]);
+        expect(is!).toBeGreaterThanOrEqual(was! - 1e-9);
+      });
+    }
   });
 
   it('is the same where nothing is asked, and keeps opacities, places and what has no colour', () => {

@@ -1,3 +1,4 @@
+import { rgb8ToOklch } from '../../color/gamut.ts';
 import { hexOfRgb8 } from '../../color/write.ts';
 import { type Shift, shiftedColor } from '../../gradient/analyse.ts';
 import { opacityOf, placeOf } from '../links/family-place.ts';
@@ -23,8 +24,13 @@ export interface ShiftedStops {
 /** ΔE OK within which a shade stands for the colour that is wanted. */
 const NEAR = 0.045;
 
-/** The shade of the link's own family that comes nearest to a colour, where it comes near. */
-function shadeNear(walking: Walking, link: Link, wanted: Painted): Link | null {
+const chromaOf = ({ r, g, b }: Pick<Painted, 'r' | 'g' | 'b'>) => rgb8ToOklch(r, g, b)[1];
+
+/**
+ * The shade of the link's own family that comes nearest to a colour, where it comes near; none that is less colourful
+ * than `least`, unless the link stands there already.
+ */
+function shadeNear(walking: Walking, link: Link, wanted: Painted, least: number): Link | null {
   const own = alongFamily(link, walking);
   const place = placeOf(walking.families, own);
   if (!place) return null;
@@ -34,6 +40,7 @@ function shadeNear(walking: Walking, link: Link, wanted: Painted): Link | null {
   if (far(nearest) > NEAR) return null;
   // Where it stands already it stays the link that it is.
   if (nearest === shades[place.at]) return link;
+  if (chromaOf(nearest) < least) return null;
   return { to: 'shade', family: place.family, shade: nearest.label, ...opacityOf(own) };
 }
 
@@ -59,7 +66,8 @@ export function shiftedStops(
     }
     const { r, g, b } = shiftedColor(color, shift);
     const wanted = hexOfRgb8(r, g, b);
-    const near = shadeNear(walking, stop.color, paint(wanted));
+    const least = shift.saturation > 0 ? chromaOf(color) : 0;
+    const near = shadeNear(walking, stop.color, paint(wanted), least);
     if (near) linked += 1;
     else if (follows) loosened += 1;
     return { ...stop, color: near ?? { to: 'color', color: wanted, ...opacityOf(stop.color) } };

@@ -58,11 +58,11 @@ export function LinePanel(props: LinePanelProps) {
       </div>
       <div>
         <div className="mb-1 flex justify-between text-sm">
-          <span>May differ by (ΔE OK)</span>
+          <span>May differ by, on average (ΔE OK)</span>
           <span className="font-mono">{tolerance.toFixed(3)}</span>
         </div>
         <Track
-          label="May differ by"
+          label="May differ by, on average"
           value={Math.round(tolerance * 1000)}
           min={FINEST}
           max={COARSEST}
@@ -76,8 +76,9 @@ export function LinePanel(props: LinePanelProps) {
       <p role="status" className="text-sm" data-testid="followed-words">
         {followed ? (
           <>
-            <b>{followed.stops.length} stops</b>; it differs by {followed.mean.toFixed(3)} on average, by{' '}
-            {followed.most.toFixed(3)} at most.
+            <b>{followed.stops.length} stops</b>; it differs by {followed.mean.toFixed(3)} on average along
+            the line, where {tolerance.toFixed(3)} is asked, and by {followed.most.toFixed(3)} at the place
+            where it differs most.
             {!followed.reached &&
               ' The line is rougher than what is asked: average a larger area, or let it differ by more.'}
           </>
