@@ -97,6 +97,26 @@ test('the keyboard reaches everything: stations, theme, parts, sheet, finder', a
   await page.keyboard.type('first light');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/fade\/first-light/);
+  // Shades, files, and what is done.
+  for (const [typed, address] of [
+    ['kelp 700', /grow\/kelp\/700$/],
+    ['hex export', /deliver\/hex$/],
+    ['repair', /check$/],
+  ] as const) {
+    await page.keyboard.press('Control+k');
+    await expect(page.getByRole('combobox')).toBeFocused();
+    await page.keyboard.type(typed);
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(address);
+  }
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('combobox')).toBeFocused();
+  await page.keyboard.type('rename');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('The project').fill('Skerry Line 2');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('banner')).toContainText('Skerry Line 2');
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('combobox')).toBeFocused();
   await page.keyboard.type('dark dress');

@@ -21,6 +21,16 @@ export const SOURCES = [
 ] as const;
 export type SourceId = (typeof SOURCES)[number]['id'];
 
+/** The files that are handed over, each at an address of its own; `also` are words by which it is found. */
+export const DELIVERED = [
+  { value: 'css', label: 'CSS custom properties', also: 'variables sheet' },
+  { value: 'hex', label: 'List of hex values', also: 'text codes' },
+  { value: 'check', label: 'Contrast check for a build', also: 'script' },
+] as const;
+
+/** What Check is asked for on the way: to propose repairs of all that fails. */
+export const REPAIR_ALL = { repair: 'all' };
+
 /** The address of the checkpoints, or of a comparison of one with another; of one with now where that is left out. */
 export function checkpointsAddress(projectId: string, ...compared: readonly string[]): string {
   return `/p/${[projectId, 'checkpoints', ...compared].map(encodeURIComponent).join('/')}`;

@@ -10,6 +10,7 @@ export const PARTS = [
   () => import('./lamp/plane.tsx'),
   () => import('./lamp/painted-half.tsx'),
   () => import('./lamp/moves.tsx'),
+  () => import('./lamp/standing.tsx'),
   () => import('./lamp/used-by.tsx'),
   () => import('./lamp/source-of-link.tsx'),
   () => import('./lamp/near-links.tsx'),

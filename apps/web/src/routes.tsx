@@ -31,7 +31,7 @@ export function createRouter() {
         { path: 'check/:pair?', lazy: station('check') },
         { path: 'fade/:gradient?/:stop?', lazy: station('fade') },
         { path: 'stage/:scene?', lazy: station('stage') },
-        { path: 'deliver', lazy: station('deliver') },
+        { path: 'deliver/:form?', lazy: station('deliver') },
         { path: 'checkpoints/:before?/:after?', lazy: station('checkpoints') },
       ],
     },

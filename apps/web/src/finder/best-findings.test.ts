@@ -37,6 +37,21 @@ describe('what the finder shows', () => {
     expect(names('nothing such')).toEqual([]);
   });
 
+  it('finds by what a thing is for, and leaves out what is too much until something is typed', () => {
+    const shades = { title: 'Shades', whenTyped: true, findings: ['Kelp 600', 'Kelp 700'].map(thing) };
+    const files = {
+      title: 'Hand over',
+      findings: [{ ...thing('CSS custom properties'), also: 'export download' }],
+    };
+    const all = [...GROUPS, shades, files];
+    expect(bestFindings(all, '').map(({ title }) => title)).not.toContain('Shades');
+    const found = (text: string) =>
+      bestFindings(all, text).flatMap(({ findings }) => findings.map(({ name }) => name));
+    expect(found('700')).toEqual(['Kelp 700']);
+    expect(found('export')).toEqual(['CSS custom properties']);
+    expect(found('css export')).toEqual(['CSS custom properties']);
+  });
+
   it('is never too much to draw', () => {
     const [roles, pairs] = bestFindings(GROUPS, 'text.main');
     expect(roles).toMatchObject({ title: 'Roles', more: 0 });

@@ -13,11 +13,15 @@ const words = (text: string) =>
 
 /**
  * How well a thing fits what is typed: 0 not at all. Every word typed must begin a word of its name or of its
- * kind's, or at least stand in the name; whole words and words at the beginning count for more.
+ * kind's or of those it is found by besides, or at least stand in the name; whole words and words at the beginning count for more.
  */
-export function fit(finding: Pick<Finding, 'name'>, title: string, typed: readonly string[]): number {
+export function fit(
+  finding: Pick<Finding, 'name' | 'also'>,
+  title: string,
+  typed: readonly string[],
+): number {
   const own = words(finding.name);
-  const kind = words(title);
+  const kind = words(`${title} ${finding.also ?? ''}`);
   const whole = finding.name.toLowerCase();
   let sum = 0;
   for (const word of typed) {
@@ -40,9 +44,10 @@ export interface ShownGroup extends FindingGroup {
 export function bestFindings(groups: readonly FindingGroup[], text: string): ShownGroup[] {
   const typed = words(text);
   if (!typed.length)
-    return groups.map(({ title, findings }) => {
+    return groups.flatMap(({ title, findings, whenTyped }) => {
+      if (whenTyped) return [];
       const shown = findings.slice(0, title === 'Stations' ? findings.length : FIRST);
-      return { title, findings: shown, more: findings.length - shown.length };
+      return [{ title, findings: shown, more: findings.length - shown.length }];
     });
   const fitting = groups.flatMap(({ title, findings }) =>
     findings.flatMap((finding) => {

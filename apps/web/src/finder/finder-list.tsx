@@ -17,7 +17,7 @@ export default function FinderList({ onDone }: { onDone: () => void }) {
         autoFocus
         value={text}
         onValueChange={setText}
-        placeholder="A station, role, family, pair, gradient, theme, or something to do"
+        placeholder="A name, a shade such as 700, a format, or something to do: export, repair, rename"
         className="mb-2 h-9 w-full rounded-md border border-control bg-ground px-3"
       />
       <Command.List className="max-h-[46vh] overflow-auto">

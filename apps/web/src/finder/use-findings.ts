@@ -1,9 +1,12 @@
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf, checkpointsAddress, SOURCES, STATIONS } from '../addresses.ts';
+import { copyingFindings } from '../kinds/copying-findings.ts';
 import { familyFindings } from '../kinds/families/family-findings.ts';
+import { shadeFindings } from '../kinds/families/shade-findings.ts';
 import type { FindingGroup } from '../kinds/finding.ts';
 import { gradientFindings } from '../kinds/gradients/gradient-findings.ts';
+import { litColor } from '../kinds/lit.ts';
 import { pairFindings } from '../kinds/pairs/pair-findings.ts';
 import { pictureFindings } from '../kinds/pictures/picture-findings.ts';
 import { linkFindings } from '../kinds/roles/link-findings.ts';
@@ -17,6 +20,7 @@ import { edit, step } from '../store/editing.ts';
 import { dialogOpened, selected, surroundSwitched } from '../store/interface-slice.ts';
 import { useProjectId, useSystem, useTheme } from '../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
+import { checkFindings, handOverFindings } from './doing-findings.ts';
 
 /** Everything that the finder can go to or do in the open project, kind by kind. */
 export function useFindings(): readonly FindingGroup[] {
@@ -27,15 +31,15 @@ export function useFindings(): readonly FindingGroup[] {
   const surround = useAppSelector((state) => state.interface.surround);
   const system = useSystem();
   const theme = useTheme();
-  const lit = useAppSelector(({ interface: { selection } }) =>
-    selection?.kind === 'role' ? selection.role : null,
-  );
+  const selection = useAppSelector((state) => state.interface.selection);
+  const lit = selection?.kind === 'role' ? selection.role : null;
   return useMemo(() => {
     const go =
       (...to: Parameters<typeof addressOf> extends [string, ...infer Rest] ? Rest : never) =>
       () =>
         navigate(addressOf(id, ...to));
     const tools = { system, theme, go };
+    const litThing = litColor(system, theme, selection);
     const other = currentDress() === 'light' ? 'dark' : 'light';
     const stations: FindingGroup = {
       title: 'Stations',
@@ -59,6 +63,12 @@ export function useFindings(): readonly FindingGroup[] {
       findings: [
         { key: 'undo', name: 'Undo', note: keyLabel('Mod+Z'), act: () => dispatch(step('undo')) },
         { key: 'redo', name: 'Redo', note: keyLabel('Shift+Mod+Z'), act: () => dispatch(step('redo')) },
+        {
+          key: 'rename',
+          name: litThing ? `Rename ${litThing.title} or the project` : 'Rename the project',
+          also: 'name call',
+          act: () => dispatch(dialogOpened('rename')),
+        },
         {
           key: 'checkpoints',
           name: 'Checkpoints: save, compare, restore',
@@ -100,7 +110,11 @@ export function useFindings(): readonly FindingGroup[] {
           ]
         : []),
       pictureFindings(tools),
+      shadeFindings(tools),
+      handOverFindings(id, navigate),
+      checkFindings(id, navigate),
+      ...(litThing ? [copyingFindings(litThing)] : []),
       swatchFindings(tools, (swatch) => dispatch(selected({ kind: 'swatch', swatch }))),
     ].filter((group) => group.findings.length > 0);
-  }, [dispatch, navigate, switchTheme, id, surround, system, theme, lit]);
+  }, [dispatch, navigate, switchTheme, id, surround, system, theme, selection, lit]);
 }

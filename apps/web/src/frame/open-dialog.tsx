@@ -1,4 +1,5 @@
 import { Finder } from '../finder/finder-dialog.tsx';
+import { RenameDialog } from './rename-dialog.tsx';
 import { ShortcutSheet } from './shortcut-sheet.tsx';
 
 /** The dialog of the frame that is open; fetched when the first is. */
@@ -7,6 +8,7 @@ export default function OpenDialog() {
     <>
       <Finder />
       <ShortcutSheet />
+      <RenameDialog />
     </>
   );
 }

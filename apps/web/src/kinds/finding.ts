@@ -6,6 +6,8 @@ export interface Finding {
   readonly key: string;
   readonly name: string;
   readonly note?: string;
+  /** Words besides its name by which it is found. */
+  readonly also?: string;
   /** A colour or gradient to show beside the name, worked out when it is shown; null is a broken link. */
   readonly css?: () => string | null;
   readonly act: () => void;
@@ -14,6 +16,8 @@ export interface Finding {
 export interface FindingGroup {
   readonly title: string;
   readonly findings: readonly Finding[];
+  /** Whether it is too much to be listed before something is typed. */
+  readonly whenTyped?: boolean;
 }
 
 /** What the things of a kind are found with. */

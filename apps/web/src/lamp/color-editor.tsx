@@ -6,14 +6,14 @@ import { fromPlainCmyk, plainCmyk, writeColor } from '@mint-lamp/core/color/writ
 import type { Command } from '@mint-lamp/core/system/commands/command';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import clsx from 'clsx';
-import { memo, useCallback, useRef, useState } from 'react';
+import { memo, useState } from 'react';
 import { useEditing } from '../store/editing.ts';
 import { colorTyping, takeTyped } from '../ui/color-text.ts';
 import { NumberField } from '../ui/number-field.tsx';
 import { part } from '../ui/part.tsx';
 import { TextField } from '../ui/text-field.tsx';
 import { Track } from '../ui/track.tsx';
-import { PickFromScreen } from './pick-from-screen.tsx';
+import { PickedColor, PickFromScreen } from './pick-from-screen.tsx';
 import { planeIsOpen, rememberPlane } from './remembered-plane.ts';
 
 const Plane = part(() => import('./plane.tsx'), <div className="h-[122px]" />);
@@ -49,6 +49,12 @@ function spaceModel(
   };
 }
 
+/** RGB once more, with channels in percent. */
+function inPercent(): Model {
+  const rgb = spaceModel('srgb', [100, 100, 100], [1, 1, 1]);
+  return { ...rgb, id: 'percent', name: 'RGB %', channels: rgb.channels.map((c) => ({ ...c, unit: '%' })) };
+}
+
 const ink = (name: string) => ({ name, min: 0, max: 100, decimals: 0, unit: '%' });
 
 const MODELS: readonly Model[] = [
@@ -56,6 +62,7 @@ const MODELS: readonly Model[] = [
   spaceModel('hsl', [1, 1, 1], [1, 1, 1]),
   spaceModel('hsv', [1, 1, 1], [1, 1, 1]),
   spaceModel('srgb', [255, 255, 255], [0, 0, 0]),
+  inPercent(),
   {
     id: 'cmyk',
     name: 'CMYK',
@@ -99,12 +106,10 @@ interface ColorEditorProps {
   translucent: boolean;
 }
 
-/** Edits one colour in OKLCH, HSL, HSV, RGB, CMYK or Lab, or by typing any CSS colour. */
+/** Edits one colour in OKLCH, HSL, HSV, RGB (to 255 or in percent), CMYK or Lab, or by typing any CSS colour. */
 export const ColorEditor = memo(function ColorEditor({ painted, change, translucent }: ColorEditorProps) {
   const { edit, preview } = useEditing();
-  const latest = useRef(change);
-  latest.current = change;
-  const pick = useCallback((picked: Color) => edit(latest.current(picked)), [edit]);
+  const [picked, setPicked] = useState<Color | null>(null);
   const [modelId, setModelId] = useState('oklch');
   const model = MODELS.find((m) => m.id === modelId)!;
   // What was set here last, and the colour it was painted as: a hue survives grey, a chroma the gamut's edge.
@@ -154,8 +159,18 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
             })
           }
         />
-        <PickFromScreen onPick={pick} />
+        <PickFromScreen onPick={setPicked} />
       </div>
+      {picked && (
+        <PickedColor
+          picked={picked}
+          onTake={() => {
+            edit(change({ ...picked, alpha: translucent ? picked.alpha : 1 }));
+            setPicked(null);
+          }}
+          onDone={() => setPicked(null)}
+        />
+      )}
       <Models chosen={modelId} onChoose={setModelId} />
       {modelId === 'oklch' && (
         <button

@@ -1,12 +1,15 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
 import type { Color } from '@mint-lamp/core/color/spaces';
+import type { StoodOn } from '@mint-lamp/core/system/edits/standing-on';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import type { Link } from '@mint-lamp/core/system/links/link';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
+import { usageOf } from '@mint-lamp/core/system/roles/role-use';
 import clsx from 'clsx';
 import { type ComponentProps, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
 import { type CarriedLink, useLinkDrag } from '../dragging/color-dragging.tsx';
+import { litColor } from '../kinds/lit.ts';
 import type { LitColor } from '../kinds/lit-color.ts';
 import { NotesOn } from '../notes/notes-on.tsx';
 import { useEditing } from '../store/editing.ts';
@@ -18,9 +21,9 @@ import { part } from '../ui/part.tsx';
 import { usePaced } from '../ui/use-paced.ts';
 import { ColorEditor } from './color-editor.tsx';
 import { Grounds } from './grounds.tsx';
-import { litColor } from './lit.ts';
 import { Notations } from './notations.tsx';
 import { notedBySelection } from './noted-by-selection.ts';
+import { PickFromScreen, usePutIntoTray } from './pick-from-screen.tsx';
 import { RelativesLink } from './relatives-link.tsx';
 import { ThingActions } from './thing-actions.tsx';
 import { Tints } from './tints.tsx';
@@ -29,6 +32,7 @@ import { useColorKeys } from './use-color-keys.ts';
 const SourceOfLink = part(() => import('./source-of-link.tsx'));
 const PaintedHalf = part(() => import('./painted-half.tsx'));
 const Moves = part(() => import('./moves.tsx'));
+const Standing = part(() => import('./standing.tsx'));
 const UsedBy = part(() => import('./used-by.tsx'));
 
 /** The panel about the one colour that is selected now. */
@@ -50,10 +54,13 @@ export function Lamp() {
 }
 
 function RestingLamp() {
+  const putIntoTray = usePutIntoTray();
   return (
     <div className="p-4 text-quiet">
       <h2 className="mb-1 font-title text-lg font-semibold text-main">Nothing is lit</h2>
       <p>Select a colour anywhere and it is shown here: large, in every notation, and where it is used.</p>
+      <p className="mt-3 mb-1.5">Or take one from anywhere on the screen, into the tray:</p>
+      <PickFromScreen labelled onPick={putIntoTray} />
     </div>
   );
 }
@@ -104,7 +111,7 @@ function LitLamp({ lit }: { lit: LitColor }) {
         {painted && lit.change && (
           <Editor painted={painted} change={lit.change} translucent={lit.translucent} />
         )}
-        {painted && <Grounds painted={painted} />}
+        {painted && <Ways painted={painted} title={lit.title} />}
         {changed && <Moves before={system} own={selection?.kind === 'role' ? selection.role : null} />}
         <UsedBy />
         {painted && <Tints painted={painted} title={lit.title} />}
@@ -130,6 +137,34 @@ function Editor({ painted, change, translucent }: ComponentProps<typeof ColorEdi
     <div ref={here}>
       <ColorEditor painted={usePaced(painted, isSteering)} change={changed} translucent={translucent} />
     </div>
+  );
+}
+
+/** The colour as text on what it meets, and as what texts stand on: what it is for decides which comes first. */
+function Ways({ painted, title }: { painted: Painted; title: string }) {
+  const { document } = useSystem();
+  const selection = useAppSelector((state) => state.interface.selection);
+  const shown = usePaced(painted);
+  const role =
+    selection?.kind === 'role' ? document.roles.find(({ id }) => id === selection.role) : undefined;
+  const use = role && usageOf(role, document.pairs);
+  const on = useMemo((): StoodOn | null => {
+    if (!selection) return null;
+    return selection.kind === 'role'
+      ? { role: selection.role }
+      : { link: linkTo(selection, shown), name: title };
+  }, [selection, shown, title]);
+  // What stands on something itself has nothing standing on it.
+  const standing = on && (!use || use === 'ground' || use === 'fill' || use === 'other') && (
+    <Standing painted={shown} on={on} />
+  );
+  const isFirst = use === 'ground' || use === 'fill';
+  return (
+    <>
+      {isFirst && standing}
+      <Grounds painted={painted} />
+      {!isFirst && standing}
+    </>
   );
 }
 

@@ -1,34 +1,21 @@
-import type { SpaceId } from '@mint-lamp/core/color/spaces';
-import { plainCmyk, writeColor, writeHex } from '@mint-lamp/core/color/write';
+import { NOTATIONS } from '@mint-lamp/core/color/notations';
 import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
 import { memo, useState } from 'react';
 import { useSettled } from '../store/use-settled.ts';
 import { CopyButton } from '../ui/copy-button.tsx';
 import { rememberedNotations, rememberNotations } from './remembered-notations.ts';
 
-const SPACES: readonly SpaceId[] = ['srgb', 'hsl', 'hwb', 'oklch', 'oklab', 'lch', 'lab', 'display-p3'];
-
-interface Notation {
+interface Written {
   readonly id: string;
-  /** What it is called, for those who choose it. */
   readonly name: string;
   readonly text: string;
   readonly note?: string;
 }
 
-function notationsOf(painted: Painted): Notation[] {
+const notationsOf = (painted: Painted): Written[] => {
   const c = colorOf(painted);
-  const inks = plainCmyk(c).map(Math.round).join(' ');
-  return [
-    { id: 'hex', name: 'hex', text: writeHex(c) },
-    ...SPACES.map((space) => ({
-      id: space,
-      name: space === 'srgb' ? 'rgb' : space,
-      text: writeColor(c, space),
-    })),
-    { id: 'cmyk', name: 'uncalibrated CMYK', text: inks, note: 'cmyk, uncalibrated' },
-  ];
-}
+  return NOTATIONS.map(({ write, ...notation }) => ({ ...notation, text: write(c) }));
+};
 
 /**
  * The colour in the notations that the designer uses, live; the rest is folded, and each can be chosen to stand here
@@ -92,7 +79,7 @@ function All({ painted, chosen, onToggle }: AllProps) {
   );
 }
 
-const Copy = ({ notation: { name, text, note } }: { notation: Notation }) => (
+const Copy = ({ notation: { name, text, note } }: { notation: Written }) => (
   <CopyButton
     text={text}
     {...(note ? { label: `Copy ${name} ${text}` } : {})}

@@ -15,7 +15,7 @@ export type Reader = Deficiency | 'blurred' | 'glare';
 export interface InterfaceState {
   readonly theme: string | null;
   readonly selection: Selection | null;
-  readonly dialog: 'finder' | 'shortcuts' | null;
+  readonly dialog: 'finder' | 'shortcuts' | 'rename' | null;
   readonly surround: boolean;
   /** Who everything is shown to be seen by; null for as it is. */
   readonly reader: Reader | null;

@@ -3,11 +3,11 @@ import { readTyped } from '@mint-lamp/core/color/typed';
 import { canonical } from '@mint-lamp/core/color/write';
 import { nameOf } from '@mint-lamp/core/names/names';
 import { useId, useState } from 'react';
+import { newSwatches } from '../kinds/tray/new-swatches.ts';
 import { edit } from '../store/editing.ts';
 import { useAppDispatch } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
-import { newSwatches } from './new-swatches.ts';
 
 /** One typed colour for the tray; a code that is none is told with corrections to click. */
 export default function AddColorForm({ onDone }: { onDone: () => void }) {

@@ -3,13 +3,13 @@ import { canonical } from '@mint-lamp/core/color/write';
 import { inBetween } from '@mint-lamp/core/harmony/in-between';
 import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
 import { useMemo, useState } from 'react';
+import { newSwatches } from '../kinds/tray/new-swatches.ts';
 import { edit } from '../store/editing.ts';
 import { useAppDispatch } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
 import { NumberField } from '../ui/number-field.tsx';
 import { Popover, PopoverClose } from '../ui/popover.tsx';
-import { newSwatches } from './new-swatches.ts';
 
 const USUAL = 3;
 const MOST = 9;

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useParams } from 'react-router';
+import { useLocation, useNavigate, useParams } from 'react-router';
+import { REPAIR_ALL } from '../../addresses.ts';
 import { selected } from '../../store/interface-slice.ts';
 import { useProjectDocument, useReadout } from '../../store/selectors.ts';
 import { useAppDispatch } from '../../store/store.ts';
@@ -30,6 +31,15 @@ export default function Check() {
   }, [dispatch, foreground]);
   const failing = useMemo(() => failingPairs(readout), [readout]);
   const { proposed, ask } = useRepairAll();
+  const { state, pathname } = useLocation();
+  const navigate = useNavigate();
+  const asked = (state as typeof REPAIR_ALL | null)?.repair === REPAIR_ALL.repair;
+  useEffect(() => {
+    if (!asked) return;
+    // Once: going back and forth does not ask again.
+    navigate(pathname, { replace: true, state: null });
+    ask();
+  }, [asked, ask, navigate, pathname]);
   const [filter, setFilter] = useState<BoardFilter>(EVERYTHING);
   const latest = useRef(readout);
   latest.current = readout;

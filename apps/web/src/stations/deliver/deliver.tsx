@@ -1,9 +1,11 @@
 import { slug } from '@mint-lamp/core/system/names';
 import { Download } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { addressOf, DELIVERED } from '../../addresses.ts';
 import { useJob } from '../../jobs/use-job.ts';
 import type { FileForm } from '../../jobs/work/write-file.ts';
-import { useProjectDocument, useReadout } from '../../store/selectors.ts';
+import { useProjectDocument, useProjectId, useReadout } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { CopyButton } from '../../ui/copy-button.tsx';
@@ -11,12 +13,6 @@ import { EmptyState, Failure } from '../../ui/notice.tsx';
 import { PageHeader } from '../../ui/page-header.tsx';
 import { save } from '../../ui/save-file.ts';
 import { Values } from './values.tsx';
-
-const FORMS = [
-  { value: 'css', label: 'CSS custom properties' },
-  { value: 'hex', label: 'List of hex values' },
-  { value: 'check', label: 'Contrast check for a build' },
-] as const;
 
 const MEDIA_TYPES = { css: 'text/css', hex: 'text/plain', check: 'text/javascript' } as const;
 
@@ -29,7 +25,10 @@ const beginningOf = (text: string) =>
 export default function Deliver() {
   const doc = useProjectDocument();
   const readout = useReadout();
-  const [form, setForm] = useState<FileForm>('css');
+  const id = useProjectId();
+  const navigate = useNavigate();
+  const { form: asked } = useParams();
+  const form: FileForm = DELIVERED.find(({ value }) => value === asked)?.value ?? 'css';
   // Written off the page's thread; what was written before stays until the next is there.
   const job = useJob(
     'writeFile',
@@ -51,7 +50,13 @@ export default function Deliver() {
     // As high as the station is: the two halves scroll, each for itself.
     <div className="flex h-[calc(100dvh-146px)] min-h-96 flex-col">
       <PageHeader title="Deliver" lead="What a page paints with this file is what you see here.">
-        <Choice label="As" value={form} options={FORMS} onChange={setForm} className="w-52" />
+        <Choice
+          label="As"
+          value={form}
+          options={DELIVERED}
+          onChange={(next) => navigate(addressOf(id, 'deliver', next), { replace: true })}
+          className="w-52"
+        />
         <Button
           data-next
           look="primary"

@@ -6,9 +6,9 @@ import { basesOf, type ProposedSystem } from '@mint-lamp/core/system/rounds/prop
 import type { Round } from '@mint-lamp/core/system/rounds/round';
 import { useMemo, useState } from 'react';
 import { newFamily } from '../../../kinds/families/new-family.ts';
+import { newSwatches } from '../../../kinds/tray/new-swatches.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { useProjectDocument } from '../../../store/selectors.ts';
-import { newSwatches } from '../../../tray/new-swatches.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { Dialog } from '../../../ui/dialog.tsx';

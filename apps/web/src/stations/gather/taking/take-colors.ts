@@ -11,8 +11,8 @@ import type { TextOver } from '@mint-lamp/core/system/pictures/picture';
 import type { System } from '@mint-lamp/core/system/resolve/resolve';
 import type { Role } from '@mint-lamp/core/system/roles/role';
 import { newFamily } from '../../../kinds/families/new-family.ts';
+import { newSwatches } from '../../../kinds/tray/new-swatches.ts';
 import { newId } from '../../../store/editing.ts';
-import { newSwatches } from '../../../tray/new-swatches.ts';
 
 /** What becomes of colours that are taken from a source: each one command. */
 

@@ -1,6 +1,5 @@
+import { NOTATIONS } from '@mint-lamp/core/color/notations';
 import { readColor } from '@mint-lamp/core/color/parse';
-import type { SpaceId } from '@mint-lamp/core/color/spaces';
-import { writeColor, writeHex } from '@mint-lamp/core/color/write';
 import type { Marker, Picture } from '@mint-lamp/core/system/pictures/picture';
 import clsx from 'clsx';
 import { X } from 'lucide-react';
@@ -15,22 +14,12 @@ import { IconButton } from '../../../../ui/icon-button.tsx';
 import type { Taking } from '../../taking/use-taking.ts';
 import { SIDE_OPTIONS, sideOf } from './sides.ts';
 
-type Model = 'hex' | Extract<SpaceId, 'srgb' | 'hsl' | 'oklch' | 'oklab' | 'lch' | 'lab'>;
-
-const MODELS: readonly { value: Model; label: string }[] = [
-  { value: 'hex', label: 'hex' },
-  { value: 'srgb', label: 'rgb' },
-  { value: 'hsl', label: 'hsl' },
-  { value: 'oklch', label: 'oklch' },
-  { value: 'oklab', label: 'oklab' },
-  { value: 'lch', label: 'lch' },
-  { value: 'lab', label: 'lab' },
-];
+const MODELS = NOTATIONS.map(({ id, name }) => ({ value: id, label: name }));
 const KEY = 'mint-lamp/marker-model';
 
-/** A colour in the model that all markers are read in. */
-const read = (color: string, model: Model): string =>
-  model === 'hex' ? writeHex(readColor(color)) : writeColor(readColor(color), model);
+/** A colour in the notation that all markers are read in. */
+const read = (color: string, model: string): string =>
+  (NOTATIONS.find(({ id }) => id === model) ?? NOTATIONS[0]!).write(readColor(color));
 
 interface MarkerPanelProps {
   picture: Picture;
@@ -43,7 +32,7 @@ interface MarkerPanelProps {
 /** Every marker with its colour, all read in one model; each with a square of its own. */
 export function MarkerPanel({ picture, colors, selected, onSelect, taking }: MarkerPanelProps) {
   const { edit } = useEditing();
-  const [model, setModel] = useState<Model>(
+  const [model, setModel] = useState<string>(
     () => MODELS.find(({ value }) => value === ofTab.read(KEY))?.value ?? 'hex',
   );
   const { markers } = picture;
@@ -62,7 +51,7 @@ export function MarkerPanel({ picture, colors, selected, onSelect, taking }: Mar
           label="Read in"
           value={model}
           options={MODELS}
-          className="w-24"
+          className="w-36"
           onChange={(next) => {
             setModel(next);
             ofTab.write(KEY, next);
@@ -127,7 +116,7 @@ interface MarkerRowProps {
   marker: Marker;
   number: number;
   color: string | null;
-  model: Model;
+  model: string;
   selected: boolean;
   onSelect: (marker: string) => void;
 }

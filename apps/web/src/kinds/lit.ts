@@ -1,10 +1,10 @@
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
-import { lightBase, lightShade } from '../kinds/families/lit-family.ts';
-import { lightStop } from '../kinds/gradients/lit-stop.ts';
-import type { Light, LitColor } from '../kinds/lit-color.ts';
-import { lightRole } from '../kinds/roles/lit-role.ts';
-import { lightSwatch } from '../kinds/tray/lit-swatch.ts';
 import type { Selection } from '../store/interface-slice.ts';
+import { lightBase, lightShade } from './families/lit-family.ts';
+import { lightStop } from './gradients/lit-stop.ts';
+import type { Light, LitColor } from './lit-color.ts';
+import { lightRole } from './roles/lit-role.ts';
+import { lightSwatch } from './tray/lit-swatch.ts';
 
 /** Every kind of thing that the lamp can shine on: the compiler asks for each. */
 const LIGHTS: { readonly [K in Selection['kind']]: Light<K> } = {
