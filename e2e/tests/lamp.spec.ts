@@ -268,3 +268,29 @@ test('a colour is picked from the screen where the browser can; else a picture i
   await page.getByRole('button', { name: 'To pictures' }).click();
   await expect(page).toHaveURL(/\/gather\/pictures$/);
 });
+
+test('what can stand on a fill is shown first, measured, and put to use with one press', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('assign/action-fill');
+  const lamp = page.getByRole('complementary', { name: 'Lamp' });
+  const standing = lamp.getByRole('region', { name: 'What can stand on it' });
+  const best = standing.getByRole('listitem').filter({ hasText: 'best' });
+  await expect(best).toHaveText(/action\.text.*7\.33.*AAA.*paired/);
+  const [above, below] = await Promise.all([
+    standing.boundingBox(),
+    lamp.getByRole('region', { name: 'Contrast' }).boundingBox(),
+  ]);
+  expect(above!.y).toBeLessThan(below!.y);
+  await standing.getByRole('button', { name: 'Use black on it' }).click();
+  await expect(best).toHaveText(/hero\.text|accent\.text/);
+  await expectSaved(page);
+  const { document } = await onServer(stack, project);
+  const text = document.roles.find(
+    ({ group, name }: { group: string[]; name: string }) => group[0] === 'action' && name === 'text',
+  );
+  expect(text.links.day).toEqual({ to: 'color', color: '#000000' });
+});

@@ -65,7 +65,7 @@ export function useFindings(): readonly FindingGroup[] {
         { key: 'redo', name: 'Redo', note: keyLabel('Shift+Mod+Z'), act: () => dispatch(step('redo')) },
         {
           key: 'rename',
-          name: litThing ? `Rename ${litThing.title} or the project` : 'Rename the project',
+          name: litThing ? 'Rename what is lit, or the project' : 'Rename the project',
           also: 'name call',
           act: () => dispatch(dialogOpened('rename')),
         },

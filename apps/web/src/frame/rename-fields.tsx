@@ -1,6 +1,7 @@
 import type { Command } from '@mint-lamp/core/system/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { readRoleName, writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { useEffect, useRef } from 'react';
 import { useEditing } from '../store/editing.ts';
 import type { Selection } from '../store/interface-slice.ts';
 import { useProjectDocument } from '../store/selectors.ts';
@@ -75,13 +76,15 @@ export default function RenameFields() {
   const selection = useAppSelector((state) => state.interface.selection);
   const { tryEdit } = useEditing();
   const lit = litName(document, selection);
+  const fields = useRef<HTMLDivElement>(null);
+  useEffect(() => fields.current?.querySelector('input')?.select(), []);
   const project: Named = {
     what: 'The project',
     name: document.name,
     rename: (name) => ({ type: 'renameProject', name }),
   };
   return (
-    <div className="flex flex-col gap-3">
+    <div ref={fields} className="flex flex-col gap-3">
       {[...(lit ? [lit] : []), project].map(({ what, name, rename }) => (
         <TextField
           key={what}

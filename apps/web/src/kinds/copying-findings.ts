@@ -6,10 +6,10 @@ import type { FindingGroup } from './finding.ts';
 import type { LitColor } from './lit-color.ts';
 
 /** The lit colour in every notation, to copy by name. */
-export function copyingFindings({ painted, title }: Pick<LitColor, 'painted' | 'title'>): FindingGroup {
+export function copyingFindings({ painted }: Pick<LitColor, 'painted'>): FindingGroup {
   const c = painted && colorOf(painted);
   return {
-    title: `Copy ${title} as`,
+    title: 'Copy what is lit',
     whenTyped: true,
     findings: c
       ? NOTATIONS.map(({ id, name, write }) => ({

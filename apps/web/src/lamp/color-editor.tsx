@@ -249,7 +249,7 @@ const Models = memo(function Models({
           aria-pressed={m.id === chosen}
           onClick={() => onChoose(m.id)}
           className={clsx(
-            'rounded-md px-1.5 py-0.5 text-sm',
+            'rounded-md px-1 py-0.5 text-sm whitespace-nowrap',
             m.id === chosen ? 'bg-main text-inverse' : 'text-quiet hover:bg-pressed',
           )}
         >

@@ -26,7 +26,7 @@ export interface Standing {
 const MOST_TEXTS = 4;
 const BODY = 4.5;
 
-/** Texts of the project by role, then its lightest and darkest shade, then white and black. `own` is left out. */
+/** Texts of the project by role, each colour once, then its lightest and darkest shade, then white and black. `own` is left out. */
 export function standingOn(
   system: System,
   theme: ResolvedTheme,
@@ -41,13 +41,17 @@ export function standingOn(
     ratio: contrastRatio(paintedOver(painted, ground), ground),
   });
   const { document } = system;
+  const isThere = ({ link }: { readonly link: Link }) =>
+    own !== null && isPaired(document.pairs, link, { role: own });
   const texts = document.roles
     .filter((role) => role.id !== own && usageOf(role, document.pairs) === 'text')
     .flatMap((role) => {
       const color = theme.roles.get(role.id)?.color;
       return color ? [measured(writeRoleName(role), { to: 'role', role: role.id }, color)] : [];
     })
-    .sort((a, b) => b.ratio - a.ratio)
+    .sort((a, b) => b.ratio - a.ratio || Number(isThere(b)) - Number(isThere(a)))
+    // Texts of one colour read alike: the one that stands on it already, else the first.
+    .filter(({ painted }, i, all) => all.findIndex((one) => one.painted.css === painted.css) === i)
     .slice(0, MOST_TEXTS);
   const [light, dark] = extremesOf(system);
   const extremes = [light, dark].flatMap((one, i) => {
