@@ -15,7 +15,7 @@ export default defineConfig({
         test: {
           name: 'core',
           root: 'packages/core',
-          include: ['src/**/*.test.ts'],
+          include: ['src/**/*.test.ts', 'bench/**/*.test.ts'],
           setupFiles: ['test/seed.ts'],
           testTimeout: 240_000,
           // Functions of their input, so that files can share what was loaded.

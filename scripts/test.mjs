@@ -6,8 +6,8 @@ import { ensurePackages } from './setup/packages.mjs';
 import { ensurePostgres } from './setup/postgres.mjs';
 import { main, ROOT } from './setup/run.mjs';
 
-// npm test [-- --long]: sets up what is missing, then types, lint and layers, then unit and API tests, then the
-// interface. Very long sweeps take a drawn sample of their cases, and all of them with --long.
+// npm test [-- --long]: sets up what is missing, then types, lint and layers, then unit and API tests,
+// benches once and small, then the interface. Very long sweeps take a drawn sample of their cases, and all of them with --long.
 const isLong = process.argv.includes('--long');
 
 const STEPS = [
@@ -16,6 +16,11 @@ const STEPS = [
     name: 'unit and API tests',
     command: ['npx', 'vitest', 'run'],
     counts: /Tests\s+(?:(\d+) failed \| )?(\d+) passed/,
+  },
+  {
+    name: `benches, once and small${isLong ? '' : ', those without a browser'}`,
+    command: ['node', 'scripts/bench.mjs', '--small', ...(isLong ? [] : ['--no-browser'])],
+    counts: /Benches: (?:(\d+) failed \| )?(\d+) passed/,
   },
   {
     name: 'the interface in Chromium',

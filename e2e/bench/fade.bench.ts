@@ -1,7 +1,7 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { stopAt } from '@mint-lamp/core/system/gradients/gradient';
 import { chromium } from '@playwright/test';
-import { reportShare } from '../../packages/core/bench/report.ts';
+import { reportShare, sized } from '../../packages/core/bench/report.ts';
 import config from '../playwright.config.ts';
 import { startStack } from '../support/stack.ts';
 import { post, send } from '../support/test.ts';
@@ -42,7 +42,7 @@ async function measure() {
   await page.goto(`${stack.address}/p/${id}/fade/${gradient.id}`);
   const handle = page.getByRole('slider', { name: 'Stop 30' });
   await handle.waitFor();
-  await page.waitForTimeout(6000);
+  await page.waitForTimeout(sized(6000, 300));
   const box = (await handle.boundingBox())!;
   const [x, y] = [box.x + box.width / 2, box.y + 8];
   await page.mouse.move(x, y);

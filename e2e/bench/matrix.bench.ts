@@ -1,5 +1,5 @@
 import { chromium } from '@playwright/test';
-import { reportShare } from '../../packages/core/bench/report.ts';
+import { reportShare, sized } from '../../packages/core/bench/report.ts';
 import config from '../playwright.config.ts';
 import { startStack } from '../support/stack.ts';
 import { makeLargestProject } from './largest-project.ts';
@@ -20,7 +20,7 @@ async function measure() {
     await page.locator('[role=gridcell]').first().waitFor();
     await page.getByLabel('Across').selectOption('all roles');
     await page.getByLabel('In', { exact: true }).selectOption('the worst of all themes');
-    await page.waitForTimeout(6000);
+    await page.waitForTimeout(sized(6000, 300));
     const drawn = await page.evaluate(async () => {
       const down = [...document.querySelectorAll('select')].find(
         (one) => one.labels?.[0]?.textContent === 'Down',

@@ -1,8 +1,8 @@
 import type { Page } from '@playwright/test';
+import { percentileOf, sized } from '../../packages/core/bench/report.ts';
 
 /** The value below which a share (0–1) of the values lies. */
-export const percentile = (values: readonly number[], share: number): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length * share)]!;
+export const percentile = percentileOf;
 
 export interface Costs {
   /** Milliseconds of script for each move. */
@@ -31,22 +31,25 @@ export async function costs(page: Page, move: (i: number) => Promise<void>, coun
   };
   // What the measuring itself costs is measured and taken off.
   const idle = [];
-  for (let i = 0; i < 20; i++) idle.push(await one(async () => {}));
+  for (let i = 0; i < sized(20, 3); i++) idle.push(await one(async () => {}));
+  // The least of it: what a busy moment added to it would make all else seem to cost less than nothing.
   const own = {
-    script: percentile(
-      idle.map(({ script }) => script),
-      0.5,
-    ),
-    all: percentile(
-      idle.map(({ all }) => all),
-      0.5,
-    ),
+    script: Math.min(...idle.map(({ script }) => script)),
+    all: Math.min(...idle.map(({ all }) => all)),
   };
-  const out: Costs = { script: [], all: [] };
-  for (let i = 0; i < count; i++) {
-    const { script, all } = await one(() => move(i));
-    out.script.push(script - own.script);
-    out.all.push(all - own.all);
+  const measured = async (): Promise<Costs> => {
+    const out: Costs = { script: [], all: [] };
+    for (let i = 0; i < sized(count, 3); i++) {
+      const { script, all } = await one(() => move(i));
+      out.script.push(script - own.script);
+      out.all.push(all - own.all);
+    }
+    return out;
+  };
+  // A busy moment while nothing was done makes all else seem to cost less than nothing: then it is measured anew.
+  for (let i = 0; i < 3; i++) {
+    const out = await measured();
+    if (percentile(out.all, 0.5) >= 0 && percentile(out.script, 0.5) >= 0) return out;
   }
-  return out;
+  throw new Error('A move seems to cost less than nothing; the machine is too busy to measure it.');
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { hex } from '../../packages/core/bench/largest-document.ts';
-import { reportShare } from '../../packages/core/bench/report.ts';
+import { hex, LARGEST } from '../../packages/core/bench/largest-document.ts';
+import { reportShare, sized } from '../../packages/core/bench/report.ts';
 import { startStack } from '../support/stack.ts';
 import { onServer, post, SKERRY } from '../support/test.ts';
 import { makeLargestProject } from './largest-project.ts';
@@ -25,15 +25,15 @@ async function measure() {
   /** A project with one family and nothing else, at revision 1. */
   const withOneFamily = async (name: string): Promise<string> => {
     const { id } = await post(stack, '/projects', { name });
-    const family = { id: 'f0', name: 'Only', base: '#123456', growth, handSet: {} };
+    const family = { id: 'f0', name: 'Only', base: '#123456', growth, follows: null, handSet: {} };
     const commands = [{ id: randomUUID(), command: { type: 'addFamily', family } }];
     await post(stack, `/projects/${id}/commands`, { revision: 0, commands });
     return id;
   };
   const empty = await withOneFamily('Empty');
-  const largest = await makeLargestProject(stack);
-  const small = middle(await editTimes(empty, 'f0', 65));
-  const large = middle(await editTimes(largest, 'f0', 65));
+  const largest = await makeLargestProject(stack, sized(LARGEST.roles.length, 50));
+  const small = middle(await editTimes(empty, 'f0', sized(65, 8)));
+  const large = middle(await editTimes(largest, 'f0', sized(65, 8)));
   reportShare(
     'one edit of the largest project, against the same in a project with one family',
     large / small,
@@ -45,7 +45,7 @@ async function measure() {
   const { revision: before } = await onServer(stack, SKERRY);
   const start = performance.now();
   let known = before;
-  const EDITS = 20;
+  const EDITS = sized(20, 2);
   await Promise.all(
     Array.from({ length: 50 }, async () => {
       let own = known;
@@ -66,7 +66,7 @@ async function measure() {
 
   // A project with 10,000 edits behind it, and a sender that has seen none of them.
   const long = await withOneFamily('Long');
-  for (let i = 0; i < 20; i++)
+  for (let i = 0; i < sized(20, 2); i++)
     await post(stack, `/projects/${long}/commands`, {
       revision: i * 500 + 1,
       commands: Array.from({ length: 500 }, () => edit('f0')),

@@ -1,9 +1,9 @@
 import { cellsOf } from '@mint-lamp/core/shelf/cells';
-import { reportShare } from '../../packages/core/bench/report.ts';
+import { reportShare, sized } from '../../packages/core/bench/report.ts';
 import { runSql, startStack } from '../support/stack.ts';
 import { percentile } from './page-costs.ts';
 
-const SETS = 100_000;
+const SETS = sized(100_000, 2000);
 const LIMIT_MS = 50;
 
 let state = 5;
@@ -78,7 +78,7 @@ async function measure() {
   for (const [name, question] of Object.entries(asked)) {
     const times: number[] = [];
     let found = 0;
-    for (let i = 0; i < 60; i++) {
+    for (let i = 0; i < sized(60, 8); i++) {
       const { ms, page } = await timed({ ...question(), order: pick(orders) });
       found += page.sets.length;
       if (i >= 5) times.push(ms);
@@ -90,7 +90,7 @@ async function measure() {
   // Far down the list it is as near as at its top.
   let after: string | null = null;
   const deep: number[] = [];
-  for (let i = 0; i < 100; i++) {
+  for (let i = 0; i < sized(100, 5); i++) {
     const { ms, page } = await timed({ order: 'adopted', ...(after ? { after } : {}) });
     deep.push(ms);
     after = page.next;

@@ -6,7 +6,7 @@ import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import type { Role } from '@mint-lamp/core/system/roles/role';
 import { MOST_IN_REQUEST } from '@mint-lamp/core/wire/projects';
 import { hex, LARGEST } from '../../../packages/core/bench/largest-document.ts';
-import { reportShare } from '../../../packages/core/bench/report.ts';
+import { reportShare, sized } from '../../../packages/core/bench/report.ts';
 import { startCluster, temporaryFolder } from '../../../scripts/setup/postgres.mjs';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
@@ -36,7 +36,7 @@ const WIDE: ProjectDocument = { ...LARGEST, ground: null, roles, pairs: [] };
 function fill(make: (i: number) => SimpleCommand): Command[] {
   const commands: SimpleCommand[] = [];
   let bytes = 0;
-  for (let i = 0; i < MOST_IN_REQUEST; i++) {
+  for (let i = 0; i < sized(MOST_IN_REQUEST, 100); i++) {
     const one = make(i);
     bytes += JSON.stringify(one).length + 1;
     if (bytes > MOST_BYTES) break;
@@ -161,7 +161,7 @@ async function measure() {
   // A log of costly entries since the last snapshot, read by a process that knows nothing of it.
   const long = await create(WIDE);
   const group = fill(KINDS[0]![1]);
-  for (let i = 0; i < 4; i++) await post(long, i * group.length, group)();
+  for (let i = 0; i < sized(4, 1); i++) await post(long, i * group.length, group)();
   await app.close();
   app = await newApp();
   await held('a log of 10,000 renames of a group, read anew', get(`/api/projects/${long}`));

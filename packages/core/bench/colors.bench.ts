@@ -6,9 +6,9 @@ import { readColor } from '../src/color/parse.ts';
 import { paintPlane } from '../src/color/plane.ts';
 import { ratioMatrix } from '../src/contrast/over-gradient.ts';
 import { shippedNames } from '../src/names/names.ts';
-import { reportRatio, reportShare, timeOf } from './report.ts';
+import { reportRatio, reportShare, sized, timeOf } from './report.ts';
 
-const N = 1000;
+const N = sized(1000, 400);
 let state = 7;
 const random = () => {
   state = (Math.imul(state, 1664525) + 1013904223) >>> 0;

@@ -6,12 +6,11 @@ import { reportOf } from '../src/system/readout/report.ts';
 import { resolveSystem, type System } from '../src/system/resolve/resolve.ts';
 import { hex } from './largest-document.ts';
 import { paintedDocument } from './painted-document.ts';
-import { reportShare } from './report.ts';
+import { percentileOf, reportShare, SMALL, sized } from './report.ts';
 
 // 1,000 roles of which 100 are painted by gradients, 24 themes, 4,000 pairs, 200 gradients of 64 stops.
 measureLayersWith(underTexts);
-const SHARE = process.env.BENCH_SMALL ? 0.1 : 1;
-let document = paintedDocument(SHARE);
+let document = paintedDocument(SMALL ? 0.1 : 1);
 
 const begin = performance.now();
 let system: System = resolveSystem(document);
@@ -24,7 +23,7 @@ reportShare('painted: the same and the report as JSON', written - begin, 2000, '
 if (!report.includes('"verdict":"fails"')) throw new Error('Nothing was measured.');
 
 const took: number[] = [];
-for (let i = 0; i < 40; i++) {
+for (let i = 0; i < sized(40, 3); i++) {
   const result = applyCommand(document, { type: 'setBase', family: `f${i % 64}`, color: hex() });
   if (!result.ok) throw new Error(result.reason);
   document = result.document;
@@ -34,6 +33,5 @@ for (let i = 0; i < 40; i++) {
   took.push(performance.now() - start);
 }
 reportShare('painted: the first step of a base', took[0]!, 100, 'ms');
-took.sort((a, b) => a - b);
-reportShare('painted: a step of a base, median', took[20]!, 100, 'ms');
-reportShare('painted: a step of a base, 95th percentile', took[37]!, 100, 'ms');
+reportShare('painted: a step of a base, median', percentileOf(took, 0.5), 100, 'ms');
+reportShare('painted: a step of a base, 95th percentile', percentileOf(took, 0.95), 100, 'ms');

@@ -3,10 +3,10 @@ import quantize from 'quantize';
 import { histogramOf } from '../src/picture/histogram.ts';
 import { LEANINGS, meanError, paletteOf, paletteOfHistogram } from '../src/picture/palette.ts';
 import { fullPicture } from './full-picture.ts';
-import { reportRatio, reportShare, timeOf } from './report.ts';
+import { reportRatio, reportShare, SMALL, timeOf } from './report.ts';
 
 // Six megapixels of a harbour at dusk: soft bands, fine noise, small bright lights.
-const [WIDTH, HEIGHT] = [3000, 2000];
+const [WIDTH, HEIGHT] = SMALL ? [300, 200] : [3000, 2000];
 const pixels = new Uint8ClampedArray(WIDTH * HEIGHT * 4);
 let state = 3;
 const random = () => {

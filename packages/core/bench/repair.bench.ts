@@ -5,7 +5,7 @@ import { readoutOf } from '../src/system/readout/readout.ts';
 import { repairAll, repairCommands } from '../src/system/repairs/repair-all.ts';
 import { resolveSystem } from '../src/system/resolve/resolve.ts';
 import { LARGEST } from './largest-document.ts';
-import { reportShare, timeOf } from './report.ts';
+import { reportShare, sized, timeOf } from './report.ts';
 
 function repaired(doc: ProjectDocument) {
   const parts = repairAll(resolveSystem(doc));
@@ -45,7 +45,7 @@ const four: ProjectDocument = {
     ),
   })),
   // Texts on grounds, as they are: a hundred light grounds, and each other role on two to five of them.
-  pairs: LARGEST.pairs.slice(0, 1500).map((pair, i) => ({
+  pairs: LARGEST.pairs.slice(0, sized(1500, 150)).map((pair, i) => ({
     ...pair,
     foreground: `r${100 + (i % 400)}`,
     background: `r${1 + ((i * 37) % 99)}`,
@@ -59,7 +59,7 @@ const failingIn = (doc: ProjectDocument) => {
 };
 const left = failingIn(mended);
 let broken = mended;
-for (let i = 0; i < whole.repairs.length && failingIn(broken) < left + 400; i++) {
+for (let i = 0; i < whole.repairs.length && failingIn(broken) < left + sized(400, 20); i++) {
   const { role, theme, from } = whole.repairs[(i * 7) % whole.repairs.length]!;
   broken = after(broken, [{ type: 'setLink', role, theme, link: from }]);
 }

@@ -3,7 +3,7 @@ import type { Command } from '../src/system/commands/command.ts';
 import { type Readout, readoutOf } from '../src/system/readout/readout.ts';
 import { resolveSystem, type System } from '../src/system/resolve/resolve.ts';
 import { hex, LARGEST } from './largest-document.ts';
-import { reportShare, timeOf } from './report.ts';
+import { percentileOf, reportShare, sized, timeOf } from './report.ts';
 
 const fresh = () => ({ ...LARGEST, families: LARGEST.families.map((family) => ({ ...family })) });
 reportShare(
@@ -25,8 +25,9 @@ const change = () => {
 const times: number[] = [];
 let seen = 0;
 // Once round first, so that the figures are not those of code that the engine has not compiled yet.
-for (let i = 0; i < 64; i++) system = resolveSystem(change(), system);
-for (let i = 0; i < 300; i++) {
+for (let i = 0; i < sized(64, 1); i++) system = resolveSystem(change(), system);
+const CHANGES = sized(300, 2);
+for (let i = 0; i < CHANGES; i++) {
   const next = change();
   const start = performance.now();
   system = resolveSystem(next, system);
@@ -34,10 +35,9 @@ for (let i = 0; i < 300; i++) {
   for (const gradient of system.themes.get('t0')!.gradients.values()) seen += gradient.colors.length;
   times.push(performance.now() - start);
 }
-times.sort((a, b) => a - b);
-if (seen !== 300 * 200 * 64) throw new Error('Not all stops were read.');
-reportShare('resolving after one base has changed, median', times[150]!, 2, 'ms');
-reportShare('resolving after one base has changed, 95th percentile', times[285]!, 2, 'ms');
+if (seen !== CHANGES * 200 * 64) throw new Error('Not all stops were read.');
+reportShare('resolving after one base has changed, median', percentileOf(times, 0.5), 2, 'ms');
+reportShare('resolving after one base has changed, 95th percentile', percentileOf(times, 0.95), 2, 'ms');
 
 /** The first of some orders of an edit, then the middle of several, resolved and counted. */
 function timesOf(commandFor: (i: number) => Command): { median: number; p95: number } {
@@ -45,7 +45,8 @@ function timesOf(commandFor: (i: number) => Command): { median: number; p95: num
   let now: System = resolveSystem(doc);
   let readout: Readout = readoutOf(now);
   const took: number[] = [];
-  for (let i = 0; i < 120; i++) {
+  const warm = sized(20, 0);
+  for (let i = 0; i < warm + sized(100, 2); i++) {
     const result = applyCommand(doc, commandFor(i));
     if (!result.ok) throw new Error(result.reason);
     doc = result.document;
@@ -53,10 +54,9 @@ function timesOf(commandFor: (i: number) => Command): { median: number; p95: num
     now = resolveSystem(doc, now);
     readout = readoutOf(now, readout);
     for (const gradient of now.themes.get('t0')!.gradients.values()) seen += gradient.colors.length;
-    if (i >= 20) took.push(performance.now() - start);
+    if (i >= warm) took.push(performance.now() - start);
   }
-  took.sort((a, b) => a - b);
-  return { median: took[50]!, p95: took[95]! };
+  return { median: percentileOf(took, 0.5), p95: percentileOf(took, 0.95) };
 }
 
 const first = LARGEST.pairs[0]!;
