@@ -46,8 +46,9 @@ async function measure() {
   const start = performance.now();
   let known = before;
   const EDITS = sized(20, 2);
+  const SENDERS = sized(50, 5);
   await Promise.all(
-    Array.from({ length: 50 }, async () => {
+    Array.from({ length: SENDERS }, async () => {
       let own = known;
       for (let i = 0; i < EDITS; i++) {
         ({ revision: own } = await post(stack, `/projects/${SKERRY}/commands`, {
@@ -58,9 +59,9 @@ async function measure() {
       }
     }),
   );
-  const perSecond = (50 * EDITS) / ((performance.now() - start) / 1000);
+  const perSecond = (SENDERS * EDITS) / ((performance.now() - start) / 1000);
   const { revision: after } = await onServer(stack, SKERRY);
-  if (after - before !== 50 * EDITS) throw new Error('Not every edit arrived.');
+  if (after - before !== SENDERS * EDITS) throw new Error('Not every edit arrived.');
   reportShare('time for one of the edits of 50 senders on one project', 1000 / perSecond, 2, 'ms');
   console.log(`(${perSecond.toFixed(0)} edits a second)`);
 
@@ -83,7 +84,7 @@ async function measure() {
   );
   console.log(`(${behind} and ${whole} characters)`);
 
-  for (let i = 0; i < 20; i++) await post(stack, '/projects', { name: `Another ${i}` });
+  for (let i = 0; i < sized(20, 3); i++) await post(stack, '/projects', { name: `Another ${i}` });
   const times: number[] = [];
   for (let i = 0; i < 9; i++) {
     const at = performance.now();

@@ -184,7 +184,7 @@ test('gradients are listed by group and favourites, copied into each other, made
   );
 
   await page.getByRole('button', { name: 'From colours …' }).click();
-  await page.getByRole('button', { name: 'Kelp' }).press('Enter');
+  await page.getByRole('button', { name: 'Kelp', exact: true }).press('Enter');
   await expect(page.getByRole('region', { name: 'Kelp', exact: true })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Stops' }).getByRole('listitem')).toHaveCount(11);
   const cut = page.getByRole('region', { name: 'Cut into colours' });

@@ -199,12 +199,18 @@ function waysByLink(system: System, theme: ResolvedTheme, measured: Measurement)
       })),
     ),
   ];
-  return found.length ? found : asWay(nearest, `any ${side}`);
+  const [near] = asWay(nearest, `any ${side}`);
+  if (!found.length) return near ? [near] : [];
+  // Of those that do as much, the one that is least seen.
+  return [
+    ...found.filter(({ name }) => name === near?.name),
+    ...found.filter(({ name }) => name !== near?.name),
+  ];
 }
 
 /**
  * The way to mend a failing pair that stands first with one press: of those that change one link, or one veil, the one
- * that breaks nothing and mends most. Null where there is none.
+ * that breaks nothing and mends most; of several, the one that is least seen. Null where there is none.
  */
 export function firstWay(readout: Readout, measured: Measurement): Way | null {
   const { system } = readout;
