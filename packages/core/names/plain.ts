@@ -48,13 +48,22 @@ export function plainNames(): NamedColor[] {
   return kept.map(({ name, hex }) => ({ name, hex })).sort((a, b) => (a.name < b.name ? -1 : 1));
 }
 
+/** Characters of a row of names in the module that holds them. */
+const ROW = 180;
+
 /** The module that holds the names, as it is kept. */
-export const format = (names: readonly NamedColor[]): string =>
-  [
+export function format(names: readonly NamedColor[]): string {
+  const rows: string[] = [];
+  for (const { name, hex } of names) {
+    const one = `${hex.slice(1)}${name}`;
+    const last = rows[rows.length - 1];
+    if (last === undefined || last.length + one.length >= ROW) rows.push(one);
+    else rows[rows.length - 1] = `${last},${one}`;
+  }
+  return [
     '// Made by `npm run names` from the words in packages/core/names; not edited by hand.',
-    '/** A line for each name: six hexadecimal digits of sRGB, and the name. */',
-    'export const PLAIN_NAMES = `',
-    names.map(({ name, hex }) => `${hex.slice(1)}${name}`).join('\n'),
-    '`;',
+    '/** For each name six hexadecimal digits of sRGB and the name itself, by name; commas and ends of lines between. */',
+    `export const PLAIN_NAMES = \`\n${rows.join('\n')}\n\`;`,
     '',
   ].join('\n');
+}

@@ -90,7 +90,7 @@ let shipped: NameIndex | undefined;
 export function shippedNames(): NameIndex {
   shipped ??= indexNames(
     PLAIN_NAMES.trim()
-      .split('\n')
+      .split(/[,\n]/)
       .map((line) => ({ name: line.slice(6), hex: `#${line.slice(0, 6)}` })),
   );
   return shipped;

@@ -6,6 +6,8 @@ const [SOI, EOI, SOS, APP0, APP1, APP2, APP14] = [0xd8, 0xd9, 0xda, 0xe0, 0xe1, 
 const EXIF = 'Exif\0\0';
 /** Bytes of the segment that says how the colour channels are mixed. */
 const MIXING = 12;
+/** What such a segment begins with (ITU-T T.872). */
+const MIXING_SIGN = [0x41, 0x64, 0x6f, 0x62, 0x65];
 /** Bytes of a profile that one segment holds. */
 const MOST_OF_PROFILE = 65_000;
 
@@ -41,7 +43,8 @@ function needed(marker: number, content: Uint8Array): Uint8Array | null {
   if (marker === DAC) return content.subarray(0, Math.floor(content.length / 2) * 2).subarray(0, 64);
   if (marker === DRI || marker === DNL) return first(2);
   // How channels are mixed is said in just so many bytes; of another length it says something else.
-  if (marker === APP14) return content.length === MIXING && text(content, 0, 5) === 'Adobe' ? content : null;
+  if (marker === APP14)
+    return content.length === MIXING && MIXING_SIGN.every((byte, i) => content[i] === byte) ? content : null;
   return null;
 }
 
