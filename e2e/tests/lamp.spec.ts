@@ -240,7 +240,7 @@ test('a colour is picked from the screen where the browser can; else a picture i
   const field = lamp.getByLabel('Any CSS colour');
   await expect(lamp.getByText('Picked #123456')).toBeVisible();
   await expect(field).not.toHaveValue('#123456');
-  await lamp.getByRole('button', { name: 'Make the lit colour this' }).click();
+  await lamp.getByRole('button', { name: 'Change the lit colour to it' }).click();
   await expect(field).toHaveValue('#123456');
   await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
   await lamp.getByRole('button', { name: 'Put into the tray' }).click();

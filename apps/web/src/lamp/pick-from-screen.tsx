@@ -119,7 +119,7 @@ export function PickedColor({ picked, onTake, onDone }: PickedColorProps) {
           Put into the tray
         </Button>
         <Button small onClick={onTake}>
-          Make the lit colour this
+          Change the lit colour to it
         </Button>
       </div>
     </fieldset>

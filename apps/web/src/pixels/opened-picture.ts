@@ -103,6 +103,7 @@ function open(address: string): Entry {
     () => breakDown(new Error('The part of Mint Lamp that reads pictures does not answer any more.')),
   );
   const listeners = new Set<(share: number) => void>();
+  let isClosed = false;
   const entry: Entry = {
     address,
     listeners,
@@ -110,6 +111,8 @@ function open(address: string): Entry {
     progress: 0,
     timer: 0,
     close() {
+      if (isClosed) return;
+      isClosed = true;
       watch.stop();
       remote[releaseProxy]();
       worker.terminate();

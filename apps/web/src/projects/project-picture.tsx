@@ -6,18 +6,16 @@ export function ProjectPicture({ preview }: { preview: ProjectPreview }) {
   if (!preview.families.length && !tray.length) return <p className="flex-1 text-quiet">No colours yet</p>;
   return (
     <div aria-hidden className="flex min-w-0 flex-1 items-center gap-6">
-      {preview.families.length > 0 && (
-        <div className="flex flex-1 flex-col gap-1">
-          {preview.families.map((family) => (
-            <div key={family.name} className="flex h-2.5 gap-px overflow-hidden rounded-[3px]">
-              {[...family.shades].reverse().map((shade, i) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: shades are a fixed row
-                <span key={i} className="flex-1" style={{ background: shade }} />
-              ))}
-            </div>
-          ))}
-        </div>
-      )}
+      <div className="flex flex-1 flex-col gap-1">
+        {preview.families.map((family) => (
+          <div key={family.name} className="flex h-2.5 gap-px overflow-hidden rounded-[3px]">
+            {[...family.shades].reverse().map((shade, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: shades are a fixed row
+              <span key={i} className="flex-1" style={{ background: shade }} />
+            ))}
+          </div>
+        ))}
+      </div>
       <div className="flex min-w-0 flex-1 flex-col gap-2">
         {preview.themes.map((theme) => (
           <div key={theme.name} className="flex flex-wrap gap-0.5">

@@ -1,5 +1,5 @@
 import { REMOVED_FOR_DAYS, type RemovedProject } from '@mint-lamp/core/wire/projects';
-import { addDays, formatDistanceToNow } from 'date-fns';
+import { addDays, formatDistanceToNowStrict } from 'date-fns';
 import { useCallback, useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { bringBack, letGoForGood, listRemoved } from '../store/api.ts';
@@ -47,7 +47,11 @@ export function RemovedProjects({ removals, onChanged }: RemovedProjectsProps) {
               {name}{' '}
               <span className="text-sm text-quiet">
                 goes{' '}
-                {formatDistanceToNow(addDays(new Date(removedAt), REMOVED_FOR_DAYS), { addSuffix: true })}
+                {formatDistanceToNowStrict(addDays(new Date(removedAt), REMOVED_FOR_DAYS), {
+                  addSuffix: true,
+                  unit: 'day',
+                  roundingMethod: 'ceil',
+                })}
               </span>
             </span>
             <Button onClick={() => attempt(() => bringBack(id))} aria-label={`Bring back ${name}`}>

@@ -127,7 +127,7 @@ const Tools = memo(function Tools(props: ToolsProps) {
               title={
                 asBase === label
                   ? 'It stays where it is; the other shades grow from it'
-                  : `It is lighter or darker than its neighbours: as the base it stands at ${asBase}`
+                  : `Its lightness does not lie between its neighbours’: as the base it would stand at ${asBase}`
               }
             >
               {asBase === label ? 'Let the base follow it' : `Let the base follow it, at ${asBase}`}
