@@ -140,13 +140,11 @@ test('a part that reads pictures and does not answer is told, and is tried anew'
     route.fulfill({ contentType: 'text/javascript', body: 'onmessage = () => {};' }),
   );
   await open('gather/pictures');
-  await page
-    .getByLabel('Picture files')
-    .setInputFiles({
-      name: 'quay.png',
-      mimeType: 'image/png',
-      buffer: await drawnFile(40, 30).png().toBuffer(),
-    });
+  await page.getByLabel('Picture files').setInputFiles({
+    name: 'quay.png',
+    mimeType: 'image/png',
+    buffer: await drawnFile(40, 30).png().toBuffer(),
+  });
   await expect(page.getByText('does not answer any more')).toBeVisible();
   await page.unroute('**/pixel-worker-*');
   await page.getByRole('button', { name: 'Try again' }).click();

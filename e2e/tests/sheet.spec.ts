@@ -290,7 +290,7 @@ test('a lit role is linked by the finder; what depends on a colour is named in e
   await open('assign/line-soft');
   await expect(page.getByRole('heading', { name: 'line.soft' })).toBeVisible();
   await page.keyboard.press('Control+k');
-  await page.getByRole('combobox').fill('buoy 300');
+  await page.getByPlaceholder(/^A name, a shade/).fill('buoy 300');
   await expect(page.getByText('Link line.soft in Day sailing to')).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(cell(page, 'line.soft', 'Day sailing')).toHaveAccessibleName(/Buoy 300/);

@@ -1,5 +1,5 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
-import { composite, formatRatio, reaches } from '@mint-lamp/core/contrast/ratio';
+import { formatRatio, paintedOver, reaches } from '@mint-lamp/core/contrast/ratio';
 import {
   isPaired,
   type Standing as Stands,
@@ -73,13 +73,13 @@ export default function Standing({ painted, on }: StandingProps) {
 
 /** Two letters of a text on its ground. */
 function Sample({ text, on }: { text: Painted; on: Painted }) {
-  const { r, g, b } = composite(text, on);
+  const { r, g, b } = paintedOver(text, on);
   return (
     <span
       aria-hidden
       data-specimen
       className="inline-flex h-6 w-8 shrink-0 items-center justify-center rounded-[4px] border border-hair text-sm font-semibold"
-      style={{ background: on.css, color: hexOfRgb8(Math.round(r), Math.round(g), Math.round(b)) }}
+      style={{ background: on.css, color: hexOfRgb8(r, g, b) }}
     >
       Aa
     </span>

@@ -1,7 +1,7 @@
 import { type ListedProject, REMOVED_FOR_DAYS } from '@mint-lamp/core/wire/projects';
 import { formatDistanceToNow } from 'date-fns';
 import { Pencil, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { removeProject, sendCommands } from '../store/api.ts';
@@ -76,7 +76,19 @@ export function ProjectRow({ project, onChanged }: ProjectRowProps) {
 function NewName({ project, onDone }: { project: ListedProject; onDone: (changed: boolean) => void }) {
   const [name, setName] = useState(project.name);
   const [fault, setFault] = useState<string | null>(null);
+  // Enter and Escape take the field away, which leaves it as well; only the first of these counts.
+  const ended = useRef(false);
+  const giveUp = () => {
+    ended.current = true;
+    onDone(false);
+  };
+  const refuse = (reason: string) => {
+    ended.current = false;
+    setFault(reason);
+  };
   const save = async () => {
+    if (ended.current) return;
+    ended.current = true;
     const wanted = name.trim();
     if (!wanted || wanted === project.name) return onDone(false);
     try {
@@ -85,10 +97,10 @@ function NewName({ project, onDone }: { project: ListedProject; onDone: (changed
         { id: crypto.randomUUID(), command },
       ]);
       const [outcome] = outcomes;
-      if (outcome?.status === 'refused') setFault(outcome.reason);
+      if (outcome?.status === 'refused') refuse(outcome.reason);
       else onDone(true);
     } catch (error) {
-      setFault(reasonOf(error));
+      refuse(reasonOf(error));
     }
   };
   return (
@@ -110,7 +122,7 @@ function NewName({ project, onDone }: { project: ListedProject; onDone: (changed
         onChange={(event) => setName(event.target.value)}
         onBlur={() => void save()}
         onKeyDown={(event) => {
-          if (event.key === 'Escape') onDone(false);
+          if (event.key === 'Escape') giveUp();
         }}
         className="h-8 w-full rounded-md border border-control bg-raised px-2 font-title text-lg font-semibold"
       />

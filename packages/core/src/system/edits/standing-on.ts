@@ -1,4 +1,4 @@
-import { contrastRatio, luminance, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
+import { contrastRatio, luminance, paintedOver, reaches } from '../../contrast/ratio.ts';
 import type { Command, SimpleCommand } from '../commands/command.ts';
 import type { Link } from '../links/link.ts';
 import { linkName } from '../links/link-name.ts';
@@ -78,13 +78,12 @@ interface Extreme {
 /** The lightest and the darkest shade of all families. */
 function extremesOf({ families }: System): readonly [Extreme | null, Extreme | null] {
   let [light, dark]: [Extreme | null, Extreme | null] = [null, null];
-  const lightness = (one: Rgba) => luminance(one);
   for (const { family, shades } of families.values())
     for (const painted of shades) {
       if (painted.alpha < 1) continue;
       const one = { family: family.id, label: painted.label, painted };
-      if (!light || lightness(painted) > lightness(light.painted)) light = one;
-      if (!dark || lightness(painted) < lightness(dark.painted)) dark = one;
+      if (!light || luminance(painted) > luminance(light.painted)) light = one;
+      if (!dark || luminance(painted) < luminance(dark.painted)) dark = one;
     }
   return [light, dark];
 }
