@@ -355,8 +355,9 @@ test('a line across the picture becomes a gradient that follows its colours, by 
   const [a, b] = [await placeOf(begins), await placeOf(ends)];
   const pixels = await decodedIn(page, address);
   const row = rowAlong(pixels, { x1: a.x, y1: a.y, x2: b.x, y2: b.y }, 5);
-  const { stops, mean } = followRow(row, 0.02);
+  const { stops, mean, most } = followRow(row, 0.02);
   await expect(words).toContainText(`${stops.length} stops; it differs by ${mean.toFixed(3)} on average`);
+  await expect(words).toContainText(`where 0.020 is asked, and by ${most.toFixed(3)} at the place where it`);
   expect(mean).toBeLessThanOrEqual(0.02);
   expect(await axeFaults(page)).toEqual([]);
   await page.getByLabel(/linked to shades/).uncheck();

@@ -1,7 +1,7 @@
 import { rgbToOklab } from '@mint-lamp/core/color/kernel';
 import { paint } from '@mint-lamp/core/system/resolve/painted';
 import type { Page } from '@playwright/test';
-import { axeFaults, expect, expectSaved, onServer, test } from '../support/test.ts';
+import { addColor, axeFaults, expect, expectSaved, onServer, post, test } from '../support/test.ts';
 
 const proposals = (page: Page) => page.getByRole('region', { name: 'Proposals' }).locator('> ul > li');
 const proposal = (page: Page, n: number) =>
@@ -149,4 +149,23 @@ test('colours in between two of the tray are put between them, evenly to the eye
   });
   const steps = labs.slice(1).map((lab, i) => Math.hypot(...lab.map((v, k) => v - labs[i]![k]!)));
   expect(Math.max(...steps) - Math.min(...steps)).toBeLessThan(0.01);
+});
+
+test('what is kept stays the same over a reload, also when more has come into the tray', async ({
+  page,
+  stack,
+}) => {
+  const { id } = await post(stack, '/projects', { name: 'Kept' });
+  await page.goto(`/p/${id}/gather/proposals`);
+  const keeps = (n: number) => page.getByRole('button', { name: `Keep ${n} …` });
+  await expect(page.getByRole('button', { name: 'Keep nothing …' })).toBeVisible();
+  for (const hex of ['#2f6f4e', '#c8102e']) await addColor(page, hex);
+  await expectSaved(page);
+  // What is usual is said when one comes here.
+  await page.reload();
+  await expect(keeps(2)).toBeVisible();
+  await addColor(page, '#0b5f6b');
+  await expectSaved(page);
+  await page.reload();
+  await expect(keeps(2)).toBeVisible();
 });
