@@ -8,7 +8,7 @@ import type { Link } from '../src/system/links/link.ts';
 let state = 1;
 const below = (n: number) => {
   state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-  return state % n;
+  return (state >>> 8) % n;
 };
 const labels = Array.from({ length: 24 }, (_, i) => String((i + 1) * 10));
 export const hex = () => `#${below(0x1000000).toString(16).padStart(6, '0')}`;

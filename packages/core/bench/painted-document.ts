@@ -8,7 +8,7 @@ import { LARGEST } from './largest-document.ts';
 let state = 7;
 const below = (n: number) => {
   state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-  return state % n;
+  return (state >>> 8) % n;
 };
 const labels = LARGEST.families[0]!.growth.labels;
 const toShade = () => ({ to: 'shade', family: `f${below(64)}`, shade: labels[below(24)]! }) as const;

@@ -17,7 +17,7 @@ import {
   modeXyz65,
   useMode,
 } from 'culori/fn';
-import type { Triple } from './kernel.ts';
+import { delinearize, oklabToLinear, polar, type Triple } from './kernel.ts';
 import { type Channel, type Color, SPACES, type SpaceId } from './spaces.ts';
 
 // The colour library is registered once, here; nothing outside color/ sees its objects.
@@ -115,3 +115,23 @@ const plain = (coords: readonly [Channel, Channel, Channel]): Triple => [
   coords[1] ?? 0,
   coords[2] ?? 0,
 ];
+
+/** Ways to sRGB that need no library: the spaces that gradients are mixed in most. */
+const TO_SRGB: Partial<Record<SpaceId, (x: number, y: number, z: number) => Triple>> = {
+  srgb: (r, g, b) => [r, g, b],
+  'srgb-linear': (r, g, b) => [delinearize(r), delinearize(g), delinearize(b)],
+  oklab: fromOklab,
+  oklch: (l, c, h) => fromOklab(l, ...polar(c, h)),
+};
+
+function fromOklab(l: number, a: number, b: number): Triple {
+  const out = oklabToLinear(l, a, b, [0, 0, 0]);
+  return [delinearize(out[0]), delinearize(out[1]), delinearize(out[2])];
+}
+
+/** The sRGB coordinates (0–1, beyond it outside sRGB) of a colour without missing channels; {@link convert}, faster. */
+export function srgbOf(c: Color): Triple {
+  const { space, coords } = c;
+  const way = TO_SRGB[space];
+  return way ? way(coords[0] ?? 0, coords[1] ?? 0, coords[2] ?? 0) : numbers(convert(c, 'srgb'));
+}

@@ -32,25 +32,30 @@ export function forMixing(c: Color, space: SpaceId): Color {
 }
 
 /**
- * Mixes two colours, t 0–1 of the way, in a space (CSS Color 4 §12): missing channels are taken from the other,
- * hues go the given way, everything but the hue is premultiplied by alpha. The result is in that space.
+ * What mixes two colours, t 0–1 of the way, in a space (CSS Color 4 §12): missing channels are taken from the other,
+ * hues go the given way, everything but the hue is premultiplied by alpha. The results are in that space.
  */
-export function mixIn(a: Color, b: Color, t: number, space: SpaceId, way: HueWay = 'shorter'): Color {
+export function mixerIn(a: Color, b: Color, space: SpaceId, way: HueWay = 'shorter'): (t: number) => Color {
   const from = forMixing(a, space);
   const to = forMixing(b, space);
   const hue = SPACES[space].hue?.at;
   const alphaFrom = from.alpha ?? to.alpha ?? 0;
   const alphaTo = to.alpha ?? from.alpha ?? 0;
-  const alpha = alphaFrom + (alphaTo - alphaFrom) * t;
-  const coords: [number, number, number] = [0, 0, 0];
-  for (let i = 0; i < 3; i++) {
-    const x = from.coords[i] ?? to.coords[i] ?? 0;
-    const y = to.coords[i] ?? from.coords[i] ?? 0;
-    if (i === hue) {
-      const [h1, h2] = fixHues(x, y, way);
-      coords[i] = h1 + (h2 - h1) * t;
-    } else if (alpha === 0) coords[i] = x + (y - x) * t;
-    else coords[i] = (x * alphaFrom * (1 - t) + y * alphaTo * t) / alpha;
-  }
-  return color(space, coords, alpha);
+  const starts = [0, 1, 2].map((i) => from.coords[i] ?? to.coords[i] ?? 0);
+  const ends = [0, 1, 2].map((i) => to.coords[i] ?? from.coords[i] ?? 0);
+  if (hue !== undefined) [starts[hue], ends[hue]] = fixHues(starts[hue]!, ends[hue]!, way);
+  return (t) => {
+    const alpha = alphaFrom + (alphaTo - alphaFrom) * t;
+    const coords: [number, number, number] = [0, 0, 0];
+    for (let i = 0; i < 3; i++) {
+      const [x, y] = [starts[i]!, ends[i]!];
+      if (i === hue || alpha === 0) coords[i] = x + (y - x) * t;
+      else coords[i] = (x * alphaFrom * (1 - t) + y * alphaTo * t) / alpha;
+    }
+    return color(space, coords, alpha);
+  };
 }
+
+/** Mixes two colours, t 0–1 of the way; see {@link mixerIn}. */
+export const mixIn = (a: Color, b: Color, t: number, space: SpaceId, way: HueWay = 'shorter'): Color =>
+  mixerIn(a, b, space, way)(t);

@@ -2,7 +2,7 @@ import Reference from 'colorjs.io';
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { isLong, runs } from '../../test/runs.ts';
-import { convert, numbers } from './convert.ts';
+import { convert, numbers, srgbOf } from './convert.ts';
 import { deltaE2000Lab, deltaEOk, findTwins } from './difference.ts';
 import { gamutOutline, hexToOklch, inGamut, maxChroma, toSrgb } from './gamut.ts';
 import { parseColor, readColor } from './parse.ts';
@@ -21,6 +21,23 @@ const rgb = fc.tuple(unit, unit, unit);
 const SPACE_IDS = (Object.keys(SPACES) as SpaceId[]).filter((id) => id !== 'srgb');
 
 describe('spaces', () => {
+  test.each(['srgb', ...SPACE_IDS] as const)('%s comes to the same sRGB by the short way', (space) => {
+    const around = fc.double({ min: -0.2, max: 1.2, noNaN: true });
+    fc.assert(
+      fc.property(around, around, around, (...parts) => {
+        const coords = parts.map((v, i) => {
+          const { min, max } = SPACES[space].channels[i]!;
+          return min + (max - min) * v;
+        }) as [number, number, number];
+        const there = srgbOf(color(space, coords));
+        numbers(convert(color(space, coords), 'srgb')).forEach((v, i) => {
+          expect(there[i]).toBeCloseTo(v, 9);
+        });
+      }),
+      { numRuns: RUNS },
+    );
+  });
+
   test.each(SPACE_IDS)('%s agrees with an independent implementation to 1e-6, there and back', (space) => {
     const { channels } = SPACES[space];
     fc.assert(

@@ -2,7 +2,10 @@ import { convert, numbers } from './convert.ts';
 import { inGamut, toRgb8 } from './gamut.ts';
 import { type Channel, type Color, SPACES, type SpaceId } from './spaces.ts';
 
-const pad = (n: number) => n.toString(16).padStart(2, '0');
+const padded = (n: number) => n.toString(16).padStart(2, '0');
+// Reports write a hundred thousand colours.
+const PADDED = Array.from({ length: 256 }, (_, n) => padded(n));
+const pad = (n: number) => PADDED[n] ?? padded(n);
 
 /** `#rrggbb` of 8-bit channels, with two more digits when an alpha (0–1) below 1 is given. */
 export function hexOfRgb8(r: number, g: number, b: number, alpha = 1): string {

@@ -74,13 +74,49 @@ function firstFrom(row: Float64Array, value: number): number {
   return low;
 }
 
+/** Values that fall into one part at most, for putting them in order by parts to be the fastest. */
+const MOST_IN_PART = 24;
+
+/** Values with the least first. Those of a gradient are spread evenly: put by parts, little is left to order. */
+function inOrder(values: Float64Array): Float64Array {
+  const n = values.length;
+  let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (let i = 0; i < n; i++) {
+    const v = values[i]!;
+    if (v < low) low = v;
+    if (v > high) high = v;
+  }
+  const scale = high > low ? (n - 1) / (high - low) : 0;
+  const ends = new Uint32Array(n + 1);
+  for (let i = 0; i < n; i++) ends[((values[i]! - low) * scale) | 0]! += 1;
+  let end = 0;
+  for (let part = 0; part < n; part++) {
+    if (scale > 0 && ends[part]! > MOST_IN_PART) return values.slice().sort();
+    end += ends[part]!;
+    ends[part] = end;
+  }
+  const row = new Float64Array(n);
+  for (let i = 0; i < n; i++) {
+    const part = ((values[i]! - low) * scale) | 0;
+    ends[part]! -= 1;
+    row[ends[part]!] = values[i]!;
+  }
+  for (let i = 1; i < n; i++) {
+    const v = row[i]!;
+    let at = i;
+    for (; at > 0 && row[at - 1]! > v; at--) row[at] = row[at - 1]!;
+    row[at] = v;
+  }
+  return row;
+}
+
 const lights = new WeakMap<Grounds, Float64Array>();
 
 /** The luminances of some grounds alone, the darkest first, which costs a tenth of {@link byLight}. */
 function lightsOf(grounds: Grounds): Float64Array {
   let row = lights.get(grounds);
   if (!row) {
-    row = grounds.luminances.slice().sort();
+    row = inOrder(grounds.luminances);
     lights.set(grounds, row);
   }
   return row;
@@ -145,7 +181,7 @@ const MOST_UNDER = 64;
 const isOpaque = new WeakMap<SeenColors, boolean>();
 
 /** Whether nothing beneath shows through any colour of an area. */
-function hidesAll(seen: SeenColors): boolean {
+export function hidesAll(seen: SeenColors): boolean {
   let hides = isOpaque.get(seen);
   if (hides === undefined) {
     const { colors } = seen;
@@ -176,6 +212,31 @@ export function groundsUnder(seen: SeenColors, beneath: Rgba, veil: Rgba | null)
   if (known.size >= MOST_UNDER) known.clear();
   known.set(key, grounds);
   return grounds;
+}
+
+/**
+ * Colours that hide what lies beneath, as grounds. Given those of earlier colours of which just some stretches (from, to)
+ * are others, the rest is taken over.
+ */
+export function opaqueGrounds(
+  { colors, counts, at }: SeenColors,
+  before: Grounds | null,
+  changed: readonly (readonly [from: number, to: number])[],
+): Grounds {
+  const n = counts.length;
+  const rgb = before ? before.rgb.slice() : new Uint8Array(n * 3);
+  const luminances = before ? before.luminances.slice() : new Float64Array(n);
+  for (const [from, to] of before ? changed : [[0, n] as const])
+    for (let i = from; i < to; i++) {
+      const r = Math.round(colors[i * 4]!);
+      const g = Math.round(colors[i * 4 + 1]!);
+      const b = Math.round(colors[i * 4 + 2]!);
+      rgb[i * 3] = r;
+      rgb[i * 3 + 1] = g;
+      rgb[i * 3 + 2] = b;
+      luminances[i] = luminanceOfRgb8(r, g, b);
+    }
+  return { rgb, luminances, counts, at, pixels: before?.pixels ?? counts.reduce((sum, one) => sum + one, 0) };
 }
 
 function laidUnder(seen: SeenColors, beneath: Rgba, veil: Rgba | null): Grounds {
@@ -255,6 +316,38 @@ export function worstRatioOnGrounds(text: Rgba, grounds: Grounds): number {
   const up = at < row.length ? ratioOfLuminances(own, row[at]!) : Number.POSITIVE_INFINITY;
   const down = at > 0 ? ratioOfLuminances(own, row[at - 1]!) : Number.POSITIVE_INFINITY;
   return Math.min(up, down);
+}
+
+/** The worst place of opaque texts over grounds. */
+export interface WorstOfBoth {
+  readonly ratio: number;
+  /** Index among the texts. */
+  readonly text: number;
+  /** Index among the grounds. */
+  readonly ground: number;
+}
+
+/** The worst ratio of opaque texts, given as grounds, over grounds: of two that are next to each other in light. */
+export function worstOfBoth(texts: Grounds, grounds: Grounds): WorstOfBoth {
+  const [a, b] = [lightsOf(texts), lightsOf(grounds)];
+  let ratio = Number.POSITIVE_INFINITY;
+  let [text, ground] = [a[0]!, b[0]!];
+  for (let i = 0, k = 0; i < a.length && k < b.length; ) {
+    const here = ratioOfLuminances(a[i]!, b[k]!);
+    if (here < ratio) [ratio, text, ground] = [here, a[i]!, b[k]!];
+    if (a[i]! < b[k]!) i += 1;
+    else k += 1;
+  }
+  return { ratio, text: texts.luminances.indexOf(text), ground: grounds.luminances.indexOf(ground) };
+}
+
+/** The share on which opaque texts, given as grounds, do not reach a ratio, 0–1: by the pixels of both. */
+export function shareFailingOfBoth(texts: Grounds, grounds: Grounds, required: number): number {
+  const row = byLight(grounds);
+  let failing = 0;
+  for (let i = 0; i < texts.luminances.length; i++)
+    failing += texts.counts[i]! * fallingShort(texts.luminances[i]!, row, required);
+  return failing / texts.pixels / grounds.pixels;
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { HueWay } from '../color/mix.ts';
 import type { Rgba } from '../contrast/ratio.ts';
-import { type MixingSpace, mix } from './interpolate.ts';
+import { type MixingSpace, mixer } from './interpolate.ts';
 
 /** A place along a gradient: percent, or a length in CSS px. Angles of conic gradients are percent of a turn. */
 export interface Place {
@@ -154,6 +154,24 @@ export function placeStops(gradient: CssGradient, length = 100): PlacedGradient 
   };
 }
 
+interface Mixing {
+  readonly space: MixingSpace;
+  readonly hueWay: HueWay;
+  readonly at: (t: number) => Rgba;
+}
+
+const mixings = new WeakMap<Stretch, Mixing>();
+
+/** What mixes the colours of a stretch, made once: its ends are brought into the space once and not for every place. */
+function mixerOf(stretch: Stretch, space: MixingSpace, hueWay: HueWay): (t: number) => Rgba {
+  let mixing = mixings.get(stretch);
+  if (mixing?.space !== space || mixing.hueWay !== hueWay) {
+    mixing = { space, hueWay, at: mixer(stretch.a, stretch.b, space, hueWay) };
+    mixings.set(stretch, mixing);
+  }
+  return mixing.at;
+}
+
 /**
  * The colour at a place, in percent of the line; any number. A repeating gradient repeats the stretch from its
  * first to its last stop; one whose stops all share a place is flat, in the colour of the last, as browsers
@@ -182,7 +200,7 @@ export function colorAtPlace(placed: PlacedGradient, at: number): Rgba {
   const along = (place - stretch.from) / (stretch.to - stretch.from);
   if (stretch.jump) return stretch.jump === 'start' ? stretch.b : stretch.a;
   const t = stretch.exponent === 1 ? along : along ** stretch.exponent;
-  return mix(stretch.a, stretch.b, t, space, hueWay);
+  return mixerOf(stretch, space, hueWay)(t);
 }
 
 /** The average colour from the first to the last stop, each stretch by its length; the last where there is none. */

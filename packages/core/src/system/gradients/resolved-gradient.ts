@@ -33,6 +33,8 @@ export class ResolvedGradient {
   private worked: Colors | null;
   /** What it became with the families of the state after this one. */
   private next: { readonly families: Families; readonly gradient: ResolvedGradient } | null = null;
+  /** What it was with other colours. */
+  private before: ResolvedGradient | null = null;
 
   constructor(gradient: Gradient, families: Families, roles: Roles, worked: Colors | null = null) {
     this.gradient = gradient;
@@ -71,7 +73,21 @@ export class ResolvedGradient {
     if (!stops.length) return this;
     const worked = this.worked?.slice() ?? null;
     if (worked) for (const i of stops) worked[i] = colorOfStop(this.stops[i]!.color, families, roles);
-    return new ResolvedGradient(this.gradient, families, roles, worked);
+    const now = new ResolvedGradient(this.gradient, families, roles, worked);
+    now.before = this;
+    // One state before is enough to go on from; all of them would never be let go of.
+    this.before = null;
+    return now;
+  }
+
+  /**
+   * The same gradient with the colours of before, so that what was worked out of those that are still the same can be
+   * taken over; once, and null where there is none.
+   */
+  takeBefore(): ResolvedGradient | null {
+    const { before } = this;
+    this.before = null;
+    return before;
   }
 }
 
@@ -103,17 +119,27 @@ export interface Changed {
  * no longer stand between two stops go too.
  */
 export function coloredGradient<C>(
-  { gradient, stops, colors }: ResolvedGradient,
+  { gradient, colors }: ResolvedGradient,
   of: (color: Painted, link: Link) => C,
 ): CssGradient<ColorStop<C>> | null {
-  const colorOf = new Map(stops.map((stop, i) => [stop, colors[i]]));
-  const kept = gradient.stops.flatMap((item): (ColorStop<C> | Hint)[] => {
-    if (item.kind === 'hint') return [item];
-    const color = colorOf.get(item);
-    return color ? [{ kind: 'stop', color: of(color, item.color), places: item.places }] : [];
-  });
-  const isStop = (item: ColorStop<C> | Hint | undefined) => item?.kind === 'stop';
-  const items = kept.filter((item, i) => isStop(item) || (isStop(kept[i - 1]) && isStop(kept[i + 1])));
+  const items: (ColorStop<C> | Hint)[] = [];
+  let hint: Hint | null = null;
+  let stop = 0;
+  let isAfterStop = false;
+  for (const item of gradient.stops) {
+    if (item.kind === 'hint') {
+      hint = isAfterStop ? item : null;
+      isAfterStop = false;
+      continue;
+    }
+    const color = colors[stop];
+    stop += 1;
+    if (!color) continue;
+    if (hint) items.push(hint);
+    hint = null;
+    isAfterStop = true;
+    items.push({ kind: 'stop', color: of(color, item.color), places: item.places });
+  }
   return items.length ? { ...gradient, stops: items } : null;
 }
 

@@ -19,7 +19,9 @@ export type MeasuredLayers = Measurement | 'gone' | 'awaited';
 export interface LayeredMeasuring {
   readonly measure: (
     pair: Pair,
-    surfaces: { readonly text: Surface; readonly ground: Surface; readonly beneath: Rgba },
+    text: Surface,
+    ground: Surface,
+    beneath: Rgba,
     theme: ResolvedTheme,
     around: Around,
   ) => MeasuredLayers;

@@ -1,7 +1,7 @@
-import type { SeenColors } from '../../contrast/over-colors.ts';
+import { type Grounds, hidesAll, opaqueGrounds, type SeenColors } from '../../contrast/over-colors.ts';
 import type { Rgba } from '../../contrast/ratio.ts';
 import { hintsAsStops } from '../../gradient/hints-as-stops.ts';
-import { colorAtPlace, type PlacedGradient, placeStops, type Stretch } from '../../gradient/model.ts';
+import { colorAtPlace, type PlacedGradient, placeStops } from '../../gradient/model.ts';
 import type { Gradient } from '../gradients/gradient.ts';
 import { paintedGradient, type ResolvedGradient } from '../gradients/resolved-gradient.ts';
 import type { UnderText } from './measurement.ts';
@@ -12,11 +12,15 @@ const MOST_LOOKS = 1024;
 /** How far before a stop the colours that lead to it are looked at last, in percent. */
 const BEFORE_END = 1e-6;
 
-interface Line {
+export interface Line {
   readonly seen: SeenColors;
   readonly places: readonly number[];
   /** The same as what lies under a text: an area of one row. */
   readonly bare: UnderText;
+  /** The same as grounds; null where what lies beneath shows through. */
+  readonly grounds: Grounds | null;
+  /** What it was worked out from. */
+  readonly from: { readonly placed: PlacedGradient; readonly looks: Looks };
 }
 
 const lines = new WeakMap<ResolvedGradient, Line | null>();
@@ -26,7 +30,11 @@ export function alongLine(resolved: ResolvedGradient): Line | null {
   let line = lines.get(resolved);
   if (line === undefined) {
     const painted = paintedGradient(resolved);
-    line = painted && lineOf(hintsAsStops(placeStops({ ...painted, repeating: false }, LINE)), resolved);
+    const before = resolved.takeBefore();
+    const old = before && lines.get(before);
+    line =
+      painted &&
+      lineOf(hintsAsStops(placeStops({ ...painted, repeating: false }, LINE)), resolved, old ?? null);
     lines.set(resolved, line);
   }
   return line;
@@ -66,56 +74,67 @@ function looksAt(placed: PlacedGradient, gradient: Gradient): Looks {
   return looks;
 }
 
-function lineOf(placed: PlacedGradient, resolved: ResolvedGradient): Line {
-  const { ends, each, places, counts, at } = looksAt(placed, resolved.gradient);
-  const colors = new Float32Array(places.length * 4);
+/** The line of a gradient; given the line that it had with other colours, just the stretches between those are worked out. */
+function lineOf(placed: PlacedGradient, resolved: ResolvedGradient, old: Line | null): Line {
+  const looks = looksAt(placed, resolved.gradient);
+  const { ends, each, places, counts, at } = looks;
+  const before = old && old.from.looks === looks && isAlike(placed, old.from.placed) ? old : null;
+  const colors = before ? (before.seen.colors.slice() as Float32Array) : new Float32Array(places.length * 4);
+  const changed: [from: number, to: number][] = [];
   let filled = 0;
   let next = 0;
   for (let i = 1; i < ends.length; i++) {
     const [from, to] = [ends[i - 1]!, ends[i]! - BEFORE_END];
     if (to <= from) continue;
     while (next < placed.stretches.length && placed.stretches[next]!.to <= from) next += 1;
-    const part = colorsBetween(placed, placed.stretches[next], from, to, each);
-    colors.set(part, filled);
-    filled += part.length;
+    if (!before || !isSameBetween(placed, before.from.placed, next, from, to)) {
+      for (let k = 0; k <= each; k++)
+        setColor(colors, filled + k, colorAtPlace(placed, from + ((to - from) * k) / each));
+      changed.push([filled, filled + each + 1]);
+    }
+    filled += each + 1;
   }
-  colors.set(bytesOf(colorAtPlace(placed, 100)), filled);
+  setColor(colors, filled, colorAtPlace(placed, 100));
+  changed.push([filled, filled + 1]);
   const seen = { colors, counts, at };
   const area = { x: 0, y: 0, width: places.length, height: 1 };
-  return { seen, places, bare: { seen, area, source: resolved } };
+  const grounds = hidesAll(seen) ? opaqueGrounds(seen, before?.grounds ?? null, changed) : null;
+  return { seen, places, bare: { seen, area, source: resolved }, grounds, from: { placed, looks } };
 }
 
-const bytesOf = ({ r, g, b, alpha }: Rgba) => [r, g, b, alpha * 255];
+function setColor(colors: Float32Array, i: number, { r, g, b, alpha }: Rgba): void {
+  colors[i * 4] = r;
+  colors[i * 4 + 1] = g;
+  colors[i * 4 + 2] = b;
+  colors[i * 4 + 3] = alpha * 255;
+}
 
-/** The colours of stretches between two stops, by what they show: when one stop changes, the others are still there. */
-const between = new Map<string, Float32Array>();
-/** Stretches that are remembered, the latest; of 17 colours each some 40 MB at the most. */
-const MOST_BETWEEN = 40_000;
+const isSame = (a: Rgba, b: Rgba) =>
+  a === b || (a.r === b.r && a.g === b.g && a.b === b.b && a.alpha === b.alpha);
 
-function colorsBetween(
-  placed: PlacedGradient,
-  stretch: Stretch | undefined,
+/** Whether two states of one gradient have the same stretches, colours aside. */
+const isAlike = (a: PlacedGradient, b: PlacedGradient) =>
+  a.stretches.length === b.stretches.length &&
+  a.stretches.every(({ from, to, exponent, jump }, i) => {
+    const other = b.stretches[i]!;
+    return from === other.from && to === other.to && exponent === other.exponent && jump === other.jump;
+  });
+
+/** Whether the colours from one place to another are what they were; `first` is the first stretch that reaches there. */
+function isSameBetween(
+  now: PlacedGradient,
+  old: PlacedGradient,
+  first: number,
   from: number,
   to: number,
-  looks: number,
-): Float32Array {
-  const key = stretch && keyOf(placed, stretch, from, to, looks);
-  const known = key && between.get(key);
-  if (known) return known;
-  const colors = new Float32Array((looks + 1) * 4);
-  for (let k = 0; k <= looks; k++)
-    colors.set(bytesOf(colorAtPlace(placed, from + ((to - from) * k) / looks)), k * 4);
-  if (!key) return colors;
-  if (between.size >= MOST_BETWEEN) between.clear();
-  between.set(key, colors);
-  return colors;
-}
-
-/** What the colours from one place to another depend on; null where they are not those of one whole stretch. */
-function keyOf({ space, hueWay }: PlacedGradient, stretch: Stretch, from: number, to: number, looks: number) {
-  const { a, b, exponent, jump } = stretch;
-  if (jump || stretch.from !== from || stretch.to < to || stretch.to - to > 1e-5) return null;
-  return `${space} ${hueWay} ${looks} ${exponent} ${to - from} ${a.r} ${a.g} ${a.b} ${a.alpha} ${b.r} ${b.g} ${b.b} ${b.alpha}`;
+): boolean {
+  if (from < now.first && !isSame(now.colors[0]!.color, old.colors[0]!.color)) return false;
+  if (to >= now.last && !isSame(now.colors.at(-1)!.color, old.colors.at(-1)!.color)) return false;
+  for (let i = first; i < now.stretches.length && now.stretches[i]!.from < to; i++) {
+    const [a, b] = [now.stretches[i]!, old.stretches[i]!];
+    if (!isSame(a.a, b.a) || !isSame(a.b, b.b)) return false;
+  }
+  return true;
 }
 
 /** Parts of a percent that the lengths of a line's colours are counted in. */

@@ -1,11 +1,11 @@
 import { contrastRatio, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
-import { recoloredRoles } from '../roles/resolved-role.ts';
+import { type ResolvedRole, recoloredRoles } from '../roles/resolved-role.ts';
 import { type Around, layeredMeasuring } from './layered.ts';
 import type { Measurement } from './measurement.ts';
 import { isLayered, type Pair, requiredOf } from './pair.ts';
 import { NO_REGIONS } from './regions.ts';
-import { surfaceOf } from './surface.ts';
+import { isGradient, type Surface, surfaceAt, surfaceOf } from './surface.ts';
 
 const WHITE: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
 
@@ -31,18 +31,28 @@ export function measurePair(
 ): Measurement {
   const front = surfaceOf(theme, pair.foreground);
   const back = surfaceOf(theme, pair.background);
+  return measureSurfaces(theme, pair, front, back, beneath, around);
+}
+
+function measureSurfaces(
+  theme: ResolvedTheme,
+  pair: Pair,
+  front: Surface | null,
+  back: Surface | null,
+  beneath: Rgba,
+  around: Around,
+): Measurement {
   const required = requiredOf(pair);
   const id = theme.theme.id;
   if (!front || !back) return unmeasured(pair, id, required, false);
-  if (!isLayered(pair) && front.kind === 'color' && back.kind === 'color') {
-    const ground = paintedOver(back.color, beneath);
-    const text = paintedOver(front.color, ground);
+  if (!isLayered(pair) && !isGradient(front) && !isGradient(back)) {
+    const ground = paintedOver(back, beneath);
+    const text = paintedOver(front, ground);
     const ratio = contrastRatio(text, ground);
     const passes = reaches(ratio, required);
     return { pair, theme: id, text, ground, ratio, required, passes, over: null, awaited: false };
   }
-  const surfaces = { text: front, ground: back, beneath };
-  const layers = layeredMeasuring()?.measure(pair, surfaces, theme, around) ?? 'awaited';
+  const layers = layeredMeasuring()?.measure(pair, front, back, beneath, theme, around) ?? 'awaited';
   return typeof layers === 'string' ? unmeasured(pair, id, required, layers === 'awaited') : layers;
 }
 
@@ -89,6 +99,28 @@ function pairsByRole(pairs: readonly Pair[]): ReadonlyMap<string, readonly numbe
   return places;
 }
 
+/** The places of the roles of each pair among the roles of a theme; -1 where one is gone. */
+interface RolePlaces {
+  readonly index: ReadonlyMap<string, number>;
+  readonly front: Int32Array;
+  readonly back: Int32Array;
+}
+
+const inRoles = new WeakMap<readonly Pair[], RolePlaces>();
+
+function rolePlaces(pairs: readonly Pair[], index: ReadonlyMap<string, number>): RolePlaces {
+  let places = inRoles.get(pairs);
+  if (places?.index !== index) {
+    places = {
+      index,
+      front: Int32Array.from(pairs, ({ foreground }) => index.get(foreground) ?? -1),
+      back: Int32Array.from(pairs, ({ background }) => index.get(background) ?? -1),
+    };
+    inRoles.set(pairs, places);
+  }
+  return places;
+}
+
 const layered = new WeakMap<readonly Pair[], readonly number[]>();
 
 /** The places of the pairs that have something between ground and text. */
@@ -103,15 +135,29 @@ function layeredPlaces(pairs: readonly Pair[]): readonly number[] {
 
 const painted = new WeakMap<ResolvedTheme['roles'], readonly string[]>();
 
+/** The ids of some roles of a theme. */
+function idsWhere(roles: ResolvedTheme['roles'], is: (role: ResolvedRole) => boolean): string[] {
+  const ids: string[] = [];
+  for (const one of roles.values()) if (is(one)) ids.push(one.role.id);
+  return ids;
+}
+
 /** The roles that gradients paint in a theme. */
 export function gradientRolesOf({ roles }: ResolvedTheme): readonly string[] {
   let ids = painted.get(roles);
   if (!ids) {
-    ids = roles.values().flatMap(({ role, gradient }) => (gradient === null ? [] : [role.id]));
+    ids = idsWhere(roles, ({ gradient }) => gradient !== null);
     painted.set(roles, ids);
   }
   return ids;
 }
+
+/** The roles through which what lies beneath is seen in a theme. */
+const translucentRolesOf = ({ roles, gradients }: ResolvedTheme): readonly string[] =>
+  idsWhere(roles, ({ color, gradient }) => {
+    if (gradient === null) return color !== null && color.alpha < 1;
+    return gradients.get(gradient)?.colors.some((one) => one && one.alpha < 1) ?? false;
+  });
 
 /** The gradient that paints a role in a theme: the same object for as long as it is the same. */
 function paints({ roles, gradients }: ResolvedTheme, role: string): object | undefined {
@@ -123,21 +169,43 @@ const NOWHERE: ReadonlyMap<string, readonly number[]> = new Map();
 const isCounted = (m: Measurement | undefined) => m?.passes === true && !m.pair.exempt;
 const countPassing = (list: readonly Measurement[]) => list.reduce((n, m) => n + (isCounted(m) ? 1 : 0), 0);
 
+/** Some places of a list, each once. */
+class Marked {
+  readonly places: number[] = [];
+  private readonly is: Uint8Array;
+
+  constructor(length: number) {
+    this.is = new Uint8Array(length);
+  }
+
+  add(place: number): void {
+    if (this.is[place]) return;
+    this.is[place] = 1;
+    this.places.push(place);
+  }
+}
+
 /** Measures a theme of a system; given what it came to before, only the pairs that a change has touched. */
 export function measureTheme(system: System, theme: ResolvedTheme, before?: MeasuredTheme): MeasuredTheme {
   const { pairs, pictures } = system.document;
   const around: Around = { pictures, regions: system.regions };
   const beneath = groundOf(system, theme);
-  if (!before || !sameColor(before.beneath, beneath)) {
+  if (!before) {
     const measurements = pairs.map((pair) => measurePair(theme, pair, beneath, around));
     return { theme, pairs, beneath, measurements, passing: countPassing(measurements) };
   }
+  const sameBeneath = sameColor(before.beneath, beneath);
   const samePairs = pairs === before.pairs;
   const known = samePairs ? before.measurements : moved(pairs, before);
   const recolored = recoloredRoles(before.theme.roles, theme.roles);
   const ofGradients = gradientRolesOf(theme);
-  const byRole = recolored.length || ofGradients.length ? pairsByRole(pairs) : NOWHERE;
-  const touched = new Set(recolored.flatMap((role) => byRole.get(role) ?? []));
+  const isAny = recolored.length || ofGradients.length || !sameBeneath;
+  const byRole = isAny ? pairsByRole(pairs) : NOWHERE;
+  const touched = new Marked(pairs.length);
+  for (const role of recolored) for (const place of byRole.get(role) ?? []) touched.add(place);
+  if (!sameBeneath)
+    for (const role of translucentRolesOf(theme))
+      for (const place of byRole.get(role) ?? []) touched.add(place);
   const layers = layeredMeasuring();
   if (layers) {
     for (const place of layeredPlaces(pairs))
@@ -148,11 +216,15 @@ export function measureTheme(system: System, theme: ResolvedTheme, before?: Meas
         if (isOther || (known[place] && !known[place].over)) touched.add(place);
     }
   }
-  if (samePairs && !touched.size) return before.theme === theme ? before : { ...before, theme };
+  if (samePairs && !touched.places.length)
+    return before.theme === theme && sameBeneath ? before : { ...before, theme, beneath };
   const measurements = samePairs ? [...known] : (known as Measurement[]);
   let { passing } = before;
-  for (const place of touched) {
-    const now = measurePair(theme, pairs[place]!, beneath, around);
+  const { front, back } = rolePlaces(pairs, theme.roles.index);
+  for (const place of touched.places) {
+    const text = surfaceAt(theme, front[place]!);
+    const ground = surfaceAt(theme, back[place]!);
+    const now = measureSurfaces(theme, pairs[place]!, text, ground, beneath, around);
     passing += Number(isCounted(now)) - Number(isCounted(measurements[place]));
     measurements[place] = now;
   }

@@ -4,12 +4,15 @@ import {
   groundsUnder,
   oneGround,
   shareFailing,
+  shareFailingOfBoth,
   togetherAs,
+  type WorstOfBoth,
   type WorstOfGrounds,
+  worstOfBoth,
   worstOnGrounds,
   worstRatioOnGrounds,
 } from '../../contrast/over-colors.ts';
-import { luminance, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
+import { paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import { areaWithin } from '../../gradient/area.ts';
 import { type Covered, colorsAt, coveredBy } from '../../gradient/covered.ts';
 import { paintIn } from '../../gradient/geometry.ts';
@@ -18,11 +21,11 @@ import { paintedGradient, type ResolvedGradient } from '../gradients/resolved-gr
 import type { ResolvedTheme } from '../resolve/resolve.ts';
 import type { Backdrop } from './backdrop.ts';
 import type { Around, LayeredMeasuring } from './layered.ts';
-import { alongLine, type LineColor, someOf } from './line-colors.ts';
+import { alongLine, type Line, type LineColor, someOf } from './line-colors.ts';
 import type { Measurement, OverArea, UnderText } from './measurement.ts';
 import { type Pair, requiredOf } from './pair.ts';
 import { regionOf } from './regions.ts';
-import { type Surface, surfaceOf } from './surface.ts';
+import { isGradient, type Surface, surfaceOf } from './surface.ts';
 
 const covered = new WeakMap<Gradient, Map<string, Covered>>();
 const colored = new WeakMap<ResolvedGradient, Map<string, UnderText>>();
@@ -78,51 +81,36 @@ function underText(
   return seen ? { seen, area, source: seen } : 'awaited';
 }
 
-/** Colours of a line that a text is taken in, and of one that lies under a backdrop. */
+/** Colours of a line that a text is taken in where it shows what is beneath, and of one that lies under a backdrop. */
 const TEXT_COLORS = 128;
 const BENEATH_COLORS = 9;
 
-interface StandsOn {
-  readonly grounds: Grounds;
-  readonly bare: UnderText | null;
-  /** The line of the gradient that is the ground itself. */
-  readonly places: readonly number[] | null;
-}
-
 /** The colours that a ground role comes to, opaque; more than one where a gradient paints it. Null where it has none. */
 function groundColors(ground: Surface, beneath: Rgba): Rgba[] | null {
-  if (ground.kind === 'color') return [paintedOver(ground.color, beneath)];
-  const line = alongLine(ground.gradient);
+  if (!isGradient(ground)) return [ground.alpha === 1 ? ground : paintedOver(ground, beneath)];
+  const line = alongLine(ground);
   return line && someOf(line.seen, BENEATH_COLORS).map(({ color }) => paintedOver(color, beneath));
 }
 
-/** What the text of a pair stands on, where that is more than one role's colour. */
-function standsOn(
+/** What the text of a pair stands on, given what of a backdrop lies under it; null where that is gone. */
+function groundsOf(
   pair: Pair,
+  ground: Surface,
+  beneath: Rgba,
   theme: ResolvedTheme,
-  { ground, beneath }: { readonly ground: Surface; readonly beneath: Rgba },
-  around: Around,
-): StandsOn | 'gone' | 'awaited' {
+  under: UnderText | null,
+): Grounds | null {
   const veil = pair.veil === undefined ? null : theme.roles.get(pair.veil)?.color;
-  if (veil === undefined || (pair.veil !== undefined && !veil)) return 'gone';
-  if (!pair.backdrop && ground.kind === 'gradient') {
-    const line = alongLine(ground.gradient);
-    if (!line) return 'gone';
-    return { grounds: groundsUnder(line.seen, beneath, veil), bare: line.bare, places: line.places };
+  if (veil === undefined || (pair.veil !== undefined && !veil)) return null;
+  if (!under && isGradient(ground)) {
+    const line = alongLine(ground);
+    return line && ((veil ? null : line.grounds) ?? groundsUnder(line.seen, beneath, veil));
   }
   const colors = groundColors(ground, beneath);
-  if (!colors) return 'gone';
-  if (!pair.backdrop) {
-    const [color] = colors;
-    return { grounds: oneGround(veil ? paintedOver(veil, color!) : color!), bare: null, places: null };
-  }
-  const bare = underText(theme, pair.backdrop, around);
-  if (typeof bare === 'string') return bare;
-  return {
-    grounds: togetherAs(colors.map((color) => groundsUnder(bare.seen, color, veil))),
-    bare,
-    places: null,
-  };
+  if (!colors) return null;
+  if (under) return togetherAs(colors.map((color) => groundsUnder(under.seen, color, veil)));
+  const [color] = colors;
+  return oneGround(veil ? paintedOver(veil, color!) : color!);
 }
 
 /** What a pair is measured from, the roles' own colours aside; null where it is gone or of one colour. */
@@ -130,7 +118,7 @@ function sourceUnder(pair: Pair, theme: ResolvedTheme, around: Around): object |
   const bare = pair.backdrop && underText(theme, pair.backdrop, around);
   return bare && typeof bare !== 'string' ? bare.source : null;
 }
-const sourceOf = (surface: Surface | null) => (surface?.kind === 'gradient' ? surface.gradient : null);
+const sourceOf = (surface: Surface | null) => (isGradient(surface) ? surface : null);
 
 /** The worst of all colours of a text on all that it stands on. */
 interface WorstOfTexts {
@@ -144,65 +132,101 @@ interface WorstOfTexts {
   readonly at: number;
 }
 
-const asGrounds = new WeakMap<readonly LineColor[], Grounds | null>();
+/** The colours of a text that are looked at one by one. */
+const textsOf = (text: Surface): readonly LineColor[] =>
+  isGradient(text) ? someOf(alongLine(text)!.seen, TEXT_COLORS) : [{ color: text, at: 0, weight: 1 }];
 
-/** The colours of a text as grounds, which they are to the one colour that they stand on; null where one is translucent. */
-function textsAsGrounds(texts: readonly LineColor[]): Grounds | null {
-  let grounds = asGrounds.get(texts);
-  if (grounds === undefined) {
-    grounds = texts.every(({ color }) => color.alpha === 1)
-      ? {
-          rgb: Uint8Array.from(texts.flatMap(({ color: { r, g, b } }) => [r, g, b])),
-          luminances: Float64Array.from(texts, ({ color }) => luminance(color)),
-          counts: Uint32Array.from(texts, ({ weight }) => weight),
-          at: Uint32Array.from(texts, ({ at }) => at),
-          pixels: texts.reduce((sum, { weight }) => sum + weight, 0),
-        }
-      : null;
-    asGrounds.set(texts, grounds);
+/** Two lines, of a text and of what it stands on, which may meet in many themes. */
+class Meeting {
+  readonly worst: WorstOfBoth;
+  private readonly shares = new Map<number, number>();
+
+  constructor(text: Grounds, ground: Grounds) {
+    this.worst = worstOfBoth(text, ground);
   }
-  return grounds;
+
+  failing(text: Grounds, ground: Grounds, required: number): number {
+    let share = this.shares.get(required);
+    if (share === undefined) {
+      share = shareFailingOfBoth(text, ground, required);
+      this.shares.set(required, share);
+    }
+    return share;
+  }
 }
 
-function worstOfTexts(texts: readonly LineColor[], grounds: Grounds): WorstOfTexts {
-  const swapped = grounds.counts.length === 1 && texts.length > 1 ? textsAsGrounds(texts) : null;
-  if (swapped) {
-    // A ratio is the same in either order, so the many can be looked through as one.
+const met = new WeakMap<Grounds, WeakMap<Grounds, Meeting>>();
+
+function meetingOf(text: Grounds, ground: Grounds): Meeting {
+  let known = met.get(text);
+  if (!known) {
+    known = new WeakMap();
+    met.set(text, known);
+  }
+  let meeting = known.get(ground);
+  if (!meeting) {
+    meeting = new Meeting(text, ground);
+    known.set(ground, meeting);
+  }
+  return meeting;
+}
+
+/** The opaque colours along the line of a text, as grounds; null for a text of one colour and for a translucent one. */
+const opaqueLineOf = (text: Surface): Grounds | null =>
+  isGradient(text) ? (alongLine(text)?.grounds ?? null) : null;
+
+/** The worst ratio alone; see {@link worstOfTexts}. */
+function worstRatio(text: Surface, grounds: Grounds): number {
+  if (!isGradient(text)) return worstRatioOnGrounds(text, grounds);
+  const line = opaqueLineOf(text);
+  // A ratio is the same in either order, so the many can be looked through as one.
+  if (line && grounds.counts.length === 1) return worstRatioOnGrounds(groundAt(grounds, 0), line);
+  if (line) return meetingOf(line, grounds).worst.ratio;
+  let least = Number.POSITIVE_INFINITY;
+  for (const { color } of textsOf(text)) least = Math.min(least, worstRatioOnGrounds(color, grounds));
+  return least;
+}
+
+function worstOfTexts(text: Surface, grounds: Grounds): WorstOfTexts {
+  const line = opaqueLineOf(text);
+  if (line && grounds.counts.length === 1) {
     const ground = groundAt(grounds, 0);
-    const { ground: text, at: own, ratio } = worstOnGrounds(ground, swapped);
-    return { text, ground, ratio, own, at: grounds.at[0]! };
+    const { ground: color, at: own, ratio } = worstOnGrounds(ground, line);
+    return { text: color, ground, ratio, own, at: grounds.at[0]! };
+  }
+  if (line) {
+    const { ratio, text: own, ground } = meetingOf(line, grounds).worst;
+    return {
+      text: groundAt(line, own),
+      ground: groundAt(grounds, ground),
+      ratio,
+      own,
+      at: grounds.at[ground]!,
+    };
   }
   let worst: WorstOfGrounds | null = null;
-  let of = texts[0]!;
-  for (const one of texts) {
+  let of: LineColor | null = null;
+  for (const one of textsOf(text)) {
     const found = worstOnGrounds(one.color, grounds);
     if (worst && found.ratio >= worst.ratio) continue;
     worst = found;
     of = one;
   }
   const { ground, ratio, at } = worst!;
-  return { text: paintedOver(of.color, ground), ground, ratio, own: of.at, at };
+  return { text: paintedOver(of!.color, ground), ground, ratio, own: of!.at, at };
 }
 
-/** The share on which texts fall short, 0–1: by length of the text's line, and by area of what it stands on. */
-function failingShare(texts: readonly LineColor[], grounds: Grounds, required: number): number {
-  const swapped = grounds.counts.length === 1 && texts.length > 1 ? textsAsGrounds(texts) : null;
-  if (swapped) return shareFailing(groundAt(grounds, 0), swapped, required);
+/** The share on which a text falls short, 0–1: by length of its line, and by area of what it stands on. */
+function failingShare(text: Surface, grounds: Grounds, required: number): number {
+  const line = opaqueLineOf(text);
+  if (line && grounds.counts.length === 1) return shareFailing(groundAt(grounds, 0), line, required);
+  if (line) return meetingOf(line, grounds).failing(line, grounds, required);
   let [failing, weights] = [0, 0];
-  for (const { color, weight } of texts) {
+  for (const { color, weight } of textsOf(text)) {
     failing += shareFailing(color, grounds, required) * weight;
     weights += weight;
   }
   return failing / weights;
-}
-
-/** The worst ratio alone; see {@link worstOfTexts}. */
-function worstRatio(texts: readonly LineColor[], grounds: Grounds): number {
-  const swapped = grounds.counts.length === 1 && texts.length > 1 ? textsAsGrounds(texts) : null;
-  if (swapped) return worstRatioOnGrounds(groundAt(grounds, 0), swapped);
-  let least = Number.POSITIVE_INFINITY;
-  for (const { color } of texts) least = Math.min(least, worstRatioOnGrounds(color, grounds));
-  return least;
 }
 
 /**
@@ -215,37 +239,44 @@ class LayeredMeasurement implements Measurement, OverArea {
   readonly required: number;
   readonly ratio: number;
   readonly passes: boolean;
-  readonly awaited = false;
-  readonly sources: OverArea['sources'];
-  private readonly stands: StandsOn;
-  private readonly texts: readonly LineColor[];
-  private readonly line: readonly number[] | null;
+  readonly grounds: Grounds;
+  private readonly front: Surface;
+  private readonly back: Surface;
+  private readonly under: UnderText | null;
   private found: WorstOfTexts | null = null;
 
   constructor(
     pair: Pair,
     theme: string,
-    stands: StandsOn,
-    texts: readonly LineColor[],
-    line: readonly number[] | null,
-    sources: OverArea['sources'],
+    front: Surface,
+    back: Surface,
+    grounds: Grounds,
+    under: UnderText | null,
   ) {
     this.pair = pair;
     this.theme = theme;
     this.required = requiredOf(pair);
-    this.ratio = worstRatio(texts, stands.grounds);
+    this.ratio = worstRatio(front, grounds);
     this.passes = reaches(this.ratio, this.required);
-    this.sources = sources;
-    this.stands = stands;
-    this.texts = texts;
-    this.line = line;
+    this.grounds = grounds;
+    this.front = front;
+    this.back = back;
+    this.under = under;
   }
 
   private get place(): WorstOfTexts {
-    this.found ??= worstOfTexts(this.texts, this.stands.grounds);
+    this.found ??= worstOfTexts(this.front, this.grounds);
     return this.found;
   }
 
+  /** The line of the gradient that is the ground itself. */
+  private get lineUnder(): Line | null {
+    return !this.under && isGradient(this.back) ? alongLine(this.back) : null;
+  }
+
+  get awaited(): boolean {
+    return false;
+  }
   get text(): Rgba {
     return this.place.text;
   }
@@ -255,41 +286,35 @@ class LayeredMeasurement implements Measurement, OverArea {
   get over(): OverArea {
     return this;
   }
-  get grounds(): Grounds {
-    return this.stands.grounds;
-  }
   get bare(): UnderText | null {
-    return this.stands.bare;
+    return this.under ?? this.lineUnder?.bare ?? null;
   }
   get along(): number | null {
     const { at, own } = this.place;
-    return this.stands.places?.[at] ?? this.line?.[own] ?? null;
+    const line = isGradient(this.front) ? alongLine(this.front) : null;
+    return this.lineUnder?.places[at] ?? line?.places[own] ?? null;
   }
   get failing(): number {
-    return failingShare(this.texts, this.grounds, this.required);
+    return failingShare(this.front, this.grounds, this.required);
   }
   get worst(): { readonly x: number; readonly y: number } {
     const { x, y, width } = this.bare?.area ?? { x: 0, y: 0, width: 1 };
     const { at } = this.place;
     return { x: x + (at % width) + 0.5, y: y + Math.floor(at / width) + 0.5 };
   }
+  get sources(): OverArea['sources'] {
+    return { under: this.under?.source ?? null, ground: sourceOf(this.back), text: sourceOf(this.front) };
+  }
 }
 
 /** Measures texts over gradients, pictures and veils, and what gradients paint, at the worst place of all. */
 export const underTexts: LayeredMeasuring = {
-  measure(pair, { text, ground, beneath }, theme, around) {
-    const stands = standsOn(pair, theme, { ground, beneath }, around);
-    if (typeof stands === 'string') return stands;
-    const line = text.kind === 'gradient' ? alongLine(text.gradient) : null;
-    if (text.kind === 'gradient' && !line) return 'gone';
-    const texts: readonly LineColor[] =
-      text.kind === 'color' ? [{ color: text.color, at: 0, weight: 1 }] : someOf(line!.seen, TEXT_COLORS);
-    const sources = {
-      under: sourceUnder(pair, theme, around),
-      ground: sourceOf(ground),
-      text: sourceOf(text),
-    };
-    return new LayeredMeasurement(pair, theme.theme.id, stands, texts, line?.places ?? null, sources);
+  measure(pair, text, ground, beneath, theme, around) {
+    const under = pair.backdrop ? underText(theme, pair.backdrop, around) : null;
+    if (typeof under === 'string') return under;
+    if (isGradient(text) && !alongLine(text)) return 'gone';
+    const grounds = groundsOf(pair, ground, beneath, theme, under);
+    return grounds ? new LayeredMeasurement(pair, theme.theme.id, text, ground, grounds, under) : 'gone';
   },
 
   isStale(theme, { pair, over }, around) {

@@ -1,7 +1,7 @@
 import { luminance, paintedOver, type Rgba, ratioOfLuminances } from '../../contrast/ratio.ts';
 import { alongLine, someOf } from '../pairs/line-colors.ts';
 import { groundOf } from '../pairs/measure.ts';
-import { surfaceOf } from '../pairs/surface.ts';
+import { isGradient, surfaceOf } from '../pairs/surface.ts';
 import { type Painted, paint } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 
@@ -26,7 +26,7 @@ function colorsIn(system: System, theme: ResolvedTheme, one: TableColor): readon
   const color = tableColorIn(system, theme, one);
   if (color) return [color];
   const surface = one.kind === 'role' ? surfaceOf(theme, one.role) : null;
-  const line = surface?.kind === 'gradient' ? alongLine(surface.gradient) : null;
+  const line = isGradient(surface) ? alongLine(surface) : null;
   return line ? someOf(line.seen, LINE_COLORS).map((seen) => seen.color) : [];
 }
 

@@ -2,9 +2,9 @@ import { hexOfRgb8 } from '../../color/write.ts';
 import { formatRatio } from '../../contrast/ratio.ts';
 import { describeTarget, effectiveTarget, requiredRatio } from '../../contrast/targets.ts';
 import type { Measurement } from '../pairs/measurement.ts';
-import type { Exemption } from '../pairs/pair.ts';
+import { type Exemption, isLayered } from '../pairs/pair.ts';
 import { groundName } from '../pairs/pair-name.ts';
-import { roleNameIn } from '../roles/role-name.ts';
+import { roleNameIn, writeRoleName } from '../roles/role-name.ts';
 import type { Readout } from './readout.ts';
 
 /** `unmeasured`: the pixels of the picture under it could not be had. */
@@ -73,6 +73,8 @@ const hex = (color: Measurement['text']) =>
 /** What a readout comes to as a report; `at` is ISO 8601. */
 export function reportOf(readout: Readout, revision: number | null, at: string): ContrastReport {
   const { document } = readout.system;
+  const names = new Map(document.roles.map((role) => [role.id, writeRoleName(role)]));
+  const nameOf = (role: string) => names.get(role) ?? roleNameIn([], role);
   // What is the same in every theme is worked out once.
   const words = new Map(
     document.pairs.map((pair) => {
@@ -80,8 +82,8 @@ export function reportOf(readout: Readout, revision: number | null, at: string):
       return [
         pair,
         {
-          text: roleNameIn(document.roles, pair.foreground),
-          ground: groundName(document, pair),
+          text: nameOf(pair.foreground),
+          ground: isLayered(pair) ? groundName(document, pair) : nameOf(pair.background),
           target: describeTarget(target),
           required: requiredRatio(target),
         },

@@ -6,7 +6,7 @@ import type { Command } from '../commands/command.ts';
 import { type Link, plainLink } from '../links/link.ts';
 import { groundOf, measurePair } from '../pairs/measure.ts';
 import type { Measurement } from '../pairs/measurement.ts';
-import { surfaceOf } from '../pairs/surface.ts';
+import { isGradient, surfaceOf } from '../pairs/surface.ts';
 import { follow, NO_ROLE } from '../resolve/follow.ts';
 import { paint } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
@@ -34,7 +34,7 @@ function leastUnder(system: System, theme: ResolvedTheme, measured: Measurement,
   const ground = surfaceOf(theme, pair.background);
   if (!text || !ground || !over) return null;
   const page = groundOf(system, theme);
-  const beneath = ground.kind === 'color' ? paintedOver(ground.color, page) : page;
+  const beneath = isGradient(ground) ? page : paintedOver(ground, page);
   return leastVeil(text, over.bare?.seen ?? oneColor(beneath), beneath, veil, required);
 }
 

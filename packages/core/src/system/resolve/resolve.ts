@@ -97,6 +97,7 @@ function themeAfter(before: ResolvedTheme, change: Change, theme: Theme): Resolv
     document.roles === old.roles && gradients === oldGradients && !changed.size
       ? before.roles
       : resolveRoles(document.roles, theme.id, families, gradients, index, {
+          list: old.roles,
           roles: before.roles,
           changedFamilies: changed,
           gradients: oldGradients,

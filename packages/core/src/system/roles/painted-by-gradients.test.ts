@@ -15,7 +15,7 @@ import type { Command } from '../commands/command.ts';
 import type { ProjectDocument } from '../document.ts';
 import { derivedTheme } from '../edits/derive-theme.ts';
 import { paintedGradient } from '../gradients/resolved-gradient.ts';
-import type { RoleLink } from '../links/link.ts';
+import type { Link, RoleLink } from '../links/link.ts';
 import { measureLayersWith } from '../pairs/layered.ts';
 import { groundOf } from '../pairs/measure.ts';
 import { underTexts } from '../pairs/under-text.ts';
@@ -185,8 +185,16 @@ describe('a text on what a gradient paints', () => {
     expect(measuredIn(doc, 'accent-text-on-accent-fill').ratio).toBeLessThan(1.05);
   });
 
-  it('follows the gradient, its stops and its links, as if measured anew', () => {
+  it('follows the gradient, its stops, its links and what shows through, as if measured anew', () => {
+    const clear: Link = { to: 'color', color: '#ffcc0055' };
     const commands: Command[] = [
+      // Beneath everything, with nothing that shows it; then through a stop, and through a role of one colour.
+      linked('page-ground', { to: 'color', color: '#334455' }),
+      { type: 'linkStop', gradient: 'first-light', stop: 'sun', link: clear },
+      linked('page-ground', { to: 'color', color: '#eeddcc' }),
+      linked('board-ground', clear),
+      linked('page-ground', { to: 'color', color: '#112233' }),
+      linked('page-ground', { to: 'color', color: '#ddeeff' }),
       { type: 'setBase', family: 'lantern', color: '#3355aa' },
       { type: 'removeStop', gradient: 'first-light', stop: 'sun' },
       { type: 'setGradient', gradient: 'first-light', change: { space: 'srgb' } },

@@ -1,7 +1,9 @@
 import { Refusal } from '../commands/refusal.ts';
 import type { ProjectDocument } from '../document.ts';
+import type { Family } from '../families/family.ts';
 import { groundOfGrowth } from '../families/growth-ground.ts';
 import { pointersOf } from '../gradients/pointers.ts';
+import type { Pair } from '../pairs/pair.ts';
 import type { Role } from './role.ts';
 import { writeRoleName } from './role-name.ts';
 import { usageOf } from './role-use.ts';
@@ -59,19 +61,43 @@ export function paintedByGradients(roles: readonly Role[]): ReadonlyMap<string, 
 
 type Lists = Pick<ProjectDocument, 'roles' | 'gradients' | 'pairs' | 'families' | 'ground'>;
 
+const veils = new WeakMap<readonly Pair[], ReadonlySet<string>>();
+
+/** The roles that are veils of pairs. */
+function veilsOf(pairs: readonly Pair[]): ReadonlySet<string> {
+  let found = veils.get(pairs);
+  if (!found) {
+    found = new Set(pairs.flatMap(({ veil }) => veil ?? []));
+    veils.set(pairs, found);
+  }
+  return found;
+}
+
+/** What is looked at again for every role, by role. */
+interface Needs {
+  readonly veils: ReadonlySet<string>;
+  /** Families that are grown on a role. */
+  readonly grown: ReadonlyMap<string, Family>;
+}
+
+function needsOf({ pairs, families }: Lists): Needs {
+  const grown = new Map<string, Family>();
+  for (const family of families) {
+    const ground = groundOfGrowth(family.growth);
+    if (ground?.to === 'role' && !grown.has(ground.role)) grown.set(ground.role, family);
+  }
+  return { veils: veilsOf(pairs), grown };
+}
+
 /** Why something needs one colour of a role; null where nothing does. */
-function plainNeed(doc: Lists, painted: PaintedRole): string | null {
-  const { role, faded } = painted;
+function plainNeed(doc: Lists, needs: Needs, { role, faded }: PaintedRole): string | null {
   if (faded) return 'it is shown through an opacity; give the gradient’s stops one instead';
   const use = usageOf(role, doc.pairs);
   if (use === 'line') return 'it draws lines and borders';
   if (use === 'ring') return 'it draws a ring';
   if (doc.ground === role.id) return 'it lies beneath the page, and everything is measured on it';
-  if (doc.pairs.some(({ veil }) => veil === role.id)) return 'it is the veil of a pair';
-  const grown = doc.families.find(({ growth }) => {
-    const ground = groundOfGrowth(growth);
-    return ground?.to === 'role' && ground.role === role.id;
-  });
+  if (needs.veils.has(role.id)) return 'it is the veil of a pair';
+  const grown = needs.grown.get(role.id);
   if (grown) return `${grown.name} is grown on it`;
   const gradient = doc.gradients.find((one) => pointersOf(one).byRole.has(role.id));
   return gradient ? `a stop of ${gradient.name} takes its colour from it` : null;
@@ -82,10 +108,13 @@ function plainNeed(doc: Lists, painted: PaintedRole): string | null {
  * page, as a veil, for a stop, for a growth, through an opacity. The reason names the role, the gradient and the need.
  */
 export function refuseGradients(doc: Lists): void {
-  for (const painted of paintedByGradients(doc.roles).values()) {
-    const need = plainNeed(doc, painted);
+  const painted = paintedByGradients(doc.roles);
+  if (!painted.size) return;
+  const needs = needsOf(doc);
+  for (const one of painted.values()) {
+    const need = plainNeed(doc, needs, one);
     if (!need) continue;
-    const gradient = doc.gradients.find(({ id }) => id === painted.gradient)?.name ?? 'a gradient';
-    throw new Refusal(`${writeRoleName(painted.role)} needs one colour and not ${gradient}: ${need}.`);
+    const gradient = doc.gradients.find(({ id }) => id === one.gradient)?.name ?? 'a gradient';
+    throw new Refusal(`${writeRoleName(one.role)} needs one colour and not ${gradient}: ${need}.`);
   }
 }

@@ -4,6 +4,7 @@ import { ById } from '../resolve/by-id.ts';
 import { type Followed, follow, LOOP, NO_ROLE, type Target, UNSET } from '../resolve/follow.ts';
 import type { Painted } from '../resolve/painted.ts';
 import type { Role } from './role.ts';
+import { placesAfter } from './role-pointers.ts';
 
 /** A role in one theme. */
 export interface ResolvedRole extends Target {
@@ -13,12 +14,17 @@ export interface ResolvedRole extends Target {
 
 /** What is known of the same theme at an earlier state. */
 export interface RolesBefore {
+  /** What they were worked out from. */
+  readonly list: readonly Role[];
   readonly roles: ById<ResolvedRole>;
   /** Ids of the families whose shades are not what they were then. */
   readonly changedFamilies: ReadonlySet<string>;
   /** The gradients that there were. */
   readonly gradients: ReadonlySet<string>;
 }
+
+/** How far a role is worked out. */
+const [OPEN, DONE] = [1, 2];
 
 const sameTarget = (a: Target, b: Target) =>
   a === b ||
@@ -57,8 +63,12 @@ export function resolveRoles(
   index: ReadonlyMap<string, number>,
   before?: RolesBefore,
 ): ById<ResolvedRole> {
-  const out = new Array<ResolvedRole>(list.length);
-  const open = new Uint8Array(list.length);
+  // Where nothing but families has changed, just what points to them is looked at.
+  const onlyFamilies =
+    before?.list === list && before.gradients === gradients && before.roles.index === index;
+  const touched = onlyFamilies ? placesAfter(list, theme, before.changedFamilies) : null;
+  const out: ResolvedRole[] = onlyFamilies ? [...before.roles.values()] : new Array(list.length);
+  const state = new Uint8Array(list.length);
   let changed = !before || before.roles.index !== index;
 
   const roleOf = (id: string): Target => {
@@ -73,10 +83,9 @@ export function resolveRoles(
     return sameTarget(roleOf(link.role), roles.get(link.role) ?? NO_ROLE);
   };
   const resolveAt = (at: number): Target => {
-    const done = out[at];
-    if (done) return done;
-    if (open[at]) return LOOP;
-    open[at] = 1;
+    if (state[at] === DONE || (touched && !touched.has(at))) return out[at]!;
+    if (state[at]) return LOOP;
+    state[at] = OPEN;
     const role = list[at]!;
     const old = before && (before.roles.index === index ? before.roles.at(at) : before.roles.get(role.id));
     const link = old?.role === role ? old.link : (role.links[theme] ?? null);
@@ -99,10 +108,12 @@ export function resolveRoles(
     }
     if (resolved !== old) changed = true;
     out[at] = resolved;
+    state[at] = DONE;
     return resolved;
   };
   const followed: Followed = { families, hasGradient: (id) => gradients.has(id), roleOf };
-  for (let at = 0; at < list.length; at++) resolveAt(at);
+  if (touched) for (const at of touched) resolveAt(at);
+  else for (let at = 0; at < list.length; at++) resolveAt(at);
   return changed ? new ById(index, out) : before!.roles;
 }
 
@@ -112,7 +123,8 @@ export function recoloredRoles(before: ById<ResolvedRole>, now: ById<ResolvedRol
   const out: string[] = [];
   if (before.index === now.index) {
     const [old, list] = [before.values(), now.values()];
-    for (let i = 0; i < list.length; i++) if (!sameLink(list[i]!, old[i]!)) out.push(list[i]!.role.id);
+    for (let i = 0; i < list.length; i++)
+      if (list[i] !== old[i] && !sameLink(list[i]!, old[i]!)) out.push(list[i]!.role.id);
     return out;
   }
   for (const [id, role] of now) {
