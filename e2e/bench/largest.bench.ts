@@ -1,8 +1,9 @@
 import { chromium, type Page } from '@playwright/test';
-import { reportShare, sized } from '../../packages/core/bench/report.ts';
+import { paintedDocument } from '../../packages/core/bench/painted-document.ts';
+import { reportShare, SMALL, sized } from '../../packages/core/bench/report.ts';
 import config from '../playwright.config.ts';
 import { startStack } from '../support/stack.ts';
-import { makeLargestProject } from './largest-project.ts';
+import { makeLargestProject, makeProject } from './largest-project.ts';
 import { costs, percentile } from './page-costs.ts';
 
 // The interface at the largest sizes that are to hold, loaded through the API.
@@ -66,6 +67,17 @@ async function measure() {
     for (let i = 0; i < sized(4, 2); i++) times.push(await openingTime(page, id, station));
     reportShare(`${station} opens after the document is there`, percentile(times.slice(1), 0.5), 1000, 'ms');
   }
+
+  // With roles that gradients paint, of which Fade needs the most.
+  const painted = await makeProject(stack, paintedDocument(SMALL ? 0.05 : 1));
+  const opened: number[] = [];
+  for (let i = 0; i < sized(5, 2); i++) opened.push(await openingTime(page, painted, 'fade'));
+  reportShare(
+    'painted: fade opens after the document is there',
+    percentile(opened.slice(1), 0.5),
+    1000,
+    'ms',
+  );
 
   // What one change of all colours costs at every station: the next theme is switched on.
   for (const station of Object.keys(CONTENT)) {

@@ -5,11 +5,22 @@ import type { Link } from '../src/system/links/link.ts';
 
 // The largest sizes that are to hold: 64 families × 24 shades, 500 roles × 12 themes, 2,000 pairs,
 // 200 gradients × 64 stops.
-let state = 1;
-const below = (n: number) => {
-  state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-  return (state >>> 8) % n;
-};
+/** Whole numbers below another, the same row for the same seed; its low bits alone would come round again at once. */
+export function dice(seed: number): (n: number) => number {
+  let state = seed;
+  return (n) => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    return (state >>> 8) % n;
+  };
+}
+
+/** The foreground and the background of a pair among so many roles, which are not the same. */
+export function twoRoles(below: (n: number) => number, n: number) {
+  const first = below(n);
+  return { foreground: `r${first}`, background: `r${(first + 1 + below(n - 1)) % n}` };
+}
+
+const below = dice(1);
 const labels = Array.from({ length: 24 }, (_, i) => String((i + 1) * 10));
 export const hex = () => `#${below(0x1000000).toString(16).padStart(6, '0')}`;
 const families = Array.from({ length: 64 }, (_, i) => ({
@@ -43,8 +54,7 @@ export const LARGEST: ProjectDocument = {
   roles,
   pairs: Array.from({ length: 2000 }, (_, i) => ({
     id: `p${i}`,
-    foreground: `r${below(500)}`,
-    background: `r${below(500)}`,
+    ...twoRoles(below, 500),
     target: { level: 'AA', content: 'body' },
     size: 16,
     weight: 400,

@@ -1,15 +1,11 @@
 import type { ProjectDocument } from '../src/system/document.ts';
 import { stopAt } from '../src/system/gradients/gradient.ts';
 import type { RoleLink } from '../src/system/links/link.ts';
-import { LARGEST } from './largest-document.ts';
+import { dice, LARGEST, twoRoles } from './largest-document.ts';
 
 // The largest sizes with roles that gradients paint: 1,000 roles of which 100 are painted, 24 themes, 4,000 pairs,
 // gradients of 64 stops.
-let state = 7;
-const below = (n: number) => {
-  state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-  return (state >>> 8) % n;
-};
+const below = dice(7);
 const labels = LARGEST.families[0]!.growth.labels;
 const toShade = () => ({ to: 'shade', family: `f${below(64)}`, shade: labels[below(24)]! }) as const;
 const SPACES = ['oklab', 'srgb', 'oklch', 'lab'] as const;
@@ -41,8 +37,7 @@ export function paintedDocument(share = 1): ProjectDocument {
     gradients,
     pairs: Array.from({ length: count(4000) }, (_, i) => ({
       id: `p${i}`,
-      foreground: `r${below(roleCount)}`,
-      background: `r${below(roleCount)}`,
+      ...twoRoles(below, roleCount),
       target: { level: 'AA', content: 'body' },
       size: 16,
       weight: 400,
