@@ -11,11 +11,13 @@ export async function makeProject(stack: Stack, document: ProjectDocument): Prom
     for (let at = 0; at < commands.length; at += size)
       await send(stack, id, [{ type: 'batch', label: 'fill', commands: commands.slice(at, at + size) }]);
   };
+  const addTheme = (theme: (typeof themes)[number]) => ({ type: 'addTheme', theme, links: {} });
   await inBatches(
     [
-      ...themes.map((theme) => ({ type: 'addTheme', theme, links: {} })),
+      ...themes.slice(0, 1).map(addTheme),
       { type: 'removeTheme', theme: 'light' },
       { type: 'removeTheme', theme: 'dark' },
+      ...themes.slice(1).map(addTheme),
       ...families.map((family) => ({ type: 'addFamily', family })),
     ],
     500,

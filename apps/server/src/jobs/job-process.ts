@@ -7,6 +7,7 @@ import type { JobAnswer, JobMessage } from './job-messages.ts';
 async function answerOf({ name, input }: JobMessage): Promise<JobAnswer> {
   try {
     const job = (await JOBS[name as JobName]()) as (input: unknown) => Promise<unknown>;
+    process.send!({ kind: 'begun' } satisfies JobAnswer);
     return { kind: 'done', output: await job(input) };
   } catch (error) {
     if (error instanceof ApiError) {

@@ -10,7 +10,7 @@ export interface LaneLimits {
   readonly processes: number;
   /** Jobs that may wait; one more is refused. */
   readonly waiting: number;
-  /** ms that a job may take. */
+  /** ms that a job may take, and at most as long before it has begun. */
   readonly patience: number;
   /** Bytes that its process may hold. */
   readonly memory: number;
@@ -164,6 +164,10 @@ export class Lane {
       const onExit = (code: number | null, by: string | null) =>
         end(new Error(`A process of ${message.name} ended by itself (${by ?? code}).`));
       const onMessage = (answer: JobAnswer) => {
+        if (answer.kind === 'begun') {
+          late.refresh();
+          return;
+        }
         leave();
         this.giveBack(child);
         if (answer.kind === 'done') done(answer.output);

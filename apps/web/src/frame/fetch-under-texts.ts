@@ -1,12 +1,38 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
+import { countedLayers, measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
+import { measuredAhead } from '@mint-lamp/core/system/pairs/measure';
 import { type Regions, type WantedRegion, wantedRegions } from '@mint-lamp/core/system/pairs/regions';
 import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
+import type { System } from '@mint-lamp/core/system/resolve/resolve';
 import { readRegion } from '@mint-lamp/core/wire/regions';
 import { knownRegions, takeRegions } from '../store/known-regions.ts';
 
-/** Whether pairs have been told about it: a part that measures for itself may have brought it before. */
-let isHere = false;
+/** The first count of pairs that are not of one colour, of which there may be a hundred thousand. */
+let counted: Promise<void> | null = null;
+
+/** What is done of it in one turn of the page, ms, and how often it begins again when there are edits meanwhile. */
+const TURN_MS = 10;
+const MOST_TRIES = 3;
+
+const nextTurn = () => new Promise<void>((resolve) => setTimeout(resolve));
+
+/** Measures a system a little at a time, so that the page is not held, and only then has such pairs counted. */
+async function countUnderTexts(current: () => System | null): Promise<void> {
+  for (let tries = 0; tries < MOST_TRIES; tries++) {
+    const system = current();
+    if (!system) break;
+    const parts = measuredAhead(system, underTexts);
+    let until = performance.now() + TURN_MS;
+    for (let step = parts.next(); !step.done; step = parts.next()) {
+      if (performance.now() < until) continue;
+      await nextTurn();
+      until = performance.now() + TURN_MS;
+    }
+    if (current() === system) break;
+  }
+  measureLayersWith(underTexts);
+  takeRegions(new Map(knownRegions()));
+}
 
 /** Regions that are kept though the document that is open does not want them, those fetched last. */
 const MOST_UNWANTED = 100;
@@ -47,17 +73,18 @@ function taken(wanted: readonly WantedRegion[], came: readonly Region[]): Region
 /**
  * Has texts over gradients, pictures and veils measured, which comes with this part only, and fetches the regions of
  * pictures that a document wants and that are not known yet, a few at a time. One that cannot be had keeps no other
- * waiting. `onCame` is called when something came.
+ * waiting. `current` is what the open project
+ * comes to now, null when it was left. `onCame` is called when something came.
  */
 export async function fetchUnderTexts(
   project: string,
   document: Pick<ProjectDocument, 'pairs' | 'pictures'>,
+  current: () => System | null,
   onCame: () => void,
 ): Promise<{ readonly missing: boolean }> {
-  if (!isHere) {
-    isHere = true;
-    measureLayersWith(underTexts);
-    takeRegions(new Map(knownRegions()));
+  if (!countedLayers()) {
+    counted ??= countUnderTexts(current);
+    await counted;
     onCame();
   }
   const wanted = wantedRegions(document);

@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
+import { useStore } from 'react-redux';
 import { regionsCame } from '../store/interface-slice.ts';
-import { useDocumentPart, useProjectId } from '../store/selectors.ts';
-import { useAppDispatch } from '../store/store.ts';
+import { selectSystem, useDocumentPart, useProjectId } from '../store/selectors.ts';
+import { type AppStore, useAppDispatch } from '../store/store.ts';
 import { fetchUnderTexts } from './fetch-under-texts.ts';
 
 /** How long a region rests before its colours are fetched, and before they are asked for again, ms. */
@@ -16,11 +17,13 @@ export default function UnderTexts() {
   const pictures = useDocumentPart('pictures');
   const project = useProjectId();
   const dispatch = useAppDispatch();
+  const store = useStore() as AppStore;
   const [tries, setTries] = useState(0);
   useEffect(() => {
     let over = false;
     const look = async () => {
-      const { missing } = await fetchUnderTexts(project, { pairs, pictures }, () => {
+      const current = () => (store.getState().project ? selectSystem(store.getState()) : null);
+      const { missing } = await fetchUnderTexts(project, { pairs, pictures }, current, () => {
         if (!over) dispatch(regionsCame());
       });
       if (missing && !over)
@@ -34,6 +37,6 @@ export default function UnderTexts() {
       over = true;
       clearTimeout(timer);
     };
-  }, [pairs, pictures, project, dispatch, tries]);
+  }, [pairs, pictures, project, dispatch, store, tries]);
   return null;
 }

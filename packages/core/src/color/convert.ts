@@ -18,7 +18,7 @@ import {
   useMode,
 } from 'culori/fn';
 import { delinearize, oklabToLinear, polar, type Triple } from './kernel.ts';
-import { type Channel, type Color, SPACES, type SpaceId } from './spaces.ts';
+import { type Channel, type Color, color, SPACES, type SpaceId } from './spaces.ts';
 
 // The colour library is registered once, here; nothing outside color/ sees its objects.
 for (const mode of [
@@ -116,22 +116,39 @@ const plain = (coords: readonly [Channel, Channel, Channel]): Triple => [
   coords[2] ?? 0,
 ];
 
-/** Ways to sRGB that need no library: the spaces that gradients are mixed in most. */
-const TO_SRGB: Partial<Record<SpaceId, (x: number, y: number, z: number) => Triple>> = {
-  srgb: (r, g, b) => [r, g, b],
-  'srgb-linear': (r, g, b) => [delinearize(r), delinearize(g), delinearize(b)],
+type InPlace = (coords: Triple) => void;
+
+/** Ways to sRGB that need no library: from the spaces that gradients are mixed in most. */
+const TO_SRGB: Partial<Record<SpaceId, InPlace>> = {
+  srgb: () => {},
+  'srgb-linear': encode,
   oklab: fromOklab,
-  oklch: (l, c, h) => fromOklab(l, ...polar(c, h)),
+  oklch: (coords) => {
+    const [a, b] = polar(coords[1], coords[2]);
+    coords[1] = a;
+    coords[2] = b;
+    fromOklab(coords);
+  },
 };
 
-function fromOklab(l: number, a: number, b: number): Triple {
-  const out = oklabToLinear(l, a, b, [0, 0, 0]);
-  return [delinearize(out[0]), delinearize(out[1]), delinearize(out[2])];
+function encode(coords: Triple): void {
+  for (let i = 0; i < 3; i++) coords[i] = delinearize(coords[i]!);
 }
 
-/** The sRGB coordinates (0–1, beyond it outside sRGB) of a colour without missing channels; {@link convert}, faster. */
-export function srgbOf(c: Color): Triple {
-  const { space, coords } = c;
-  const way = TO_SRGB[space];
-  return way ? way(coords[0] ?? 0, coords[1] ?? 0, coords[2] ?? 0) : numbers(convert(c, 'srgb'));
+function fromOklab(coords: Triple): void {
+  encode(oklabToLinear(coords[0], coords[1], coords[2], coords));
+}
+
+/**
+ * What turns coordinates of a space, none missing, into those of sRGB (0–1, beyond it outside sRGB), in place:
+ * {@link convert}, but faster.
+ */
+export function srgbFrom(space: SpaceId): InPlace {
+  const throughColors: InPlace = (coords) => {
+    const [r, g, b] = numbers(convert(color(space, coords), 'srgb'));
+    coords[0] = r;
+    coords[1] = g;
+    coords[2] = b;
+  };
+  return TO_SRGB[space] ?? throughColors;
 }

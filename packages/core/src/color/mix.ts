@@ -1,4 +1,5 @@
 import { convert, numbers } from './convert.ts';
+import type { Triple } from './kernel.ts';
 import { type Channel, type Color, color, SPACES, type SpaceId } from './spaces.ts';
 
 /** The four ways round the hue circle (CSS Color 4 §12.4). */
@@ -31,31 +32,45 @@ export function forMixing(c: Color, space: SpaceId): Color {
   return { space, coords, alpha: converted.alpha };
 }
 
-/**
- * What mixes two colours, t 0–1 of the way, in a space (CSS Color 4 §12): missing channels are taken from the other,
- * hues go the given way, everything but the hue is premultiplied by alpha. The results are in that space.
- */
-export function mixerIn(a: Color, b: Color, space: SpaceId, way: HueWay = 'shorter'): (t: number) => Color {
-  const from = forMixing(a, space);
-  const to = forMixing(b, space);
-  const hue = SPACES[space].hue?.at;
-  const alphaFrom = from.alpha ?? to.alpha ?? 0;
-  const alphaTo = to.alpha ?? from.alpha ?? 0;
-  const starts = [0, 1, 2].map((i) => from.coords[i] ?? to.coords[i] ?? 0);
-  const ends = [0, 1, 2].map((i) => to.coords[i] ?? from.coords[i] ?? 0);
-  if (hue !== undefined) [starts[hue], ends[hue]] = fixHues(starts[hue]!, ends[hue]!, way);
-  return (t) => {
-    const alpha = alphaFrom + (alphaTo - alphaFrom) * t;
-    const coords: [number, number, number] = [0, 0, 0];
-    for (let i = 0; i < 3; i++) {
-      const [x, y] = [starts[i]!, ends[i]!];
-      if (i === hue || alpha === 0) coords[i] = x + (y - x) * t;
-      else coords[i] = (x * alphaFrom * (1 - t) + y * alphaTo * t) / alpha;
-    }
-    return color(space, coords, alpha);
-  };
+/** Two colours made ready to be mixed in a space: channels by channels, none missing, the hues fixed to go one way. */
+export interface Mixing {
+  readonly from: Triple;
+  readonly to: Triple;
+  /** Which channel is a hue. */
+  readonly hue: number | undefined;
+  readonly alphaFrom: number;
+  readonly alphaTo: number;
 }
 
-/** Mixes two colours, t 0–1 of the way; see {@link mixerIn}. */
-export const mixIn = (a: Color, b: Color, t: number, space: SpaceId, way: HueWay = 'shorter'): Color =>
-  mixerIn(a, b, space, way)(t);
+/** Makes two colours ready to be mixed (CSS Color 4 §12): missing channels are taken from the other, hues go the given way. */
+export function mixingIn(a: Color, b: Color, space: SpaceId, way: HueWay = 'shorter'): Mixing {
+  const [first, second] = [forMixing(a, space), forMixing(b, space)];
+  const hue = SPACES[space].hue?.at;
+  const from: Triple = [0, 0, 0];
+  const to: Triple = [0, 0, 0];
+  for (let i = 0; i < 3; i++) {
+    from[i] = first.coords[i] ?? second.coords[i] ?? 0;
+    to[i] = second.coords[i] ?? first.coords[i] ?? 0;
+  }
+  if (hue !== undefined) [from[hue], to[hue]] = fixHues(from[hue]!, to[hue]!, way);
+  const alphaFrom = first.alpha ?? second.alpha ?? 0;
+  return { from, to, hue, alphaFrom, alphaTo: second.alpha ?? alphaFrom };
+}
+
+/** The channels t 0–1 of the way, all but the hue premultiplied by alpha. Writes them into `out` and returns the alpha. */
+export function mixedAt({ from, to, hue, alphaFrom, alphaTo }: Mixing, t: number, out: Triple): number {
+  const alpha = alphaFrom + (alphaTo - alphaFrom) * t;
+  for (let i = 0; i < 3; i++) {
+    const [x, y] = [from[i]!, to[i]!];
+    if (i === hue || alpha === 0) out[i] = x + (y - x) * t;
+    else out[i] = (x * alphaFrom * (1 - t) + y * alphaTo * t) / alpha;
+  }
+  return alpha;
+}
+
+/** Mixes two colours, t 0–1 of the way, in a space; see {@link mixingIn}. The result is in that space. */
+export function mixIn(a: Color, b: Color, t: number, space: SpaceId, way: HueWay = 'shorter'): Color {
+  const coords: Triple = [0, 0, 0];
+  const alpha = mixedAt(mixingIn(a, b, space, way), t, coords);
+  return color(space, coords, alpha);
+}

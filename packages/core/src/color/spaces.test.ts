@@ -2,7 +2,7 @@ import Reference from 'colorjs.io';
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { isLong, runs } from '../../test/runs.ts';
-import { convert, numbers, srgbOf } from './convert.ts';
+import { convert, numbers, srgbFrom } from './convert.ts';
 import { deltaE2000Lab, deltaEOk, findTwins } from './difference.ts';
 import { gamutOutline, hexToOklch, inGamut, maxChroma, toSrgb } from './gamut.ts';
 import { parseColor, readColor } from './parse.ts';
@@ -29,7 +29,8 @@ describe('spaces', () => {
           const { min, max } = SPACES[space].channels[i]!;
           return min + (max - min) * v;
         }) as [number, number, number];
-        const there = srgbOf(color(space, coords));
+        const there = [...coords] as [number, number, number];
+        srgbFrom(space)(there);
         numbers(convert(color(space, coords), 'srgb')).forEach((v, i) => {
           expect(there[i]).toBeCloseTo(v, 9);
         });

@@ -3,7 +3,7 @@ import { oklchToRgb8 } from '../color/gamut.ts';
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 import { mix } from './interpolate.ts';
-import { type ColorStop, type CssGradient, colorAtPlace, placeStops } from './model.ts';
+import { type ColorStop, type CssGradient, colorAtPlace, type PlacedGradient, placeStops } from './model.ts';
 
 const oklab = ({ r, g, b }: Rgba): Triple => rgbToOklab(r, g, b);
 const chromaOf = (c: Rgba) => {
@@ -69,9 +69,28 @@ export function gradientFaults(
   { length = 600, visible = 8, twin = 0.02 }: { length?: number; visible?: number; twin?: number } = {},
 ): GradientFaults {
   const placed = placeStops({ ...gradient, repeating: false }, length);
+  const bands: Band[] = [];
+  for (const { from, to } of placed.stretches)
+    if (to > from) bands.push(...bandsIn(from, to, (place) => colorAtPlace(placed, place), length, visible));
+  const labs = placed.colors.map((c) => oklab(c.color));
+  const twins: TwinStops[] = [];
+  for (let i = 1; i < labs.length; i++) {
+    const [pair] = findTwins([labs[i - 1]!, labs[i]!], twin);
+    if (pair) twins.push({ a: i - 1, b: i, difference: pair.difference });
+  }
+  return { ...middlesOf(placed), twins, bands };
+}
+
+/** What of {@link gradientFaults} lies in the middles between stops: grey dips, and what outshines both ends. */
+export const middlesOfGradient = (
+  gradient: CssGradient,
+  length = 600,
+): Pick<GradientFaults, 'greyDips' | 'bright'> =>
+  middlesOf(placeStops({ ...gradient, repeating: false }, length));
+
+function middlesOf(placed: PlacedGradient): Pick<GradientFaults, 'greyDips' | 'bright'> {
   const greyDips: GreyDip[] = [];
   const bright: BrightMiddle[] = [];
-  const bands: Band[] = [];
   for (const { from, to, a, b } of placed.stretches) {
     if (to <= from) continue;
     const expected = Math.min(chromaOf(a), chromaOf(b));
@@ -80,10 +99,9 @@ export function gradientFaults(
     let high = { place: from, lightness: 0 };
     for (let i = 1; i < SAMPLES; i++) {
       const place = from + ((to - from) * i) / SAMPLES;
-      const color = colorAtPlace(placed, place);
-      const chroma = chromaOf(color);
+      const [lightness, x, y] = oklab(colorAtPlace(placed, place));
+      const chroma = Math.hypot(x, y);
       if (chroma < low.chroma) low = { place, chroma };
-      const [lightness] = oklab(color);
       if (lightness > high.lightness) high = { place, lightness };
     }
     if (expected > COLOURFUL && low.chroma < expected * DIP) {
@@ -91,15 +109,8 @@ export function gradientFaults(
       greyDips.push({ ...low, expected, remedy });
     }
     if (high.lightness > lighterEnd + OUTSHINES) bright.push({ ...high, expected: lighterEnd });
-    bands.push(...bandsIn(from, to, (place) => colorAtPlace(placed, place), length, visible));
   }
-  const labs = placed.colors.map((c) => oklab(c.color));
-  const twins: TwinStops[] = [];
-  for (let i = 1; i < labs.length; i++) {
-    const [pair] = findTwins([labs[i - 1]!, labs[i]!], twin);
-    if (pair) twins.push({ a: i - 1, b: i, difference: pair.difference });
-  }
-  return { greyDips, bright, twins, bands };
+  return { greyDips, bright };
 }
 
 function bandsIn(
@@ -112,13 +123,15 @@ function bandsIn(
   const px = Math.max(2, Math.min(4000, Math.round(((to - from) / 100) * length)));
   const key = (i: number) => {
     const c = at(from + ((to - from) * Math.min(i, px - 0.001)) / px);
-    return `${Math.round(c.r)} ${Math.round(c.g)} ${Math.round(c.b)} ${Math.round(c.alpha * 255)}`;
+    return (
+      ((Math.round(c.r) * 256 + Math.round(c.g)) * 256 + Math.round(c.b)) * 256 + Math.round(c.alpha * 255)
+    );
   };
   const out: Band[] = [];
   let start = 0;
   let runKey = key(0);
   for (let i = 1; i <= px; i++) {
-    const next = i === px ? '' : key(i);
+    const next = i === px ? -1 : key(i);
     if (next === runKey) continue;
     // A stretch of one colour from end to end is meant to be flat.
     const whole = start === 0 && i === px;

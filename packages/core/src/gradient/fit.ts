@@ -1,6 +1,6 @@
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
-import { type MixingSpace, mix } from './interpolate.ts';
+import { type MixingSpace, mixer } from './interpolate.ts';
 import { type ColorStop, type CssGradient, colorAtPlace, placeStops } from './model.ts';
 
 /** A stop of a fitted gradient: place in percent. */
@@ -42,14 +42,16 @@ function fewest(
   const joins = (i: number, j: number): boolean => {
     const [a, b] = [samples[i]!, samples[j]!];
     const span = b.place - a.place;
-    // The middle first: it is where a bad join shows.
-    const order = [Math.floor((i + j) / 2)];
-    for (let k = i + 1; k < j; k++) order.push(k);
-    return order.every((k) => {
-      if (k <= i || k >= j) return true;
+    const between = mixer(a.color, b.color, space);
+    const isNear = (k: number) => {
       const t = span > 0 ? (samples[k]!.place - a.place) / span : 1;
-      return distance(mix(a.color, b.color, t, space), samples[k]!.color) <= tolerance;
-    });
+      return distance(between(t), samples[k]!.color) <= tolerance;
+    };
+    // The middle first: it is where a bad join shows.
+    const middle = Math.floor((i + j) / 2);
+    if (middle > i && !isNear(middle)) return false;
+    for (let k = i + 1; k < j; k++) if (!isNear(k)) return false;
+    return true;
   };
   // Breadth first: all samples reachable with one more stop, until the last is.
   const cameFrom = new Int32Array(n).fill(-1);
@@ -103,8 +105,9 @@ function samplesOf(
   const out: FittedStop[] = [from];
   const halve = (a: FittedStop, b: FittedStop, depth: number) => {
     const between = (t: number) => a.place + (b.place - a.place) * t;
+    const straight = mixer(a.color, b.color, 'srgb');
     const middle = { place: between(0.5), color: at(between(0.5)) };
-    const bent = LOOKS.some((t) => painted(mix(a.color, b.color, t, 'srgb'), at(between(t))) > fine);
+    const bent = LOOKS.some((t) => painted(straight(t), at(between(t))) > fine);
     if (depth > 0 && bent) {
       halve(a, middle, depth - 1);
       halve(middle, b, depth - 1);

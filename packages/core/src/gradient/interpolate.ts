@@ -1,5 +1,6 @@
-import { srgbOf } from '../color/convert.ts';
-import { type HueWay, mixerIn } from '../color/mix.ts';
+import { srgbFrom } from '../color/convert.ts';
+import type { Triple } from '../color/kernel.ts';
+import { type HueWay, mixedAt, mixingIn } from '../color/mix.ts';
 import { type Color, color, type SpaceId } from '../color/spaces.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 
@@ -21,16 +22,27 @@ const colorOf = (c: Rgba): Color => color('srgb', [c.r / 255, c.g / 255, c.b / 2
 const held = (v: number) => Math.min(1, Math.max(0, v)) * 255;
 
 /**
- * What mixes two painted colours (channels 0–255), t 0–1 of the way, as {@link mixerIn} does, and brings the result
+ * What mixes two painted colours (channels 0–255), t 0–1 of the way, as {@link mixingIn} has it, and brings the result
  * back to sRGB, clipped as browsers clip.
  */
 export function mixer(a: Rgba, b: Rgba, space: MixingSpace, way: HueWay = 'shorter'): (t: number) => Rgba {
-  const mixed = mixerIn(colorOf(a), colorOf(b), space, way);
+  if (space === 'srgb') return (t) => mixStraight(a, b, t);
+  const mixing = mixingIn(colorOf(a), colorOf(b), space, way);
+  const toSrgb = srgbFrom(space);
+  const at: Triple = [0, 0, 0];
   return (t) => {
-    const at = mixed(t);
-    const [r, g, b] = srgbOf(at);
-    return { r: held(r), g: held(g), b: held(b), alpha: at.alpha ?? 0 };
+    const alpha = mixedAt(mixing, t, at);
+    toSrgb(at);
+    return { r: held(at[0]), g: held(at[1]), b: held(at[2]), alpha };
   };
+}
+
+/** Mixes in sRGB itself: there is nothing to convert, and nothing that is missing. */
+function mixStraight(a: Rgba, b: Rgba, t: number): Rgba {
+  const alpha = a.alpha + (b.alpha - a.alpha) * t;
+  const [own, other] = alpha === 0 ? [1 - t, t] : [(a.alpha * (1 - t)) / alpha, (b.alpha * t) / alpha];
+  const between = (x: number, y: number) => Math.min(255, Math.max(0, x * own + y * other));
+  return { r: between(a.r, b.r), g: between(a.g, b.g), b: between(a.b, b.b), alpha };
 }
 
 /** Mixes two painted colours, t 0–1 of the way; see {@link mixer}. */

@@ -5,6 +5,7 @@ import {
   type BrightMiddle,
   type GreyDip,
   gradientFaults,
+  middlesOfGradient,
   type TwinStops,
 } from '../../gradient/analyse.ts';
 import type { MixingSpace } from '../../gradient/interpolate.ts';
@@ -52,6 +53,11 @@ const faultsOf = (resolved: ResolvedGradient, length: number) => {
   return painted && gradientFaults(painted, { length, twin: TWINS });
 };
 
+const middlesIn = (resolved: ResolvedGradient, length: number) => {
+  const painted = paintedGradient(resolved);
+  return painted && middlesOfGradient(painted, length);
+};
+
 /** The same gradient with some of it otherwise. */
 function changed(
   { resolved, walking }: Looked,
@@ -66,8 +72,8 @@ function calmerSpace(looked: Looked): MixingSpace | null {
   return (
     CALMER.find((space) => {
       if (space === looked.resolved.gradient.space) return false;
-      const faults = faultsOf(changed(looked, { space, hueWay: 'shorter' }), looked.length);
-      return faults?.bright.length === 0;
+      const middles = middlesIn(changed(looked, { space, hueWay: 'shorter' }), looked.length);
+      return middles?.bright.length === 0;
     }) ?? null
   );
 }
@@ -75,8 +81,7 @@ function calmerSpace(looked: Looked): MixingSpace | null {
 /** Mixing it round the hues, where that leaves no grey dip: for a gradient that holds no more stops. */
 function mixedRoundHues(looked: Looked): GradientCommand | null {
   const change = { space: 'oklch', hueWay: 'shorter' } as const;
-  const faults = faultsOf(changed(looked, change), looked.length);
-  return faults?.greyDips.length === 0
+  return middlesIn(changed(looked, change), looked.length)?.greyDips.length === 0
     ? { type: 'setGradient', gradient: looked.resolved.gradient.id, change }
     : null;
 }

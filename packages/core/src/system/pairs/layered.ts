@@ -25,11 +25,14 @@ export interface LayeredMeasuring {
     theme: ResolvedTheme,
     around: Around,
   ) => MeasuredLayers;
+  /** Works out beforehand what all pairs on a surface, or of it, need. */
+  readonly prepare: (surface: Surface | null) => void;
   /** Whether what a pair was measured from, the roles' own colours aside, is not what it is now. */
   readonly isStale: (theme: ResolvedTheme, measured: Measurement, around: Around) => boolean;
 }
 
 let measuring: LayeredMeasuring | null = null;
+let isCounted = false;
 
 /**
  * Says how layered pairs are measured here: with {@link underTexts}. That comes apart, since it needs all that paints
@@ -37,6 +40,16 @@ let measuring: LayeredMeasuring | null = null;
  */
 export function measureLayersWith(given: LayeredMeasuring): void {
   measuring = given;
+  isCounted = true;
 }
 
+/** The same for single pairs that are asked for; whole projects go on awaiting theirs. */
+export function measureSingleLayersWith(given: LayeredMeasuring): void {
+  measuring ??= given;
+}
+
+/** How a single pair is measured; null where that is not there. */
 export const layeredMeasuring = (): LayeredMeasuring | null => measuring;
+
+/** How the pairs of a whole project are; null where they are awaited. */
+export const countedLayers = (): LayeredMeasuring | null => (isCounted ? measuring : null);

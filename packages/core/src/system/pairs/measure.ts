@@ -1,7 +1,7 @@
 import { contrastRatio, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 import { type ResolvedRole, recoloredRoles } from '../roles/resolved-role.ts';
-import { type Around, layeredMeasuring } from './layered.ts';
+import { type Around, countedLayers, type LayeredMeasuring, layeredMeasuring } from './layered.ts';
 import type { Measurement } from './measurement.ts';
 import { isLayered, type Pair, requiredOf } from './pair.ts';
 import { NO_REGIONS } from './regions.ts';
@@ -31,7 +31,7 @@ export function measurePair(
 ): Measurement {
   const front = surfaceOf(theme, pair.foreground);
   const back = surfaceOf(theme, pair.background);
-  return measureSurfaces(theme, pair, front, back, beneath, around);
+  return measureSurfaces(theme, pair, front, back, beneath, around, layeredMeasuring());
 }
 
 function measureSurfaces(
@@ -41,6 +41,7 @@ function measureSurfaces(
   back: Surface | null,
   beneath: Rgba,
   around: Around,
+  layers: LayeredMeasuring | null,
 ): Measurement {
   const required = requiredOf(pair);
   const id = theme.theme.id;
@@ -52,8 +53,8 @@ function measureSurfaces(
     const passes = reaches(ratio, required);
     return { pair, theme: id, text, ground, ratio, required, passes, over: null, awaited: false };
   }
-  const layers = layeredMeasuring()?.measure(pair, front, back, beneath, theme, around) ?? 'awaited';
-  return typeof layers === 'string' ? unmeasured(pair, id, required, layers === 'awaited') : layers;
+  const measured = layers?.measure(pair, front, back, beneath, theme, around) ?? 'awaited';
+  return typeof measured === 'string' ? unmeasured(pair, id, required, measured === 'awaited') : measured;
 }
 
 const unmeasured = (pair: Pair, theme: string, required: number, awaited: boolean): Measurement => ({
@@ -185,15 +186,67 @@ class Marked {
   }
 }
 
-/** Measures a theme of a system; given what it came to before, only the pairs that a change has touched. */
-export function measureTheme(system: System, theme: ResolvedTheme, before?: MeasuredTheme): MeasuredTheme {
+/** Pairs that are measured between two stops of {@link measuredAhead}. */
+const AT_A_TIME = 50;
+
+/** What themes came to that were measured ahead. */
+const ahead = new WeakMap<ResolvedTheme, MeasuredTheme>();
+
+/**
+ * Measures a whole system, layered pairs too, in many parts, so that it can be done a little at a time; when those are
+ * counted ({@link countedLayers}), {@link measureTheme} takes it over.
+ */
+export function* measuredAhead(system: System, layers: LayeredMeasuring): Generator<void, void> {
+  for (const theme of system.themes.values()) {
+    for (const role of gradientRolesOf(theme)) {
+      layers.prepare(surfaceOf(theme, role));
+      yield;
+    }
+    const measuring = measuredParts(system, theme, layers);
+    let step = measuring.next();
+    for (; !step.done; step = measuring.next()) yield;
+    ahead.set(theme, step.value);
+  }
+}
+
+function* measuredParts(
+  system: System,
+  theme: ResolvedTheme,
+  layers: LayeredMeasuring | null,
+): Generator<void, MeasuredTheme> {
   const { pairs, pictures } = system.document;
   const around: Around = { pictures, regions: system.regions };
   const beneath = groundOf(system, theme);
-  if (!before) {
-    const measurements = pairs.map((pair) => measurePair(theme, pair, beneath, around));
-    return { theme, pairs, beneath, measurements, passing: countPassing(measurements) };
+  const { front, back } = rolePlaces(pairs, theme.roles.index);
+  const measurements: Measurement[] = [];
+  for (const [i, pair] of pairs.entries()) {
+    const [text, ground] = [surfaceAt(theme, front[i]!), surfaceAt(theme, back[i]!)];
+    measurements.push(measureSurfaces(theme, pair, text, ground, beneath, around, layers));
+    if (i % AT_A_TIME === AT_A_TIME - 1) yield;
   }
+  return { theme, pairs, beneath, measurements, passing: countPassing(measurements) };
+}
+
+/** What a theme came to ahead, which is taken over once. */
+function takeAhead(theme: ResolvedTheme, pairs: readonly Pair[]): MeasuredTheme | undefined {
+  const made = ahead.get(theme);
+  ahead.delete(theme);
+  return made?.pairs === pairs ? made : undefined;
+}
+
+/** Measures a theme of a system; given what it came to before, only the pairs that a change has touched. */
+export function measureTheme(system: System, theme: ResolvedTheme, earlier?: MeasuredTheme): MeasuredTheme {
+  const { pairs, pictures } = system.document;
+  const layers = countedLayers();
+  const before = (layers && takeAhead(theme, pairs)) ?? earlier;
+  if (!before) {
+    const measuring = measuredParts(system, theme, layers);
+    let step = measuring.next();
+    while (!step.done) step = measuring.next();
+    return step.value;
+  }
+  const around: Around = { pictures, regions: system.regions };
+  const beneath = groundOf(system, theme);
   const sameBeneath = sameColor(before.beneath, beneath);
   const samePairs = pairs === before.pairs;
   const known = samePairs ? before.measurements : moved(pairs, before);
@@ -206,7 +259,6 @@ export function measureTheme(system: System, theme: ResolvedTheme, before?: Meas
   if (!sameBeneath)
     for (const role of translucentRolesOf(theme))
       for (const place of byRole.get(role) ?? []) touched.add(place);
-  const layers = layeredMeasuring();
   if (layers) {
     for (const place of layeredPlaces(pairs))
       if (known[place] && layers.isStale(theme, known[place], around)) touched.add(place);
@@ -224,12 +276,16 @@ export function measureTheme(system: System, theme: ResolvedTheme, before?: Meas
   for (const place of touched.places) {
     const text = surfaceAt(theme, front[place]!);
     const ground = surfaceAt(theme, back[place]!);
-    const now = measureSurfaces(theme, pairs[place]!, text, ground, beneath, around);
+    const now = measureSurfaces(theme, pairs[place]!, text, ground, beneath, around, layers);
     passing += Number(isCounted(now)) - Number(isCounted(measurements[place]));
     measurements[place] = now;
   }
   if (samePairs) return { theme, pairs, beneath, measurements, passing };
-  for (let i = 0; i < pairs.length; i++) measurements[i] ??= measurePair(theme, pairs[i]!, beneath, around);
+  for (let i = 0; i < pairs.length; i++) {
+    if (measurements[i]) continue;
+    const [text, ground] = [surfaceAt(theme, front[i]!), surfaceAt(theme, back[i]!)];
+    measurements[i] = measureSurfaces(theme, pairs[i]!, text, ground, beneath, around, layers);
+  }
   return { theme, pairs, beneath, measurements, passing: countPassing(measurements) };
 }
 

@@ -317,6 +317,10 @@ export const underTexts: LayeredMeasuring = {
     return grounds ? new LayeredMeasurement(pair, theme.theme.id, text, ground, grounds, under) : 'gone';
   },
 
+  prepare(surface) {
+    if (isGradient(surface)) alongLine(surface);
+  },
+
   isStale(theme, { pair, over }, around) {
     if (!over) return true;
     const { sources } = over;

@@ -18,7 +18,8 @@ import { useProjectId, useReadout, useTheme } from '../../../store/selectors.ts'
 import { Button } from '../../../ui/button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { part } from '../../../ui/part.tsx';
-import { effectWords, offeredFor, wayWords } from '../repair/repair-of.ts';
+import { effectWords, wayWords } from '../repair/repair-of.ts';
+import { useOffered } from '../repair/use-offered.ts';
 import { AreaSample } from '../under-text/area-sample.tsx';
 import { PairSettings } from './pair-settings.tsx';
 import { Sample } from './sample.tsx';
@@ -190,7 +191,7 @@ function Cell({ measurement, was, system, use, words, open }: CellProps) {
   const theme = system.themes.get(measurement.theme)!;
   // While something is proposed, it stands where else the nearest repair does.
   const readout = useReadout();
-  const offered = passes || awaited || was ? null : offeredFor(readout, measurement);
+  const offered = useOffered(readout, passes || awaited || was ? null : measurement);
   const way = offered?.kind === 'way' ? offered.way : null;
   const effect = way && effectWords(way);
   const paints =

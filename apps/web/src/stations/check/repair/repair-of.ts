@@ -11,6 +11,10 @@ export type Offered =
 
 const known = new WeakMap<Readout, Map<Measurement, Offered>>();
 
+/** What is offered for a failing pair, if that was worked out. */
+export const knownOffer = (readout: Readout, measurement: Measurement): Offered | null =>
+  known.get(readout)?.get(measurement) ?? null;
+
 /** What is offered for a failing pair, worked out once for as long as nothing changes. */
 export function offeredFor(readout: Readout, measurement: Measurement): Offered {
   let ofReadout = known.get(readout);

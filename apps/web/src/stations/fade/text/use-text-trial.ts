@@ -12,7 +12,7 @@ import { paintIn } from '@mint-lamp/core/gradient/geometry';
 import { type CssGradient, placeStops } from '@mint-lamp/core/gradient/model';
 import { applyCommand } from '@mint-lamp/core/system/commands/apply';
 import type { Command } from '@mint-lamp/core/system/commands/command';
-import { measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
+import { measureSingleLayersWith } from '@mint-lamp/core/system/pairs/layered';
 import { groundOf, measurePair } from '@mint-lamp/core/system/pairs/measure';
 import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
 import { veilRepair } from '@mint-lamp/core/system/repairs/least-veil';
@@ -25,7 +25,7 @@ import type { BoxSize } from '../preview/purposes.ts';
 import { boxOf, type TextTrial, trialPair } from './text-trial.ts';
 
 // A veil is worked out by measuring pairs under it, also in projects that have none yet.
-measureLayersWith(underTexts);
+measureSingleLayersWith(underTexts);
 
 /** What a text comes to in the box that it stands in. */
 export interface InBox extends WorstOfGrounds {

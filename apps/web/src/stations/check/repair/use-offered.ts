@@ -1,0 +1,62 @@
+import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
+import type { Readout } from '@mint-lamp/core/system/readout/readout';
+import { useEffect, useReducer } from 'react';
+import { knownOffer, type Offered, offeredFor } from './repair-of.ts';
+
+/** What may be worked out while a frame is drawn, ms; the rest comes after it, one by one. */
+const IN_FRAME_MS = 24;
+
+let spent = 0;
+let isCounting = false;
+
+/** Works something out where there is time for it in this frame; null where there is none. */
+function inFrame<T>(work: () => T): T | null {
+  if (spent >= IN_FRAME_MS) return null;
+  if (!isCounting) {
+    isCounting = true;
+    setTimeout(() => {
+      isCounting = false;
+      spent = 0;
+    });
+  }
+  const start = performance.now();
+  const result = work();
+  spent += performance.now() - start;
+  return result;
+}
+
+const line: (() => void)[] = [];
+
+function runNext(): void {
+  line.shift()?.();
+  if (line.length) setTimeout(runNext);
+}
+
+/** Has something done in its turn, a turn of the page each; the function takes it out again. */
+function inTurn(work: () => void): () => void {
+  line.push(work);
+  if (line.length === 1) setTimeout(runNext);
+  return () => {
+    const at = line.indexOf(work);
+    if (at !== -1) line.splice(at, 1);
+  };
+}
+
+/**
+ * What is offered for a failing pair; null for no pair, and for as long as it is not worked out: where much fails in a
+ * large project the rows are there first.
+ */
+export function useOffered(readout: Readout, measurement: Measurement | null): Offered | null {
+  const [, redraw] = useReducer((n: number) => n + 1, 0);
+  const offered =
+    measurement && (knownOffer(readout, measurement) ?? inFrame(() => offeredFor(readout, measurement)));
+  const isMissing = measurement !== null && !offered;
+  useEffect(() => {
+    if (!measurement || !isMissing) return;
+    return inTurn(() => {
+      offeredFor(readout, measurement);
+      redraw();
+    });
+  }, [readout, measurement, isMissing]);
+  return offered;
+}
