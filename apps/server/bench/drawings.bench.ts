@@ -10,7 +10,7 @@ import { hostileDrawing } from '../test/hostile-drawings.ts';
 // Drawings that are made to cost much, one after the other: how long any of them holds the server, and how long and with
 // how much memory any is painted. The limits of painting are lower than usual, so that it comes to an end.
 const MOST_HELD_MS = 50;
-const PATIENCE = 2000;
+const PATIENCE = 500;
 const MEMORY = 1000 * 1024 * 1024;
 
 const svg = (size: number, inside: string) =>

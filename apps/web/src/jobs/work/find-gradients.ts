@@ -1,4 +1,4 @@
-import type { SvgElement } from '@mint-lamp/core/exchange/svg-element';
+import { readSvg } from '@mint-lamp/core/exchange/read-svg';
 import { svgGradients } from '@mint-lamp/core/exchange/svg-gradients';
 import { findGradients } from '@mint-lamp/core/gradient/find-css';
 import type { CssGradient } from '@mint-lamp/core/gradient/model';
@@ -21,14 +21,16 @@ export interface PastedGradients {
   readonly fault: string | null;
 }
 
-/** The elements of an SVG file, or a text with CSS in it. */
-export type PastedText = { readonly svg: SvgElement } | { readonly css: string };
+/** An SVG file or a piece of one, or a text with CSS in it. */
+export type PastedText = { readonly svg: string } | { readonly css: string };
 
 /** Gradients that are listed of one file: as many as a project holds. */
 const MOST = 400;
 
-function ofSvg(svg: SvgElement): PastedGradients {
-  const found = svgGradients(svg)
+function ofSvg(text: string): PastedGradients {
+  const read = readSvg(text);
+  if (!read.ok) return { found: [], fault: read.reason };
+  const found = svgGradients(read.svg)
     .slice(0, MOST)
     .map(({ id, gradient, notes }) => ({ key: id, name: id, gradient, notes }));
   return {

@@ -15,9 +15,8 @@ import { newId, useEditing } from '../../store/editing.ts';
 import { useProjectId, useSystem } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
-import { readSvg } from './read-svg.ts';
 
-const isSvg = (text: string) => /<(svg|linearGradient|radialGradient)[\s>]/.test(text);
+const isSvg = (text: string) => /<(?:[\w-]+:)?(svg|linearGradient|radialGradient)[\s>]/.test(text);
 
 /** Characters of a text that are read; a file with more is drawn by a machine. */
 const LONGEST = 5_000_000;
@@ -34,11 +33,7 @@ function readPasted(text: string): { readonly pasted: PastedText | null; readonl
       pasted: null,
       fault: 'This is more than 5 million characters long; paste the part with the gradients.',
     };
-  if (!isSvg(text)) return { pasted: { css: text }, fault: null };
-  const svg = readSvg(text);
-  return svg
-    ? { pasted: { svg }, fault: null }
-    : { pasted: null, fault: 'This is no well-formed SVG: it breaks off, or a tag is not closed.' };
+  return { pasted: isSvg(text) ? { svg: text } : { css: text }, fault: null };
 }
 
 const NONE: PastedGradients = { found: [], fault: null };
