@@ -10,10 +10,9 @@ import { main, ROOT, run } from './setup/run.mjs';
 
 // npm run bench [-- name]: every benchmark, or those whose file name contains the name. Each prints its figure
 // as a ratio to a baseline measured in the same run. With --small each runs once and small, two at a time, to see that
-// it runs: what `npm test` does with those that need no browser (--no-browser), and with all of them in its long form.
+// it runs: what `npm test` does.
 const isSmall = process.argv.includes('--small');
-const isWithoutBrowser = process.argv.includes('--no-browser');
-const NEEDS_BROWSER = /from '@playwright\/test'/;
+const IN_BROWSER = /from '\.\/in-browser\.ts'/;
 const wanted = process.argv.slice(2).find((word) => !word.startsWith('--')) ?? '';
 const FOLDERS = ['packages/core/bench', 'apps/server/bench', 'e2e/bench'];
 const files = () =>
@@ -21,19 +20,17 @@ const files = () =>
     readdirSync(join(ROOT, folder))
       .sort()
       .filter((file) => file.endsWith('.bench.ts') && file.includes(wanted))
-      .map((file) => join(folder, file))
-      .filter((file) => !isWithoutBrowser || !NEEDS_BROWSER.test(readFileSync(join(ROOT, file), 'utf8'))),
+      .map((file) => join(folder, file)),
   );
 
 /** How a benchmark is run: those of the core as what ships is built, since the loader of TypeScript makes it slower. */
 const toRun = async (file) =>
   file.startsWith('packages/core/') ? [await built(file)] : ['--import', 'tsx', file];
 
-/** Runs a benchmark small; what it printed, and whether it ran. */
-async function small(file) {
-  const start = Date.now();
-  const words = await toRun(file);
-  return new Promise((resolve) => {
+/** Runs a program for benchmarks small; what it printed, and whether it ended well. */
+const small = (words) =>
+  new Promise((resolve) => {
+    const start = Date.now();
     const child = spawn(process.execPath, words, {
       cwd: ROOT,
       env: { ...process.env, BENCH_SMALL: '1' },
@@ -44,26 +41,51 @@ async function small(file) {
     };
     child.stdout.on('data', told);
     child.stderr.on('data', told);
-    child.on('close', (code) => resolve({ file, text, ran: code === 0, ms: Date.now() - start }));
+    child.on('close', (code) => resolve({ text, ran: code === 0, ms: Date.now() - start }));
   });
+
+async function smallAlone(file) {
+  const { text, ran, ms } = await small(await toRun(file));
+  const line = `${ran ? 'ran' : 'FAILED'} in ${(ms / 1000).toFixed(1)} s: ${file}`;
+  return { lines: [line], text: ran ? '' : `${file}:\n${text}` };
+}
+
+/** Benches in a browser share one, and a server. */
+async function smallTogether(files) {
+  const paths = files.map((file) => join(ROOT, file));
+  const { text, ran } = await small(['--import', 'tsx', 'e2e/bench/all-in-browser.ts', ...paths]);
+  const lines = text.split('\n').filter((line) => /^(ran|FAILED) in /.test(line));
+  // One that took the others along is a failure for each that said nothing.
+  for (const path of paths) if (!lines.some((line) => line.endsWith(path))) lines.push(`FAILED: ${path}`);
+  return { lines: lines.map((line) => line.replace(`${ROOT}/`, '')), text: ran ? '' : text };
 }
 
 async function allSmall() {
-  const left = files();
-  const failed = [];
-  let ran = 0;
+  const inBrowser = (file) => IN_BROWSER.test(readFileSync(join(ROOT, file), 'utf8'));
+  const alone = files().filter((file) => !inBrowser(file));
+  const together = files().filter(inBrowser);
+  const left = [
+    ...[0, 1]
+      .map((lane) => together.filter((_, i) => i % 2 === lane))
+      .filter((those) => those.length)
+      .map((those) => () => smallTogether(those)),
+    ...alone.map((file) => () => smallAlone(file)),
+  ];
+  const lines = [];
+  const faults = [];
   const lane = async () => {
-    for (let file = left.shift(); file; file = left.shift()) {
-      const result = await small(file);
-      console.log(`${result.ran ? 'ran' : 'FAILED'} in ${(result.ms / 1000).toFixed(1)} s: ${file}`);
-      if (result.ran) ran += 1;
-      else failed.push(result);
+    for (let next = left.shift(); next; next = left.shift()) {
+      const done = await next();
+      for (const line of done.lines) console.log(line);
+      lines.push(...done.lines);
+      if (done.text) faults.push(done.text);
     }
   };
   await Promise.all([lane(), lane()]);
-  for (const { file, text } of failed) console.log(`\n${file}:\n${text}`);
-  console.log(`Benches: ${failed.length ? `${failed.length} failed | ` : ''}${ran} passed`);
-  process.exitCode = failed.length ? 1 : 0;
+  for (const text of faults) console.log(`\n${text}`);
+  const failed = lines.filter((line) => line.startsWith('FAILED')).length;
+  console.log(`Benches: ${failed ? `${failed} failed | ` : ''}${lines.length - failed} passed`);
+  process.exitCode = failed || faults.length ? 1 : 0;
 }
 
 await main(async () => {

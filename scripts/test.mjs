@@ -18,8 +18,8 @@ const STEPS = [
     counts: /Tests\s+(?:(\d+) failed \| )?(\d+) passed/,
   },
   {
-    name: `benches, once and small${isLong ? '' : ', those without a browser'}`,
-    command: ['node', 'scripts/bench.mjs', '--small', ...(isLong ? [] : ['--no-browser'])],
+    name: 'benches, once and small',
+    command: ['node', 'scripts/bench.mjs', '--small'],
     counts: /Benches: (?:(\d+) failed \| )?(\d+) passed/,
   },
   {

@@ -1,20 +1,14 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { stopAt } from '@mint-lamp/core/system/gradients/gradient';
-import { chromium } from '@playwright/test';
 import { reportShare, sized } from '../../packages/core/bench/report.ts';
-import config from '../playwright.config.ts';
-import { startStack } from '../support/stack.ts';
 import { post, send } from '../support/test.ts';
+import { openBench } from './in-browser.ts';
 import { costs, percentile } from './page-costs.ts';
 
 // A post of a gradient with 64 stops is dragged, with its profile open and three themes beside: within a frame.
 const STOPS = 64;
 const FRAME = 16.7;
-const stack = await startStack();
-const browser = await chromium.launch(config.use!.launchOptions!);
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-// The TypeScript runner marks functions with this helper, which the page does not have.
-await page.addInitScript('globalThis.__name = (f) => f');
+const { page, stack, close } = await openBench();
 
 async function measure() {
   const { id } = await post(stack, '/projects', { name: 'Fade' });
@@ -85,9 +79,4 @@ async function measure() {
   );
 }
 
-// The server and database must go, whatever happens: they would outlive this process.
-await measure().finally(async () => {
-  await browser.close();
-  await stack.close();
-});
-process.exit(0);
+await measure().finally(close);

@@ -1,21 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { chromium } from '@playwright/test';
 import { reportShare } from '../../packages/core/bench/report.ts';
-import config from '../playwright.config.ts';
-import { startStack } from '../support/stack.ts';
 import { SKERRY } from '../support/test.ts';
+import { openBench } from './in-browser.ts';
 import { costs, percentile } from './page-costs.ts';
 
 const require = createRequire(import.meta.url);
 const FRAME_MS = 16;
 
-const stack = await startStack();
-const browser = await chromium.launch(config.use!.launchOptions!);
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-
-// The TypeScript runner marks functions with this helper, which the page does not have.
-await page.addInitScript('globalThis.__name = (f) => f');
+const { page, stack, close } = await openBench();
 
 /** The plane of lightness and chroma while the hue is dragged, and a base while the plane is open. */
 async function measurePlane() {
@@ -151,9 +144,4 @@ async function measure() {
   reportShare('longest frame while the proposal comes up', frames, 100, 'ms');
 }
 
-// The server and database must go, whatever happens: they would outlive this process.
-await measure().finally(async () => {
-  await browser.close();
-  await stack.close();
-});
-process.exit(0);
+await measure().finally(close);

@@ -1,17 +1,12 @@
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { paintedDocument } from '../../packages/core/bench/painted-document.ts';
 import { reportShare, SMALL, sized } from '../../packages/core/bench/report.ts';
-import config from '../playwright.config.ts';
-import { startStack } from '../support/stack.ts';
+import { openBench } from './in-browser.ts';
 import { makeLargestProject, makeProject } from './largest-project.ts';
 import { costs, percentile } from './page-costs.ts';
 
 // The interface at the largest sizes that are to hold, loaded through the API.
-const stack = await startStack();
-const browser = await chromium.launch(config.use!.launchOptions!);
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-// The TypeScript runner marks functions with this helper, which the page does not have.
-await page.addInitScript('globalThis.__name = (f) => f');
+const { page, stack, close } = await openBench();
 
 /** What shows that a station has drawn what it is about. */
 const CONTENT: Record<string, string> = {
@@ -23,6 +18,8 @@ const CONTENT: Record<string, string> = {
   stage: '[data-testid=scene] > div',
   deliver: 'main pre',
 };
+
+const STATIONS = Object.keys(CONTENT).slice(0, sized(7, 2));
 
 /** Milliseconds from the end of the document's answer until a station is drawn. */
 async function openingTime(page: Page, id: string, station: string): Promise<number> {
@@ -46,7 +43,8 @@ async function openingTime(page: Page, id: string, station: string): Promise<num
 }
 
 async function measure() {
-  const id = await makeLargestProject(stack);
+  const painted = await makeProject(stack, paintedDocument(SMALL ? 0.05 : 1));
+  const id = SMALL ? painted : await makeLargestProject(stack);
   // Notes when the awaited thing is first drawn, without asking from outside.
   await page.addInitScript((contents) => {
     const station = location.pathname.split('/')[3] ?? '';
@@ -62,14 +60,13 @@ async function measure() {
     };
     requestAnimationFrame(look);
   }, CONTENT);
-  for (const station of Object.keys(CONTENT)) {
+  for (const station of STATIONS) {
     const times: number[] = [];
     for (let i = 0; i < sized(4, 2); i++) times.push(await openingTime(page, id, station));
     reportShare(`${station} opens after the document is there`, percentile(times.slice(1), 0.5), 1000, 'ms');
   }
 
   // With roles that gradients paint, of which Fade needs the most.
-  const painted = await makeProject(stack, paintedDocument(SMALL ? 0.05 : 1));
   const opened: number[] = [];
   for (let i = 0; i < sized(5, 2); i++) opened.push(await openingTime(page, painted, 'fade'));
   reportShare(
@@ -80,7 +77,7 @@ async function measure() {
   );
 
   // What one change of all colours costs at every station: the next theme is switched on.
-  for (const station of Object.keys(CONTENT)) {
+  for (const station of STATIONS) {
     await page.goto(`${stack.address}/p/${id}/${station}`);
     await page.locator(CONTENT[station]!).first().waitFor();
     await page.getByRole('main').focus();
@@ -91,7 +88,7 @@ async function measure() {
     reportShare(`${station}: another theme, everything, median`, percentile(all, 0.5), 100, 'ms');
   }
 
-  for (const family of [0, 5]) {
+  for (const family of [0, 5].slice(0, sized(2, 1))) {
     await page.goto(`${stack.address}/p/${id}/grow/f${family}`);
     // With the plane of lightness and chroma open, which costs the most; it is remembered.
     const plane = page.getByRole('button', { name: 'Lightness and chroma as a plane' });
@@ -148,7 +145,7 @@ async function measure() {
 
   await page.goto(`${stack.address}/p/${id}/check`);
   await page.locator(CONTENT.check!).first().waitFor();
-  await page.waitForTimeout(1500);
+  await page.waitForTimeout(sized(1500, 100));
   const frames = await page.evaluate(async () => {
     const main = document.querySelector('main')!;
     const out: number[] = [];
@@ -168,7 +165,7 @@ async function measure() {
   await page.locator(CONTENT.stage!).first().waitFor();
   await page.waitForTimeout(sized(6000, 500));
   const finder: number[] = [];
-  for (let i = 0; i < 4; i++) {
+  for (let i = 0; i < sized(4, 1); i++) {
     finder.push(
       await page.evaluate(async () => {
         const start = performance.now();
@@ -184,9 +181,4 @@ async function measure() {
   reportShare('the finder opens', percentile(finder, 0.5), 100, 'ms');
 }
 
-// The server and database must go, whatever happens: they would outlive this process.
-await measure().finally(async () => {
-  await browser.close();
-  await stack.close();
-});
-process.exit(0);
+await measure().finally(close);

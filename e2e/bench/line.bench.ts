@@ -1,7 +1,6 @@
 import { fileURLToPath } from 'node:url';
-import { chromium } from '@playwright/test';
-import { reportShare } from '../../packages/core/bench/report.ts';
-import config from '../playwright.config.ts';
+import { reportShare, sized } from '../../packages/core/bench/report.ts';
+import { openBench } from './in-browser.ts';
 import { inWorker } from './worker-time.ts';
 
 // A line of 4,000 px across a picture becomes a gradient, in a worker of the browser: as soon as it is drawn.
@@ -15,12 +14,10 @@ interface Followed {
   readonly reached: boolean;
 }
 
-const browser = await chromium.launch(config.use!.launchOptions!);
-const page = await browser.newPage();
-await page.addInitScript('globalThis.__name = (f) => f');
+const { page, close } = await openBench();
 
 async function measure() {
-  for (const tolerance of [0.05, 0.03, 0.02]) {
+  for (const tolerance of [0.05, 0.03, 0.02].slice(0, sized(3, 1))) {
     const lines = await inWorker<Followed[]>(
       page,
       `import { followRow } from '${CORE}/src/gradient/follow-row.ts';
@@ -28,7 +25,7 @@ async function measure() {
        import { fullPicture } from '${CORE}/bench/full-picture.ts';
        const picture = { width: 4000, height: 400, pixels: fullPicture(4000, 400) };
        const out = [];
-       for (let i = 0; i < 24; i++) {
+       for (let i = 0; i < ${sized(24, 6)}; i++) {
          const start = performance.now();
          const row = rowAlong(picture, { x1: 0, y1: 20 + i * 15, x2: 3999, y2: 380 - i * 15 }, 5);
          const { stops, mean, reached } = followRow(row, ${tolerance});
@@ -51,5 +48,4 @@ async function measure() {
   }
 }
 
-await measure().finally(() => browser.close());
-process.exit(0);
+await measure().finally(close);

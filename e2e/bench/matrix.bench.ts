@@ -1,17 +1,11 @@
-import { chromium } from '@playwright/test';
 import { reportShare, sized } from '../../packages/core/bench/report.ts';
-import config from '../playwright.config.ts';
-import { startStack } from '../support/stack.ts';
+import { openBench } from './in-browser.ts';
 import { makeLargestProject } from './largest-project.ts';
 
 // The matrix of 300 × 300 roles in the worst of 12 themes: until it is drawn, and the longest frame while it is scrolled.
-const ROLES = 300;
-const RUNS = 3;
-const stack = await startStack();
-const browser = await chromium.launch(config.use!.launchOptions!);
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-// The TypeScript runner marks functions with this helper, which the page does not have.
-await page.addInitScript('globalThis.__name = (f) => f');
+const ROLES = sized(300, 60);
+const RUNS = sized(3, 1);
+const { page, stack, close } = await openBench();
 
 async function measure() {
   const id = await makeLargestProject(stack, ROLES);
@@ -38,29 +32,27 @@ async function measure() {
       200,
       'ms',
     );
-    const frames = await page.evaluate(async () => {
-      const box = document.querySelector('[role=grid]')!.parentElement!;
-      const out: number[] = [];
-      let last = performance.now();
-      for (let i = 0; i < 160; i++) {
-        // Down, then across, then both.
-        if (i < 60) box.scrollTop = i * 50;
-        else if (i < 120) box.scrollLeft = (i - 60) * 50;
-        else box.scrollTo(3000 - (i - 120) * 40, 3000 - (i - 120) * 40);
-        await new Promise((done) => requestAnimationFrame(done));
-        const now = performance.now();
-        out.push(now - last);
-        last = now;
-      }
-      return out;
-    });
+    const frames = await page.evaluate(
+      async (length) => {
+        const box = document.querySelector('[role=grid]')!.parentElement!;
+        const out: number[] = [];
+        let last = performance.now();
+        for (let i = 0; i < length; i++) {
+          // Down, then across, then both.
+          if (i < 60) box.scrollTop = i * 50;
+          else if (i < 120) box.scrollLeft = (i - 60) * 50;
+          else box.scrollTo(3000 - (i - 120) * 40, 3000 - (i - 120) * 40);
+          await new Promise((done) => requestAnimationFrame(done));
+          const now = performance.now();
+          out.push(now - last);
+          last = now;
+        }
+        return out;
+      },
+      sized(160, 20),
+    );
     reportShare('scrolling it down, across and both, longest frame', Math.max(...frames), 32, 'ms');
   }
 }
 
-// The server and database must go, whatever happens: they would outlive this process.
-await measure().finally(async () => {
-  await browser.close();
-  await stack.close();
-});
-process.exit(0);
+await measure().finally(close);

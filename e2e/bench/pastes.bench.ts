@@ -1,19 +1,14 @@
-import { chromium, type Locator } from '@playwright/test';
+import type { Locator } from '@playwright/test';
 import { hostileDrawing } from '../../apps/server/test/hostile-drawings.ts';
 import { reportShare, sized } from '../../packages/core/bench/report.ts';
-import config from '../playwright.config.ts';
-import { startStack } from '../support/stack.ts';
 import { SKERRY } from '../support/test.ts';
+import { openBench } from './in-browser.ts';
 
 // What is pasted, however large or ill-meant it is: how long it holds the page in one piece.
 const MOST_HELD_MS = 200;
 const MB = 1_000_000;
 
-const stack = await startStack();
-const browser = await chromium.launch(config.use!.launchOptions!);
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-// The TypeScript runner marks functions with this helper, which the page does not have.
-await page.addInitScript('globalThis.__name = (f) => f');
+const { page, stack, close } = await openBench();
 
 const hex = (i: number) => `#${((i * 7919) % 0x1000000).toString(16).padStart(6, '0')}`;
 const many = (count: number, make: (i: number) => string) =>
@@ -145,11 +140,4 @@ async function measureGather() {
   }
 }
 
-// The server and database must go, whatever happens: they would outlive this process.
-await measureGather()
-  .then(measureFade)
-  .finally(async () => {
-    await browser.close();
-    await stack.close();
-  });
-process.exit(0);
+await measureGather().then(measureFade).finally(close);

@@ -1,13 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { paletteOf } from '@mint-lamp/core/picture/palette';
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { fullPicture } from '../../packages/core/bench/full-picture.ts';
 import { reportShare, SMALL, sized, timeOf } from '../../packages/core/bench/report.ts';
-import config from '../playwright.config.ts';
-import { startStack } from '../support/stack.ts';
 import { post } from '../support/test.ts';
+import { openBench } from './in-browser.ts';
 import { percentile } from './page-costs.ts';
 import { inWorker } from './worker-time.ts';
 
@@ -17,11 +16,7 @@ const CORE = fileURLToPath(new URL('../../packages/core', import.meta.url));
 const LIBRARY = fileURLToPath(new URL('../../apps/server/library', import.meta.url));
 const MB = 1024 * 1024;
 
-const stack = await startStack();
-const browser = await chromium.launch(config.use!.launchOptions!);
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-// The TypeScript runner marks functions with this helper, which the page does not have.
-await page.addInitScript('globalThis.__name = (f) => f');
+const { page, browser, stack, close } = await openBench();
 
 /** The harbour of the library as a photograph of some size, with fine noise in every pixel. */
 async function photograph(width: number, height: number): Promise<Buffer> {
@@ -206,9 +201,4 @@ async function measure() {
   );
 }
 
-// The server and database must go, whatever happens: they would outlive this process.
-await measure().finally(async () => {
-  await browser.close();
-  await stack.close();
-});
-process.exit(0);
+await measure().finally(close);

@@ -1,17 +1,11 @@
-import { chromium } from '@playwright/test';
 import { reportShare } from '../../packages/core/bench/report.ts';
-import config from '../playwright.config.ts';
-import { startStack } from '../support/stack.ts';
 import { SKERRY, send } from '../support/test.ts';
+import { openBench } from './in-browser.ts';
 import { costs, percentile } from './page-costs.ts';
 
 const FRAME_MS = 16;
 
-const stack = await startStack();
-const browser = await chromium.launch(config.use!.launchOptions!);
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-// The TypeScript runner marks functions with this helper, which the page does not have.
-await page.addInitScript('globalThis.__name = (f) => f');
+const { page, stack, close } = await openBench();
 
 async function measure() {
   await send(stack, SKERRY, [{ type: 'setRelativesSource', color: '#e2552b' }]);
@@ -44,9 +38,4 @@ async function measure() {
   );
 }
 
-// The server and database must go, whatever happens: they would outlive this process.
-await measure().finally(async () => {
-  await browser.close();
-  await stack.close();
-});
-process.exit(0);
+await measure().finally(close);

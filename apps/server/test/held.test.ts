@@ -21,7 +21,7 @@ let logged: string[];
 const errorOf = async (answer: Response) => ((await answer.json()) as ErrorAnswer).error;
 
 /** Small enough that a test sees its end. */
-const PATIENCE = 4000;
+const PATIENCE = 1500;
 
 beforeAll(async () => {
   database = await openDatabase(inject('databaseUrl'));
@@ -105,7 +105,9 @@ describe('a drawing that costs much', () => {
       status: 422,
       error: expect.objectContaining({
         code: 'TOO_COSTLY',
-        message: expect.stringMatching(/Painting this drawing (took more than 4 seconds|takes more memory)/),
+        message: expect.stringMatching(
+          /Painting this drawing (took more than 1.5 seconds|takes more memory)/,
+        ),
       }),
     });
   });

@@ -10,7 +10,7 @@ export interface LaneLimits {
   readonly processes: number;
   /** Jobs that may wait; one more is refused. */
   readonly waiting: number;
-  /** ms that a job may take, and at most as long before it has begun. */
+  /** ms that a job may take from when it has begun. */
   readonly patience: number;
   /** Bytes that its process may hold. */
   readonly memory: number;
@@ -27,6 +27,8 @@ interface Waiting {
   readonly leave: (why: unknown) => void;
 }
 
+/** How long a process may take to begin, ms: a new one has to start and to load what it needs. */
+const START_MS = 20_000;
 /** How often the memory of a process is looked at, ms. */
 const LOOK_MS = 50;
 /** A process with nothing to do is kept so long: starting one takes a quarter of a second. */
@@ -155,7 +157,8 @@ export class Lane {
         child.kill('SIGKILL');
         fail(why);
       };
-      const late = setTimeout(() => end(new ApiError('TOO_COSTLY', this.words.late, 'body')), patience);
+      const giveUp = () => end(new ApiError('TOO_COSTLY', this.words.late, 'body'));
+      let late = setTimeout(giveUp, Math.max(patience, START_MS));
       const look = setInterval(() => {
         if (memoryOf(child.pid!) > memory) end(new ApiError('TOO_COSTLY', this.words.large, 'body'));
       }, LOOK_MS);
@@ -165,7 +168,8 @@ export class Lane {
         end(new Error(`A process of ${message.name} ended by itself (${by ?? code}).`));
       const onMessage = (answer: JobAnswer) => {
         if (answer.kind === 'begun') {
-          late.refresh();
+          clearTimeout(late);
+          late = setTimeout(giveUp, patience);
           return;
         }
         leave();
