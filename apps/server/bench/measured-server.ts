@@ -34,18 +34,22 @@ export async function measuredServer(jobLimits: Limits = {}) {
   const address = await app.listen({ host: '127.0.0.1', port: 0 });
   const delay = monitorEventLoopDelay({ resolution: 1 });
   delay.enable();
-  const memory = { child: 0, all: 0 };
+  const memory = { child: 0, own: 0, all: 0 };
   const looking = setInterval(() => {
     const each = children().map(bytesOf);
     memory.child = Math.max(memory.child, ...each);
+    memory.own = Math.max(memory.own, bytesOf(process.pid));
     memory.all = Math.max(memory.all, bytesOf(process.pid) + each.reduce((sum, bytes) => sum + bytes, 0));
   }, 50);
   return {
     app,
     address,
     logged,
-    /** Bytes at most since the start: of one process that works for the server, and of all together. */
+    /** Bytes at most since the start: of one process that works for the server, of this one, and of all together. */
     memory,
+    forgetMemory() {
+      Object.assign(memory, { child: 0, own: 0, all: 0 });
+    },
     async newProject(): Promise<string> {
       const made = await app.inject({ method: 'POST', url: '/api/projects', payload: { name: 'Bench' } });
       return (made.json() as { id: string }).id;

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
+import { emptyDocument } from '@mint-lamp/core/system/document';
 import { readoutOf } from '@mint-lamp/core/system/readout/readout';
 import { reportOf } from '@mint-lamp/core/system/readout/report';
 import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
@@ -7,9 +8,11 @@ import type { FastifyInstance } from 'fastify';
 import sharp from 'sharp';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, expect, inject, it } from 'vitest';
+import { paintedDocument } from '../../../packages/core/bench/painted-document.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { ensureLocalOwner, LOCAL_OWNER } from '../src/owner/owner.ts';
+import { documentInParts } from '../src/reports/document-in-parts.ts';
 import { FORM } from './form.ts';
 
 let database: DataSource;
@@ -108,4 +111,13 @@ it('measures texts over pictures too, by the pixels that it keeps', async () => 
     verdict: 'fails',
     failingShare: 0.25,
   });
+});
+
+it('is written from the document in parts, which come to the same JSON', async () => {
+  for (const document of [SKERRY_LINE, emptyDocument('"', []), paintedDocument(0.2)]) {
+    const parts: string[] = [];
+    for await (const part of documentInParts(document)) parts.push(part);
+    expect(parts.join('')).toBe(JSON.stringify(document));
+    expect(Math.max(...parts.map(({ length }) => length))).toBeLessThan(700_000);
+  }
 });

@@ -1,5 +1,5 @@
 import { createReadStream } from 'node:fs';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
@@ -10,6 +10,7 @@ import { ApiError } from '../errors.ts';
 import { leftSignal } from '../left.ts';
 import { regionColors } from '../pictures/region-colors.ts';
 import { params } from '../projects/schemas.ts';
+import { documentInParts } from './document-in-parts.ts';
 
 /**
  * `/api/projects/:id/report`: every pair in every theme as JSON, for a build or whatever else reads it. Its form is its
@@ -38,8 +39,10 @@ export async function reportRoutes(app: FastifyInstance): Promise<void> {
       const folder = await mkdtemp(join(tmpdir(), 'mint-lamp-report-'));
       const removed = () => void rm(folder, { recursive: true, force: true });
       try {
+        const document = join(folder, 'document.json');
+        await writeFile(document, documentInParts(project.document));
         const input = {
-          document: JSON.stringify(project.document),
+          document,
           revision: project.revision,
           at: new Date().toISOString(),
           regions,

@@ -1,4 +1,4 @@
-import { writeFile } from 'node:fs/promises';
+import { readFile, writeFile } from 'node:fs/promises';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
 import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
@@ -10,7 +10,7 @@ import { readRegion } from '@mint-lamp/core/wire/regions';
 measureLayersWith(underTexts);
 
 export interface ReportInput {
-  /** The document as JSON, which crosses to another process fastest. */
+  /** A file with the document as JSON. */
   readonly document: string;
   readonly revision: number;
   /** When it is written, ISO 8601. */
@@ -26,7 +26,8 @@ export async function writeReport({ document, revision, at, regions, file }: Rep
   const colors = new Map(
     [...regions].map(([key, bytes]) => [key, readRegion(Uint8Array.from(bytes).buffer)] as const),
   );
-  const system = resolveSystem(JSON.parse(document) as ProjectDocument, undefined, colors);
+  const parsed = JSON.parse(await readFile(document, 'utf8')) as ProjectDocument;
+  const system = resolveSystem(parsed, undefined, colors);
   await writeFile(file, JSON.stringify(reportOf(readoutOf(system), revision, at)));
   return null;
 }
