@@ -4,7 +4,7 @@ import { expect, FORM, onServer, post, test } from '../support/test.ts';
 
 const isLong = Boolean(process.env.LONG_TESTS);
 /** How often the server or the database is killed, in turn. */
-const KILLS = isLong ? 46 : 4;
+const KILLS = isLong ? 60 : 4;
 const SENDERS = 8;
 
 test('no acknowledged edit is lost, and none is made twice, while server and database are killed under load', async () => {
