@@ -136,7 +136,7 @@ async function measure() {
     await fetch(`${address}/api/health`);
     others.push(performance.now() - start);
   }, 200);
-  const count = sized(UPLOADS, 4);
+  const count = sized(UPLOADS, 2);
   server.forgetMemory();
   const answers = await watched(`${count} of 50 megapixels at once`, () => sentApart(id, files, count));
   clearInterval(looked);
