@@ -19,7 +19,8 @@ export type MixingSpace = (typeof MIXING_SPACES)[number];
 
 const colorOf = (c: Rgba): Color => color('srgb', [c.r / 255, c.g / 255, c.b / 255], c.alpha);
 
-const held = (v: number) => Math.min(1, Math.max(0, v)) * 255;
+/** A value held in 0 to a limit; what is no number is 0. */
+const within = (v: number, most: number) => (Number.isNaN(v) ? 0 : Math.min(most, Math.max(0, v)));
 
 /**
  * What mixes two painted colours (channels 0–255), t 0–1 of the way, as {@link mixingIn} has it, and brings the result
@@ -31,17 +32,18 @@ export function mixer(a: Rgba, b: Rgba, space: MixingSpace, way: HueWay = 'short
   const toSrgb = srgbFrom(space);
   const at: Triple = [0, 0, 0];
   return (t) => {
-    const alpha = mixedAt(mixing, t, at);
+    const alpha = within(mixedAt(mixing, t, at), 1);
     toSrgb(at);
+    const held = (v: number) => within(v, 1) * 255;
     return { r: held(at[0]), g: held(at[1]), b: held(at[2]), alpha };
   };
 }
 
 /** Mixes in sRGB itself: there is nothing to convert, and nothing that is missing. */
 function mixStraight(a: Rgba, b: Rgba, t: number): Rgba {
-  const alpha = a.alpha + (b.alpha - a.alpha) * t;
+  const alpha = within(a.alpha + (b.alpha - a.alpha) * t, 1);
   const [own, other] = alpha === 0 ? [1 - t, t] : [(a.alpha * (1 - t)) / alpha, (b.alpha * t) / alpha];
-  const between = (x: number, y: number) => Math.min(255, Math.max(0, x * own + y * other));
+  const between = (x: number, y: number) => within(x * own + y * other, 255);
   return { r: between(a.r, b.r), g: between(a.g, b.g), b: between(a.b, b.b), alpha };
 }
 
