@@ -17,6 +17,8 @@ test('sets are found by words and by a colour, loaded as one scrolls, favoured a
   await page.getByLabel(/By words/).fill('oxid');
   await expect(cards(page)).toHaveCount(1);
   await page.getByLabel(/By words/).fill('');
+  // All are there again: what comes late would move the cards while one is pressed.
+  await expect.poll(() => cards(page).count()).toBeGreaterThan(1);
   await page.getByLabel('With something near').fill('#4a9583');
   await page.keyboard.press('Enter');
   await expect(card(page, 'Oxidised copper')).toBeVisible();
