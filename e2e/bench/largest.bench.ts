@@ -76,6 +76,18 @@ async function measure() {
     'ms',
   );
 
+  await page.goto(`${stack.address}/p/${painted}/grow/f0`);
+  const base = page.getByRole('slider', { name: /^Base of Family 0,/ });
+  await base.waitFor();
+  // Until all pairs are counted, a little at a time.
+  await page.waitForTimeout(sized(4000, 500));
+  await base.focus();
+  const step = () => page.keyboard.press('ArrowRight');
+  const [firstStep] = (await costs(page, step, 1)).all;
+  reportShare('painted: the first arrow step of a base, everything', firstStep!, 200, 'ms');
+  const steps = (await costs(page, step, 20)).all;
+  reportShare('painted: an arrow step of a base, everything, median', percentile(steps, 0.5), 100, 'ms');
+
   // What one change of all colours costs at every station: the next theme is switched on.
   for (const station of STATIONS) {
     await page.goto(`${stack.address}/p/${id}/${station}`);

@@ -2,7 +2,9 @@ import { rgb8ToOklch } from '../../color/gamut.ts';
 import { contrastRatio, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import type { FamilyMap } from '../families/resolved-families.ts';
 import type { ResolvedFamily } from '../families/resolved-family.ts';
+import type { Gradient } from '../gradients/gradient.ts';
 import { groundOf } from '../pairs/measure.ts';
+import type { Pair } from '../pairs/pair.ts';
 import { oklabOf } from '../resolve/painted.ts';
 import type { ResolvedTheme, System } from '../resolve/resolve.ts';
 import { TOO_ALIKE } from './alike.ts';
@@ -64,24 +66,45 @@ interface Ground {
 
 const weight = ({ r, g, b }: Rgba) => 0.2126 * r + 0.7152 * g + 0.0722 * b;
 
-/** The grounds that text stands on: of pairs, and what lies beneath the page, in every theme. */
-function grounds(system: System): Ground[] {
-  const { pairs, ground } = system.document;
-  const ids = new Set(pairs.map(({ background }) => background));
-  if (ground !== null) ids.add(ground);
-  return [...system.themes].flatMap(([theme, resolved]): Ground[] => {
-    const beneath = groundOf(system, resolved);
-    const found = [...ids].flatMap((role) => {
-      const color = resolved.roles.get(role)?.color;
-      if (!color) return [];
-      const seen = paintedOver(color, beneath);
-      return [{ role, theme, color: seen, y: weight(seen) }];
-    });
-    return found.length ? found : [{ role: null, theme, color: beneath, y: weight(beneath) }];
-  });
+const groundRoles = new WeakMap<readonly Pair[], ReadonlySet<string>>();
+
+/** The roles that text of pairs stands on. */
+function rolesOfGrounds(pairs: readonly Pair[]): ReadonlySet<string> {
+  let roles = groundRoles.get(pairs);
+  if (!roles) {
+    roles = new Set(pairs.map(({ background }) => background));
+    groundRoles.set(pairs, roles);
+  }
+  return roles;
 }
 
-function carrier(families: FamilyMap, ground: Ground | undefined): Carrier | null {
+/** The darkest and the lightest of the grounds that text stands on: of pairs, and what lies beneath the page, in every theme. */
+function endsOfGrounds(system: System): { readonly dark: Ground | null; readonly light: Ground | null } {
+  const { pairs, ground } = system.document;
+  const ids = [...rolesOfGrounds(pairs)];
+  if (ground !== null && !rolesOfGrounds(pairs).has(ground)) ids.push(ground);
+  let dark: Ground | null = null;
+  let light: Ground | null = null;
+  const look = (role: string | null, theme: string, color: Rgba) => {
+    const y = weight(color);
+    if (!dark || y < dark.y) dark = { role, theme, color, y };
+    if (!light || y >= light.y) light = { role, theme, color, y };
+  };
+  for (const [theme, resolved] of system.themes) {
+    const beneath = groundOf(system, resolved);
+    let any = false;
+    for (const role of ids) {
+      const color = resolved.roles.get(role)?.color;
+      if (!color) continue;
+      any = true;
+      look(role, theme, color.alpha === 1 ? color : paintedOver(color, beneath));
+    }
+    if (!any) look(null, theme, beneath);
+  }
+  return { dark, light };
+}
+
+function carrier(families: FamilyMap, ground: Ground | null): Carrier | null {
   if (!ground) return null;
   let best: { shade: ShadeAddress; ratio: number } | null = null;
   for (const [family, { shades }] of families)
@@ -156,37 +179,73 @@ function huesIn(families: FamilyMap, theme: ResolvedTheme): HueInUse[] {
   return hues;
 }
 
-/** Shades that nothing comes to. A shade that is reached through its base counts as used. */
-function unusedShades(system: System): ShadeAddress[] {
-  const used = new Set<string>();
-  for (const theme of system.themes.values())
-    for (const { source } of theme.roles.values()) if (source) used.add(`${source.family} ${source.shade}`);
-  const { gradients, families: list } = system.document;
+/** Shades by their families. */
+class Used {
+  private readonly byFamily = new Map<string, Set<string>>();
+
+  add(family: string, shade: string): void {
+    const shades = this.byFamily.get(family);
+    if (shades) shades.add(shade);
+    else this.byFamily.set(family, new Set([shade]));
+  }
+
+  has(family: string, shade: string): boolean {
+    return this.byFamily.get(family)?.has(shade) ?? false;
+  }
+}
+
+const usedByGradients = new WeakMap<
+  readonly Gradient[],
+  { readonly shades: Used; readonly bases: ReadonlySet<string> }
+>();
+
+/** The shades, and the families whose bases, stops of gradients point to. */
+function usedByStops(gradients: readonly Gradient[]) {
+  let used = usedByGradients.get(gradients);
+  if (used) return used;
+  const shades = new Used();
+  const bases = new Set<string>();
   for (const { stops } of gradients)
     for (const one of stops) {
       if (one.kind !== 'stop') continue;
-      const link = one.color;
-      if (link.to === 'shade') used.add(`${link.family} ${link.shade}`);
-      if (link.to === 'base') used.add(`${link.family} ${system.families.get(link.family)?.base.label}`);
+      if (one.color.to === 'shade') shades.add(one.color.family, one.color.shade);
+      if (one.color.to === 'base') bases.add(one.color.family);
     }
+  used = { shades, bases };
+  usedByGradients.set(gradients, used);
+  return used;
+}
+
+/** Shades that nothing comes to. A shade that is reached through its base counts as used. */
+function unusedShades(system: System): ShadeAddress[] {
+  const used = new Used();
+  for (const theme of system.themes.values())
+    for (const { source } of theme.roles.values()) if (source) used.add(source.family, source.shade);
+  const { gradients, families: list } = system.document;
+  const byStops = usedByStops(gradients);
   for (const { growth } of list) {
     const ground = growth.kind === 'opacity' || growth.kind === 'contrast' ? growth.ground : null;
-    if (ground?.to === 'shade') used.add(`${ground.family} ${ground.shade}`);
+    if (ground?.to === 'shade') used.add(ground.family, ground.shade);
   }
-  return [...system.families].flatMap(([family, { shades }]) =>
+  return [...system.families].flatMap(([family, { shades, base }]) =>
     shades
-      .filter(({ label }) => !used.has(`${family} ${label}`))
+      .filter(
+        ({ label }) =>
+          !used.has(family, label) &&
+          !byStops.shades.has(family, label) &&
+          !(byStops.bases.has(family) && base.label === label),
+      )
       .map(({ label }) => ({ family, shade: label })),
   );
 }
 
 /** What a system needs, with where it is met; hues are those of one theme. */
 export function needsOf(system: System, theme: ResolvedTheme): Needs {
-  const all = grounds(system).sort((a, b) => a.y - b.y);
+  const { dark, light } = endsOfGrounds(system);
   const any = system.families.size > 0;
   return {
-    dark: any ? carrier(system.families, all[all.length - 1]) : null,
-    light: any ? carrier(system.families, all[0]) : null,
+    dark: any ? carrier(system.families, light) : null,
+    light: any ? carrier(system.families, dark) : null,
     alike: alikeFamilies(system.families),
     hues: huesIn(system.families, theme),
     unused: unusedShades(system),
