@@ -14,7 +14,15 @@ let counted: Promise<void> | null = null;
 const TURN_MS = 10;
 const MOST_TRIES = 3;
 
-const nextTurn = () => new Promise<void>((resolve) => setTimeout(resolve));
+/** How long it waits for the page to have nothing else to do, ms; what is being drawn goes first. */
+const IDLE_WITHIN_MS = 250;
+
+const nextTurn = () =>
+  new Promise<void>((resolve) => {
+    if ('requestIdleCallback' in globalThis)
+      requestIdleCallback(() => resolve(), { timeout: IDLE_WITHIN_MS });
+    else setTimeout(resolve);
+  });
 
 /** Measures a system a little at a time, so that the page is not held, and only then has such pairs counted. */
 async function countUnderTexts(current: () => System | null): Promise<void> {
@@ -22,6 +30,7 @@ async function countUnderTexts(current: () => System | null): Promise<void> {
     const system = current();
     if (!system) break;
     const parts = measuredAhead(system, underTexts);
+    await nextTurn();
     let until = performance.now() + TURN_MS;
     for (let step = parts.next(); !step.done; step = parts.next()) {
       if (performance.now() < until) continue;
