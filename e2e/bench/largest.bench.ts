@@ -84,7 +84,7 @@ async function measure() {
   await base.focus();
   const step = () => page.keyboard.press('ArrowRight');
   const [firstStep] = (await costs(page, step, 1)).all;
-  reportShare('painted: the first arrow step of a base, everything', firstStep!, 200, 'ms');
+  reportShare('painted: the first arrow step of a base, everything', firstStep!, 100, 'ms');
   const steps = (await costs(page, step, 20)).all;
   reportShare('painted: an arrow step of a base, everything, median', percentile(steps, 0.5), 100, 'ms');
 

@@ -6,7 +6,10 @@ export interface JobMessage {
   readonly input: unknown;
 }
 
-/** What comes back: that it has begun, which takes a moment in a new process; then what was made, a sentence for whoever asked, or a fault of our own for the log. */
+/**
+ * What comes back: that it has begun, which takes a moment in a new process; then what was made, a sentence for whoever
+ * asked, or a fault of our own for the log.
+ */
 export type JobAnswer =
   | { readonly kind: 'begun' }
   | { readonly kind: 'done'; readonly output: unknown }

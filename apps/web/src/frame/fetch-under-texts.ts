@@ -82,8 +82,8 @@ function taken(wanted: readonly WantedRegion[], came: readonly Region[]): Region
 /**
  * Has texts over gradients, pictures and veils measured, which comes with this part only, and fetches the regions of
  * pictures that a document wants and that are not known yet, a few at a time. One that cannot be had keeps no other
- * waiting. `current` is what the open project
- * comes to now, null when it was left. `onCame` is called when something came.
+ * waiting. `current` is what the open project comes to now, null when it was left. `onCame` is called when something
+ * came.
  */
 export async function fetchUnderTexts(
   project: string,

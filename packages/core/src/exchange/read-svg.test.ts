@@ -25,7 +25,7 @@ describe('an SVG file', () => {
         <style>.a { stop-color: red }<![CDATA[ .b > .c {} ]]></style>
       </svg>`);
     expect(svg).toMatchObject({ name: 'svg', attributes: { viewBox: '0 0 9 9' } });
-    const [style, a, b] = svg.children;
+    const [a, b, style] = svg.children;
     expect(style).toMatchObject({ name: 'style', text: '.a { stop-color: red } .b > .c {} ' });
     expect(a).toMatchObject({ name: 'linearGradient', attributes: { id: 'a', x2: '&', color: 'teal' } });
     expect(b).toMatchObject({ name: 'radialGradient', attributes: { id: 'b', color: 'red' } });
@@ -55,6 +55,8 @@ describe('an SVG file', () => {
     expect(reasonOf(bomb)).toMatch(/undefined entity \(line 1, /);
     const deep = `<svg color="teal">${'<g>'.repeat(50_000)}${`<linearGradient>${STOPS}</linearGradient>`.repeat(9000)}${'</g>'.repeat(50_000)}</svg>`;
     expect(svgGradients(svgOf(deep))).toHaveLength(9000);
+    const styles = `<svg>${'<style/>'.repeat(500_000)}</svg>`;
+    expect(svgOf(styles).children).toHaveLength(500_000);
     const stops = `<svg><linearGradient>${STOPS.repeat(20_000)}</linearGradient></svg>`;
     expect(svgOf(stops).children[0]!.children).toHaveLength(1000);
   });

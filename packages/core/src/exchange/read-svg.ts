@@ -80,7 +80,7 @@ export function readSvg(text: string): SvgRead {
     const { name } = open.pop()!;
     if (name.endsWith('Gradient')) stops = null;
     if (name !== 'style' || css === null) return;
-    children.unshift({ name, attributes: {}, children: [], text: css });
+    children.push({ name, attributes: {}, children: [], text: css });
     css = null;
   });
   try {

@@ -79,7 +79,7 @@ function rolesOfGrounds(pairs: readonly Pair[]): ReadonlySet<string> {
 }
 
 /** The darkest and the lightest of the grounds that text stands on: of pairs, and what lies beneath the page, in every theme. */
-function endsOfGrounds(system: System): { readonly dark: Ground | null; readonly light: Ground | null } {
+function darkestAndLightest(system: System): { readonly dark: Ground | null; readonly light: Ground | null } {
   const { pairs, ground } = system.document;
   const ids = [...rolesOfGrounds(pairs)];
   if (ground !== null && !rolesOfGrounds(pairs).has(ground)) ids.push(ground);
@@ -241,8 +241,9 @@ function unusedShades(system: System): ShadeAddress[] {
 
 /** What a system needs, with where it is met; hues are those of one theme. */
 export function needsOf(system: System, theme: ResolvedTheme): Needs {
-  const { dark, light } = endsOfGrounds(system);
+  const { dark, light } = darkestAndLightest(system);
   const any = system.families.size > 0;
+  // The darkest text is asked for the lightest ground, and the other way round.
   return {
     dark: any ? carrier(system.families, light) : null,
     light: any ? carrier(system.families, dark) : null,

@@ -28,8 +28,10 @@ function inFrame<T>(work: () => T): T | null {
 const line: (() => void)[] = [];
 
 function runNext(): void {
-  line.shift()?.();
+  const work = line.shift();
+  // What comes next does not wait for ever where this one fails.
   if (line.length) setTimeout(runNext);
+  work?.();
 }
 
 /** Has something done in its turn, a turn of the page each; the function takes it out again. */
