@@ -41,7 +41,7 @@ describe('an SVG file', () => {
 
   test.each([
     ['<svg><linearGradient id="Deck"><stop', /no well-formed SVG: .*\(line 1, character 3\d\)\.$/],
-    ['<linearGradient>\n<stop></linearGradient>', /unexpected close tag \(line 2, /],
+    ['<linearGradient>\n<stop></linearGradient>', /: <stop> is not closed \(line 2, /],
     ['<svg>&nothing;</svg>', /undefined entity.*\(line 1, /],
     ['<svg a="1" a="2"/>', /duplicate attribute: a/],
   ])('%s is told what is wrong with it and where', (text, reason) => {

@@ -53,6 +53,7 @@ export function readSvg(text: string): SvgRead {
   let gradients = 0;
   let stops: SvgElement[] | null = null;
   let css: string | null = null;
+  let closed = '';
   parser.on('error', (fault) => {
     throw fault;
   });
@@ -78,6 +79,7 @@ export function readSvg(text: string): SvgRead {
   parser.on('cdata', onText);
   parser.on('closetag', () => {
     const { name } = open.pop()!;
+    closed = name;
     if (name.endsWith('Gradient')) stops = null;
     if (name !== 'style' || css === null) return;
     children.push({ name, attributes: {}, children: [], text: css });
@@ -86,16 +88,21 @@ export function readSvg(text: string): SvgRead {
   try {
     parser.write(whole).close();
   } catch (error) {
-    return { ok: false, reason: faultIn(error, isWhole ? 0 : 1) };
+    return { ok: false, reason: faultIn(error, isWhole ? 0 : 1, closed) };
   }
   const { name, attributes } = root!;
   return { ok: true, svg: { name, attributes, children } };
 }
 
-/** Why a text is no SVG, with its place; `before` are lines that were put in front of it. */
-function faultIn(error: unknown, before: number): string {
+/**
+ * Why a text is no SVG, with its place; `before` are lines that were put in front of it, `closed` is the element
+ * that ended last.
+ */
+function faultIn(error: unknown, before: number, closed: string): string {
   const [, line, column, what] = FAULT.exec(error instanceof Error ? error.message : '') ?? [];
   if (!what) return 'This is no well-formed SVG: it breaks off, or a tag is not closed.';
-  const short = what.length > 120 ? `${what.slice(0, 120)} …` : what;
+  // The parser ends what is open before it complains about the end of something else.
+  const said = what.startsWith('unexpected close tag') ? `<${closed}> is not closed` : what;
+  const short = said.length > 120 ? `${said.slice(0, 120)} …` : said;
   return `This is no well-formed SVG: ${short.replace(/\.$/, '')} (line ${Number(line) - before}, character ${column}).`;
 }
