@@ -1,18 +1,14 @@
-import { expect, send, test } from '../support/test.ts';
+import { expect, expectSaved, send, test } from '../support/test.ts';
 
 const ROLES = 300;
 const PAIRS = 150;
 
-test('of long tables only what is near the window is drawn, and every row can be reached', async ({
-  page,
-  open,
-  stack,
-  project,
-}) => {
+/** Roles and pairs beside those of the demo. */
+const fill = () => {
   const shades = ['50', '300', '500', '700', '950'];
   const link = (i: number) => ({ to: 'shade', family: 'kelp', shade: shades[i % 5] });
   const id = (i: number) => `made-${i}`;
-  const commands = [
+  return [
     ...Array.from({ length: ROLES }, (_, i) => ({
       type: 'addRole',
       role: { id: id(i), group: ['made'], name: `role-${i}`, links: { day: link(i), night: link(i + 2) } },
@@ -29,7 +25,16 @@ test('of long tables only what is near the window is drawn, and every row can be
       },
     })),
   ];
-  await send(stack, project, [{ type: 'batch', label: 'fill', commands }]);
+};
+
+test('of long tables only what is near the window is drawn, and every row can be reached', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  const id = (i: number) => `made-${i}`;
+  await send(stack, project, [{ type: 'batch', label: 'fill', commands: fill() }]);
   const inWindow = (locator: ReturnType<typeof page.locator>) => expect(locator).toBeInViewport();
 
   await open(`assign/${id(ROLES - 1)}`);
@@ -54,4 +59,33 @@ test('of long tables only what is near the window is drawn, and every row can be
   expect(await values.getByRole('listitem').count()).toBeLessThan(60);
   await values.evaluate((box) => box.scrollTo(0, box.scrollHeight));
   await inWindow(values.getByText('--shingle-950'));
+});
+
+test('the readout follows a key that is held, and comes to what is true', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await send(stack, project, [{ type: 'batch', label: 'fill', commands: fill() }]);
+  await open('grow/kelp');
+  const readout = page.getByRole('region', { name: 'Readout' });
+  const before = await readout.textContent();
+  // What is counted behind an edit here is counted with it on other machines.
+  const session = await page.context().newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 5 });
+  const behind = page.locator('[aria-label="Readout"][aria-busy="true"]');
+  const wasBehind = behind.waitFor().then(() => true);
+  const base = page.getByRole('slider', { name: /^Base of Kelp/ });
+  await base.focus();
+  for (let i = 0; i < 5; i++) await page.keyboard.press('Shift+ArrowRight');
+  expect(await wasBehind).toBe(true);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  await expect(behind).toHaveCount(0);
+  await expect(readout).not.toContainText('counting');
+  const after = await readout.textContent();
+  expect(after).not.toBe(before);
+  await expectSaved(page);
+  await page.reload();
+  await expect(readout).toHaveText(after!);
 });

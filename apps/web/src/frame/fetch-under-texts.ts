@@ -6,6 +6,7 @@ import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
 import type { System } from '@mint-lamp/core/system/resolve/resolve';
 import { readRegion } from '@mint-lamp/core/wire/regions';
 import { knownRegions, takeRegions } from '../store/known-regions.ts';
+import { inTurns } from '../ui/turns.ts';
 
 /** The first count of pairs that are not of one colour, of which there may be a hundred thousand. */
 let counted: Promise<void> | null = null;
@@ -14,29 +15,12 @@ let counted: Promise<void> | null = null;
 const TURN_MS = 10;
 const MOST_TRIES = 3;
 
-/** How long it waits for the page to have nothing else to do, ms; what is being drawn goes first. */
-const IDLE_WITHIN_MS = 250;
-
-const nextTurn = () =>
-  new Promise<void>((resolve) => {
-    if ('requestIdleCallback' in globalThis)
-      requestIdleCallback(() => resolve(), { timeout: IDLE_WITHIN_MS });
-    else setTimeout(resolve);
-  });
-
 /** Measures a system a little at a time, so that the page is not held, and only then has such pairs counted. */
 async function countUnderTexts(current: () => System | null): Promise<void> {
   for (let tries = 0; tries < MOST_TRIES; tries++) {
     const system = current();
     if (!system) break;
-    const parts = measuredAhead(system, underTexts);
-    await nextTurn();
-    let until = performance.now() + TURN_MS;
-    for (let step = parts.next(); !step.done; step = parts.next()) {
-      if (performance.now() < until) continue;
-      await nextTurn();
-      until = performance.now() + TURN_MS;
-    }
+    await inTurns(measuredAhead(system, underTexts), TURN_MS);
     if (current() === system) break;
   }
   measureLayersWith(underTexts);

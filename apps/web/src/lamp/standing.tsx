@@ -9,7 +9,7 @@ import {
 } from '@mint-lamp/core/system/edits/standing-on';
 import type { Painted } from '@mint-lamp/core/system/resolve/painted';
 import clsx from 'clsx';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../addresses.ts';
@@ -24,8 +24,9 @@ interface StandingProps {
 
 /** What can stand on the lit colour: the project's texts, its ends, white and black, each as text on it; one press uses it. */
 export default function Standing({ painted, on }: StandingProps) {
-  const system = useSystem();
-  const theme = useTheme();
+  // What was edited is drawn first.
+  const system = useDeferredValue(useSystem());
+  const theme = useDeferredValue(useTheme());
   const id = useProjectId();
   const navigate = useNavigate();
   const { edit } = useEditing();

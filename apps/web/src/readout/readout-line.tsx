@@ -3,7 +3,8 @@ import clsx from 'clsx';
 import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../addresses.ts';
-import { useProjectId, useReadout, useTheme } from '../store/selectors.ts';
+import { useProjectId, useTheme } from '../store/selectors.ts';
+import { useFollowingReadout } from '../store/use-following-readout.ts';
 import { part } from '../ui/part.tsx';
 import { Popover } from '../ui/popover.tsx';
 import type { CountedKind } from './counted-things.ts';
@@ -12,7 +13,7 @@ const ThingList = part(() => import('./thing-list.tsx'));
 
 /** The thin line that is always true: what passes, what fails, what needs a look. Every count leads to its things. */
 export function ReadoutLine() {
-  const readout = useReadout();
+  const { readout, behind } = useFollowingReadout();
   const { theme } = useTheme();
   const id = useProjectId();
   const all = readout.pairs * readout.themes;
@@ -21,6 +22,7 @@ export function ReadoutLine() {
   return (
     <section
       aria-label="Readout"
+      aria-busy={behind}
       className="flex h-[30px] items-center gap-1 overflow-hidden border-b border-hair bg-ground px-2 text-sm"
     >
       <Count to={addressOf(id, 'check')} tone={fails ? 'fail' : 'quiet'}>
@@ -54,6 +56,7 @@ export function ReadoutLine() {
       />
       <Things count={readout.broken.length} one="broken link" many="broken links" kind="broken" />
       <Things count={readout.notes.length} one="open note" many="open notes" kind="note" calm />
+      {behind && <span className="px-2 text-quiet">counting …</span>}
     </section>
   );
 }

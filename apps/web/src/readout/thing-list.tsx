@@ -1,12 +1,13 @@
 import { Link } from 'react-router';
-import { useProjectId, useReadout, useTheme } from '../store/selectors.ts';
+import { useProjectId, useTheme } from '../store/selectors.ts';
+import { useFollowingReadout } from '../store/use-following-readout.ts';
 import { COUNTED, type CountedKind } from './counted-things.ts';
 
 const MOST = 100;
 
 /** The things behind a count of the readout, each leading there. */
 export default function ThingList({ kind }: { kind: CountedKind }) {
-  const items = COUNTED[kind](useReadout(), useProjectId(), useTheme().theme.id);
+  const items = COUNTED[kind](useFollowingReadout().readout, useProjectId(), useTheme().theme.id);
   return (
     <>
       <ul className="max-w-96">

@@ -2,6 +2,7 @@ import { readColor } from '@mint-lamp/core/color/parse';
 import type { Command } from '@mint-lamp/core/system/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
 import { type NameOf, withNamesFollowing } from '@mint-lamp/core/system/edits/names-follow';
+import { nextTurn } from '../ui/turns.ts';
 
 let nameOf: NameOf | null = null;
 
@@ -10,6 +11,8 @@ export async function fetchNames(): Promise<void> {
   try {
     const names = await import('@mint-lamp/core/names/names');
     nameOf = (color) => names.nameOf(readColor(color));
+    // Put in order before an edit needs them.
+    void nextTurn().then(names.shippedNames);
   } catch {
     nameOf = null;
   }

@@ -1,5 +1,5 @@
 import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { type Readout, readoutOf } from '@mint-lamp/core/system/readout/readout';
+import { type Readout, readoutInParts, readoutOf } from '@mint-lamp/core/system/readout/readout';
 import { resolveSystem, type System } from '@mint-lamp/core/system/resolve/resolve';
 import { knownRegions } from './known-regions.ts';
 
@@ -24,13 +24,28 @@ export function systemOf(document: ProjectDocument): System {
   return system;
 }
 
-export function readoutOfDocument(document: ProjectDocument): Readout {
-  const system = systemOf(document);
-  let readout = readouts.get(system);
-  if (!readout) {
-    readout = readoutOf(system, lastReadout);
-    readouts.set(system, readout);
-  }
+export const readoutOfDocument = (document: ProjectDocument): Readout => readoutOfSystem(systemOf(document));
+
+export const readoutOfSystem = (system: System): Readout =>
+  took(readouts.get(system) ?? readoutOf(system, lastReadout));
+
+function took(readout: Readout): Readout {
+  readouts.set(readout.system, readout);
   lastReadout = readout;
   return readout;
+}
+
+/** The readout of a system, as far as it was worked out. */
+export const knownReadout = (system: System): Readout | undefined => readouts.get(system);
+
+/** Works a readout out with a stop now and then, after which it may have been worked out elsewhere. */
+export function* readoutOfSystemInParts(system: System): Generator<void, Readout> {
+  const counting = readoutInParts(system, lastReadout);
+  for (;;) {
+    const known = readouts.get(system);
+    if (known) return known;
+    const step = counting.next();
+    if (step.done) return took(step.value);
+    yield;
+  }
 }

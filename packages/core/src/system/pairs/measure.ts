@@ -186,7 +186,7 @@ class Marked {
   }
 }
 
-/** Pairs that are measured between two stops of {@link measuredAhead}. */
+/** Pairs that are measured between two stops. */
 const AT_A_TIME = 50;
 
 /** What themes came to that were measured ahead. */
@@ -202,10 +202,7 @@ export function* measuredAhead(system: System, layers: LayeredMeasuring): Genera
       layers.prepare(surfaceOf(theme, role));
       yield;
     }
-    const measuring = measuredParts(system, theme, layers);
-    let step = measuring.next();
-    for (; !step.done; step = measuring.next()) yield;
-    ahead.set(theme, step.value);
+    ahead.set(theme, yield* measuredParts(system, theme, layers));
   }
 }
 
@@ -236,15 +233,22 @@ function takeAhead(theme: ResolvedTheme, pairs: readonly Pair[]): MeasuredTheme 
 
 /** Measures a theme of a system; given what it came to before, only the pairs that a change has touched. */
 export function measureTheme(system: System, theme: ResolvedTheme, earlier?: MeasuredTheme): MeasuredTheme {
+  const measuring = measureThemeInParts(system, theme, earlier);
+  let step = measuring.next();
+  while (!step.done) step = measuring.next();
+  return step.value;
+}
+
+/** What {@link measureTheme} does, with a stop after some pairs. */
+export function* measureThemeInParts(
+  system: System,
+  theme: ResolvedTheme,
+  earlier?: MeasuredTheme,
+): Generator<void, MeasuredTheme> {
   const { pairs, pictures } = system.document;
   const layers = countedLayers();
   const before = (layers && takeAhead(theme, pairs)) ?? earlier;
-  if (!before) {
-    const measuring = measuredParts(system, theme, layers);
-    let step = measuring.next();
-    while (!step.done) step = measuring.next();
-    return step.value;
-  }
+  if (!before) return yield* measuredParts(system, theme, layers);
   const around: Around = { pictures, regions: system.regions };
   const beneath = groundOf(system, theme);
   const sameBeneath = sameColor(before.beneath, beneath);
@@ -273,18 +277,20 @@ export function measureTheme(system: System, theme: ResolvedTheme, earlier?: Mea
   const measurements = samePairs ? [...known] : (known as Measurement[]);
   let { passing } = before;
   const { front, back } = rolePlaces(pairs, theme.roles.index);
-  for (const place of touched.places) {
+  for (const [i, place] of touched.places.entries()) {
     const text = surfaceAt(theme, front[place]!);
     const ground = surfaceAt(theme, back[place]!);
     const now = measureSurfaces(theme, pairs[place]!, text, ground, beneath, around, layers);
     passing += Number(isCounted(now)) - Number(isCounted(measurements[place]));
     measurements[place] = now;
+    if (i % AT_A_TIME === AT_A_TIME - 1) yield;
   }
   if (samePairs) return { theme, pairs, beneath, measurements, passing };
   for (let i = 0; i < pairs.length; i++) {
     if (measurements[i]) continue;
     const [text, ground] = [surfaceAt(theme, front[i]!), surfaceAt(theme, back[i]!)];
     measurements[i] = measureSurfaces(theme, pairs[i]!, text, ground, beneath, around, layers);
+    if (i % AT_A_TIME === AT_A_TIME - 1) yield;
   }
   return { theme, pairs, beneath, measurements, passing: countPassing(measurements) };
 }

@@ -1,7 +1,7 @@
 import type { ResolvedFamily } from '../families/resolved-family.ts';
 import type { Note } from '../notes/note.ts';
 import { notedName } from '../notes/note-name.ts';
-import { type MeasuredTheme, measureTheme } from '../pairs/measure.ts';
+import { type MeasuredTheme, measureThemeInParts } from '../pairs/measure.ts';
 import type { Measurement } from '../pairs/measurement.ts';
 import type { Pair } from '../pairs/pair.ts';
 import type { System } from '../resolve/resolve.ts';
@@ -42,16 +42,28 @@ export interface Readout {
 
 /** Counts what passes, fails and needs a look in a whole system; given an earlier readout, only what has changed since. */
 export function readoutOf(system: System, previous?: Readout): Readout {
+  const counting = readoutInParts(system, previous);
+  let step = counting.next();
+  while (!step.done) step = counting.next();
+  return step.value;
+}
+
+/**
+ * What {@link readoutOf} does, with a stop after some pairs, so that whoever counts the largest systems can do
+ * something else in between. It is of the system it was begun with, whatever happens meanwhile.
+ */
+export function* readoutInParts(system: System, previous?: Readout): Generator<void, Readout> {
   if (previous?.system === system) return previous;
   const measured = new Map<string, MeasuredTheme>();
   const brokenByTheme = new Map<string, BrokenInTheme>();
   const everywhere = brokenEverywhere(system, previous?.everywhere);
   let passingOverall = 0;
   for (const [id, theme] of system.themes) {
-    const now = measureTheme(system, theme, previous?.measured.get(id));
+    const now = yield* measureThemeInParts(system, theme, previous?.measured.get(id));
     measured.set(id, now);
     passingOverall += now.passing;
     brokenByTheme.set(id, brokenIn(theme, everywhere, previous?.brokenByTheme.get(id)));
+    yield;
   }
   const families = [...system.families.values()].map(lookOf);
   const exempt = countExempt(system.document.pairs);

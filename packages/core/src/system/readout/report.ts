@@ -138,13 +138,20 @@ export function reportOf(readout: Readout, revision: number | null, at: string):
       })),
     themes: document.themes.map(({ id, name }) => {
       const { measurements, passing } = readout.measured.get(id)!;
-      const pairs = measurements.map(reported);
-      const rank = ({ verdict }: ReportedPair) => (verdict === 'passes' ? 1 : verdict === 'exempt' ? 2 : 0);
+      const ranks: Record<'look' | 'passes' | 'exempt', ReportedPair[]> = {
+        look: [],
+        passes: [],
+        exempt: [],
+      };
+      for (const measured of measurements) {
+        const one = reported(measured);
+        ranks[one.verdict === 'passes' || one.verdict === 'exempt' ? one.verdict : 'look'].push(one);
+      }
       return {
         name,
         passing,
         of: readout.pairs,
-        pairs: [0, 1, 2].flatMap((own) => pairs.filter((one) => rank(one) === own)),
+        pairs: [...ranks.look, ...ranks.passes, ...ranks.exempt],
       };
     }),
   };

@@ -6,7 +6,14 @@ import { after } from '../commands/after.fixture.ts';
 import { applyCommand } from '../commands/apply.ts';
 import { command } from '../commands/random-command.fixture.ts';
 import { ENTWINED, SMALL } from '../commands/small-documents.fixture.ts';
-import { alikeIn, allMeasurements, passingIn, type Readout, readoutOf } from '../readout/readout.ts';
+import {
+  alikeIn,
+  allMeasurements,
+  passingIn,
+  type Readout,
+  readoutInParts,
+  readoutOf,
+} from '../readout/readout.ts';
 import type { Painted } from './painted.ts';
 import { resolveSystem, type System } from './resolve.ts';
 
@@ -133,6 +140,27 @@ describe('resolving', () => {
     const measured = readoutOf(resolveSystem(paired, demo), readout).measured.get('day')!.measurements;
     expect(measured.slice(1).every((m, i) => m === readout.measured.get('day')!.measurements[i])).toBe(true);
     expect(measured[0]).toMatchObject({ pair: { id: 'new' }, ratio: measured[1]!.ratio });
+  });
+
+  it('counts several systems in turns, each to its own end', () => {
+    const states = ['#7a1f5c', '#12456a', '#0b5f6b'].map((color) =>
+      after(SKERRY_LINE, { type: 'setBase', family: 'deepwater', color }),
+    );
+    const before = readoutOf(demo);
+    const under = states.map((doc) => readoutInParts(resolveSystem(doc, demo), before));
+    const ended: (Readout | undefined)[] = states.map(() => undefined);
+    let turns = 0;
+    while (ended.includes(undefined)) {
+      under.forEach((parts, i) => {
+        const step = ended[i] ? null : parts.next();
+        if (step?.done) ended[i] = step.value;
+      });
+      turns += 1;
+    }
+    expect(turns).toBeGreaterThan(2);
+    states.forEach((doc, i) => {
+      expect(counts(ended[i]!)).toEqual(counts(readoutOf(resolveSystem(structuredClone(doc)))));
+    });
   });
 
   it('holds several systems at once, each in its own state', () => {

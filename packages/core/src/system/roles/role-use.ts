@@ -61,10 +61,22 @@ export function meetings(pairs: readonly Pair[]): ReadonlyMap<string, RoleMeets>
 export const meetingOf = (pairs: readonly Pair[], role: string): RoleMeets =>
   meetings(pairs).get(role) ?? NOTHING;
 
+// A role never changes, only its successor does.
+const namedUses = new WeakMap<Role, RoleUse | null>();
+
+function namedUse(role: Role): RoleUse | null {
+  let use = namedUses.get(role);
+  if (use === undefined) {
+    use = useByName(role);
+    namedUses.set(role, use);
+  }
+  return use;
+}
+
 /** What a role is for: as it was set, else as its name says, else as its pairs do. */
 export function usageOf(role: Role, pairs: readonly Pair[]): RoleUse {
   if (role.use) return role.use;
-  const named = useByName(role);
+  const named = namedUse(role);
   if (named) return named;
   const { ground, text, isGraphics } = meetingOf(pairs, role.id);
   if (text !== null) return ground === null ? 'ground' : 'fill';

@@ -1,6 +1,6 @@
 import { grownOf } from '@mint-lamp/core/system/edits/family-edits';
 import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useSettled } from '../../../store/use-settled.ts';
 import { part } from '../../../ui/part.tsx';
 import { curvesOf } from './curves-of.ts';
@@ -14,7 +14,9 @@ const CurveCharts = part(() => import('./curve-charts.tsx'));
 export function Curves({ resolved }: { resolved: ResolvedFamily }) {
   const [held, setHeld] = useState(false);
   const settled = useSettled(resolved);
-  const shown = held ? resolved : settled;
+  // At once while a point is held; what is changed elsewhere is drawn there first.
+  const later = useDeferredValue(held ? resolved : settled);
+  const shown = held ? resolved : later;
   const [opened] = useState(() => curvesOf(grownOf(settled)));
   const now = useMemo(() => curvesOf(grownOf(shown)), [shown]);
   const confirmed = useMemo(() => curvesOf(grownOf(settled)), [settled]);

@@ -3,7 +3,7 @@ import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { type Carrier, FEW_HUES, type Needs, needsOf } from '@mint-lamp/core/system/readout/needs';
 import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
 import { Check, CircleAlert } from 'lucide-react';
-import { memo, type ReactNode } from 'react';
+import { memo, type ReactNode, useDeferredValue } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { useProjectId, useSampleWords, useSystem, useTheme } from '../../../store/selectors.ts';
@@ -14,10 +14,10 @@ import { HueShares } from './hue-shares.tsx';
 
 const settledNeeds = new WeakMap<object, Map<string, Needs>>();
 
-/** What the system needs, as a short line that leads to its things. It waits for the end of a drag. */
+/** What the system needs, as a short line that leads to its things. It waits for the end of a drag, and for what was edited to be drawn. */
 export function NeedsStrip() {
-  const system = useSettled(useSystem());
-  const theme = useSettled(useTheme());
+  const system = useDeferredValue(useSettled(useSystem()));
+  const theme = useDeferredValue(useSettled(useTheme()));
   let known = settledNeeds.get(system);
   if (!known) {
     known = new Map();
