@@ -73,12 +73,12 @@ test('the readout follows a key that is held, and comes to what is true', async 
   const before = await readout.textContent();
   // What is counted behind an edit here is counted with it on other machines.
   const session = await page.context().newCDPSession(page);
-  await session.send('Emulation.setCPUThrottlingRate', { rate: 5 });
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
   const behind = page.locator('[aria-label="Readout"][aria-busy="true"]');
   const wasBehind = behind.waitFor().then(() => true);
   const base = page.getByRole('slider', { name: /^Base of Kelp/ });
   await base.focus();
-  for (let i = 0; i < 5; i++) await page.keyboard.press('Shift+ArrowRight');
+  for (let i = 0; i < 12; i++) await page.keyboard.press('Shift+ArrowRight');
   expect(await wasBehind).toBe(true);
   await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
   await expect(behind).toHaveCount(0);
