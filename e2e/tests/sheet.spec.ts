@@ -20,9 +20,7 @@ async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
   await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2 + 12, { steps: 3 });
   await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 8 });
   // Nobody lets go before the place has shown that it would take it.
-  await page.evaluate(
-    () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done)))),
-  );
+  await expect(page.locator('[id^=DndLiveRegion]')).toHaveText(/ is over (?!nothing)/);
   await page.mouse.up();
 }
 

@@ -30,6 +30,11 @@ test('sets are found by words and by a colour, loaded as one scrolls, favoured a
   // What it said takes room: the cards move up when it goes.
   await expect(page.getByRole('alert')).toBeHidden();
 
+  // However long it takes to arrive, what is searched next knows of it.
+  await page.route('**/favour', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 400));
+    await route.continue();
+  });
   await page.getByRole('button', { name: 'Favour Oxidised copper' }).click();
   await expect(page.getByRole('button', { name: 'No longer favour Oxidised copper' })).toHaveText('1');
   await page.getByLabel('Which').selectOption('My favourites');

@@ -99,13 +99,17 @@ function Sets() {
       favoured: set.favoured + (on ? 1 : 0) - (set.favourite ? 1 : 0),
     });
     latest.current.change(set.id, part(favourite));
-    favourSet(set.id, favourite).catch((error: Error) => {
+    const sent = favourSet(set.id, favourite);
+    latest.current.sending(sent);
+    sent.catch((error: Error) => {
       latest.current.change(set.id, part(set.favourite));
       toast.error(error.message);
     });
   }, []);
   const onTakeBack = useCallback((set: ShelfSet) => {
-    takeBackSet(set.id).then(
+    const sent = takeBackSet(set.id);
+    latest.current.sending(sent);
+    sent.then(
       () => {
         latest.current.change(set.id, null);
         toast(`${set.name} is off the shelf`);

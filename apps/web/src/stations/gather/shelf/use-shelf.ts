@@ -21,6 +21,8 @@ export interface ShelfList {
   readonly again: () => void;
   /** Changes a set that is shown, or with null takes it off the list. */
   readonly change: (id: string, part: Partial<ShelfSet> | null) => void;
+  /** Lets what is sent arrive before the next search is asked for, which is to know of it. */
+  readonly sending: (sent: Promise<unknown>) => void;
 }
 
 interface Loaded {
@@ -38,6 +40,7 @@ export function useShelf(search: ShelfSearch): ShelfList {
   const [changed, setChanged] = useState<ReadonlyMap<string, Partial<ShelfSet> | null>>(new Map());
   const [busy, setBusy] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
+  const sent = useRef(new Set<Promise<unknown>>());
   const wanted = useRef(key);
   wanted.current = key;
 
@@ -46,6 +49,8 @@ export function useShelf(search: ShelfSearch): ShelfList {
       setBusy(true);
       setFault(null);
       try {
+        await Promise.allSettled(sent.current);
+        if (wanted.current !== own) return;
         const page = await listShelf(search, after);
         if (wanted.current !== own) return;
         setLoaded((old) => ({
@@ -88,5 +93,10 @@ export function useShelf(search: ShelfSearch): ShelfList {
       else setTries((n) => n + 1);
     },
     change: (id, part) => setChanged((old) => new Map(old).set(id, part && { ...old.get(id), ...part })),
+    sending: (promise) => {
+      sent.current.add(promise);
+      const arrived = () => sent.current.delete(promise);
+      promise.then(arrived, arrived);
+    },
   };
 }
