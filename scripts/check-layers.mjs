@@ -54,17 +54,31 @@ const RULES = [
   },
   {
     says: 'kinds of things in the core know each other, but not how they are put together',
-    in: /^packages\/core\/src\/system\/(project|themes|families|roles|pairs|declined|gradients|tray|links|pictures|relatives|rounds|recipes|notes)\//,
-    not: /\.test\.ts$|(starter-roles|propose-systems)\.ts$/,
+    in: /^packages\/core\/src\/document\/(project|themes|families|roles|pairs|declined|gradients|tray|links|pictures|relatives|rounds|recipes|notes)\//,
+    not: /\.test\.ts$/,
     forbids: (target) =>
-      /system\/(commands\/(command|apply|describe|command-schema)|document-schema|versions\/)/.test(target),
+      /document\/(commands\/(command|apply|describe|command-schema)|document-schema|versions\/)/.test(target),
   },
 ];
 
 /**
- * The layers of the web app, from the bottom up: a folder imports from those above it in this list and from its
- * own, never from those below. What lies in src/ itself is named with its file.
+ * The layers of the core and of the web app, from the bottom up: a folder imports from those above it in its list and
+ * from its own, never from those below. What lies in src/ itself is named with its file. Tests may look anywhere.
  */
+const CORE_LAYERS = [
+  ['color'],
+  ['contrast'],
+  ['vision', 'gradient'],
+  ['harmony', 'family', 'picture', 'names'],
+  ['document'],
+  ['system'],
+  ['judged'],
+  ['edits'],
+  ['exchange'],
+  ['sheet', 'shelf'],
+  ['wire'],
+  ['demo'],
+];
 const WEB_LAYERS = [
   ['addresses.ts', 'shortcuts.ts', 'look'],
   ['ui'],
@@ -80,15 +94,19 @@ const WEB_LAYERS = [
   ['routes.tsx'],
   ['main.tsx'],
 ];
-const WEB = 'apps/web/src/';
-const layerOf = (file) => {
-  const part = file.slice(WEB.length).split('/')[0];
-  return { part, level: WEB_LAYERS.findIndex((layer) => layer.includes(part)) };
-};
+const HOUSES = [
+  { under: 'packages/core/src/', layers: CORE_LAYERS },
+  { under: 'apps/web/src/', layers: WEB_LAYERS },
+];
 
-/** What is wrong with an import inside the web app; null when it points down or stays in its folder. */
+/** What is wrong with an import inside a house of layers; null when it points down or stays in its folder. */
 function upward(file, target) {
-  if (!file.startsWith(WEB) || !target.startsWith(WEB)) return null;
+  const house = HOUSES.find(({ under }) => file.startsWith(under) && target.startsWith(under));
+  if (!house || /\.(test|fixture)\.tsx?$/.test(file)) return null;
+  const layerOf = (path) => {
+    const part = path.slice(house.under.length).split('/')[0];
+    return { part, level: house.layers.findIndex((layer) => layer.includes(part)) };
+  };
   const [own, other] = [layerOf(file), layerOf(target)];
   if (own.level === -1) return `${file}: "${own.part}" is in no layer; see scripts/check-layers.mjs`;
   if (own.part === other.part || other.level < own.level) return null;

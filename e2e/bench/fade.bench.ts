@@ -1,5 +1,5 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import { stopAt } from '@mint-lamp/core/system/gradients/gradient';
+import { stopAt } from '@mint-lamp/core/document/gradients/gradient';
 import { reportShare, sized } from '../../packages/core/bench/report.ts';
 import { post, send } from '../support/test.ts';
 import { openBench } from './in-browser.ts';

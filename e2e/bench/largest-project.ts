@@ -1,4 +1,4 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { LARGEST } from '../../packages/core/bench/largest-document.ts';
 import type { Stack } from '../support/stack.ts';
 import { post, send } from '../support/test.ts';

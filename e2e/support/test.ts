@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import AxeBuilder from '@axe-core/playwright';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
 import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 import { test as base, expect, type Page } from '@playwright/test';
 import { type Stack, startStack } from './stack.ts';

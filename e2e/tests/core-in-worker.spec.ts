@@ -57,5 +57,5 @@ test('the whole core loads and computes inside a worker, which has no page', asy
   expect(shades).toHaveLength(11);
   expect(shades).toContain('#0b5f6b');
   expect(readFileSync(join(CORE, 'family/growth.ts'), 'utf8')).not.toContain('document.');
-  expect(files.map((file) => relative(CORE, file))).toContain('system/resolve/resolve.ts');
+  expect(files.map((file) => relative(CORE, file))).toContain('system/resolve.ts');
 });

@@ -3,7 +3,7 @@ import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { cssNames, writeCss } from '@mint-lamp/core/exchange/css';
 import { colorAtPlace, placeStops } from '@mint-lamp/core/gradient/model';
 import { paintedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import { PNG } from 'pngjs';
 import { expect, test } from '../support/test.ts';
 

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { stopAt } from '@mint-lamp/core/system/gradients/gradient';
+import { stopAt } from '@mint-lamp/core/document/gradients/gradient';
 import type { Page } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { axeFaults, expect, expectSaved, onServer, send, test } from '../support/test.ts';

@@ -1,6 +1,6 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { writeCss } from '@mint-lamp/core/exchange/css';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import type { Page } from '@playwright/test';
 import {
   axeFaults,

@@ -1,9 +1,9 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
+import type { Gradient } from '@mint-lamp/core/document/gradients/gradient';
+import { gradientFromCss } from '@mint-lamp/core/edits/gradients/gradient-from-css';
 import { writeCss } from '@mint-lamp/core/exchange/css';
 import { anyGradient } from '@mint-lamp/core/gradient/random-gradient.fixture';
-import type { Gradient } from '@mint-lamp/core/system/gradients/gradient';
-import { gradientFromCss } from '@mint-lamp/core/system/gradients/gradient-from-css';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import fc from 'fast-check';
 import { PNG } from 'pngjs';
 import { expect, onServer, send, test } from '../support/test.ts';

@@ -1,13 +1,13 @@
 import { writeFileSync } from 'node:fs';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
-import { worstOverPixels } from '@mint-lamp/core/contrast/over-gradient';
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
+import { type Marker, type Picture, SIDES } from '@mint-lamp/core/document/pictures/picture';
 import { followRow } from '@mint-lamp/core/gradient/follow-row';
+import { worstOverPixels } from '@mint-lamp/core/gradient/over-gradient';
 import { rowAlong } from '@mint-lamp/core/picture/row';
 import { averageAround, sampledText } from '@mint-lamp/core/picture/sample';
 import { partOf } from '@mint-lamp/core/picture/shrink';
-import { type Marker, type Picture, SIDES } from '@mint-lamp/core/system/pictures/picture';
-import { paint } from '@mint-lamp/core/system/resolve/painted';
+import { paint } from '@mint-lamp/core/system/painted';
 import { LIBRARY_HOST } from '@mint-lamp/core/wire/pictures';
 import type { Locator, Page } from '@playwright/test';
 import sharp from 'sharp';

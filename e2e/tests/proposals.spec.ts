@@ -1,5 +1,5 @@
 import { rgbToOklab } from '@mint-lamp/core/color/kernel';
-import { paint } from '@mint-lamp/core/system/resolve/painted';
+import { paint } from '@mint-lamp/core/system/painted';
 import type { Page } from '@playwright/test';
 import { addColor, axeFaults, expect, expectSaved, onServer, post, test } from '../support/test.ts';
 

@@ -1,4 +1,5 @@
-import { relativesOf, usualRow } from '@mint-lamp/core/system/relatives/relatives';
+import { usualRow } from '@mint-lamp/core/document/relatives/relatives';
+import { relativesOf } from '@mint-lamp/core/system/relatives';
 import type { Page } from '@playwright/test';
 import { axeFaults, expect, expectSaved, onServer, post, test } from '../support/test.ts';
 

@@ -1,4 +1,4 @@
-import { stopAt } from '@mint-lamp/core/system/gradients/gradient';
+import { stopAt } from '@mint-lamp/core/document/gradients/gradient';
 import { expect, expectSaved, onServer, PUBLIC_SHEET, paste, send, test } from '../support/test.ts';
 
 test.describe('Gather', () => {

@@ -1,6 +1,6 @@
-import { alongGradient } from '@mint-lamp/core/contrast/along-gradient';
 import { groundsUnder, shareFailing, worstOnGrounds } from '@mint-lamp/core/contrast/over-colors';
 import { contrastRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
+import { alongGradient } from '@mint-lamp/core/gradient/along-gradient';
 import type { Area } from '@mint-lamp/core/gradient/area';
 import { colorsAt, coveredBy } from '@mint-lamp/core/gradient/covered';
 import { paintIn } from '@mint-lamp/core/gradient/geometry';

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { MINT_LAMP_INTERFACE } from '@mint-lamp/core/demo/interface';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
 import { declarationsOf } from '../../packages/core/src/exchange/declarations.fixture.ts';
 import { runSql, type Stack, startStack } from '../support/stack.ts';
 import { expect, expectSaved, onServer, SKERRY, test as usual } from '../support/test.ts';
 
 const read = (path: string) => readFileSync(new URL(`../../${path}`, import.meta.url), 'utf8');
-const FIXTURES = 'packages/core/src/system/versions/fixtures';
+const FIXTURES = 'packages/core/src/document/versions/fixtures';
 const INTERFACE = '5ce77000-0000-4000-8000-000000000002';
 
 /** A server of today on a database as version 1 left it. */

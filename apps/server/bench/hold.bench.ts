@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
-import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
-import { MOST_IN_BATCH } from '@mint-lamp/core/system/commands/command';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { Role } from '@mint-lamp/core/system/roles/role';
+import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/command';
+import { MOST_IN_BATCH } from '@mint-lamp/core/document/commands/command';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import type { Role } from '@mint-lamp/core/document/roles/role';
 import { MOST_IN_REQUEST } from '@mint-lamp/core/wire/projects';
 import { hex, LARGEST } from '../../../packages/core/bench/largest-document.ts';
 import { reportShare, SMALL, sized } from '../../../packages/core/bench/report.ts';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import { commandsBetween } from '@mint-lamp/core/system/compare/commands-between';
+import { commandsBetween } from '@mint-lamp/core/edits/compare/commands-between';
 import { type Checkpoint, MOST_CHECKPOINTS } from '@mint-lamp/core/wire/checkpoints';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';

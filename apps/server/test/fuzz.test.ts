@@ -1,10 +1,10 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import { documentSchema } from '@mint-lamp/core/system/document-schema';
+import { documentSchema } from '@mint-lamp/core/document/document-schema';
 import fc from 'fast-check';
 import type { FastifyInstance, InjectOptions } from 'fastify';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, expect, inject, test } from 'vitest';
-import { command } from '../../../packages/core/src/system/commands/random-command.fixture.ts';
+import { command } from '../../../packages/core/src/document/commands/random-command.fixture.ts';
 import { runs } from '../../../packages/core/test/runs.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
+import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/command';
 import type { CommitAnswer } from '@mint-lamp/core/wire/projects';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import { emptyDocument } from '@mint-lamp/core/system/document';
-import { readoutOf } from '@mint-lamp/core/system/readout/readout';
-import { reportOf } from '@mint-lamp/core/system/readout/report';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import { emptyDocument } from '@mint-lamp/core/document/document';
+import { readoutOf } from '@mint-lamp/core/judged/readout/readout';
+import { reportOf } from '@mint-lamp/core/judged/readout/report';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import type { FastifyInstance } from 'fastify';
 import sharp from 'sharp';
 import type { DataSource } from 'typeorm';

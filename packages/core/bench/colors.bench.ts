@@ -4,7 +4,7 @@ import { deltaE2000Lab } from '../src/color/difference.ts';
 import { hexToOklch } from '../src/color/gamut.ts';
 import { readColor } from '../src/color/parse.ts';
 import { paintPlane } from '../src/color/plane.ts';
-import { ratioMatrix } from '../src/contrast/over-gradient.ts';
+import { ratioMatrix } from '../src/gradient/over-gradient.ts';
 import { shippedNames } from '../src/names/names.ts';
 import { reportRatio, reportShare, sized, timeOf } from './report.ts';
 

@@ -1,6 +1,6 @@
-import { applyCommand } from '../src/system/commands/apply.ts';
-import { commandsBetween } from '../src/system/compare/commands-between.ts';
-import { differencesBetween } from '../src/system/compare/differences.ts';
+import { applyCommand } from '../src/document/commands/apply.ts';
+import { commandsBetween } from '../src/edits/compare/commands-between.ts';
+import { differencesBetween } from '../src/edits/compare/differences.ts';
 import { LARGEST } from './largest-document.ts';
 import { reportShare, timeOf } from './report.ts';
 

@@ -1,10 +1,10 @@
 import { SKERRY_LINE } from '../src/demo/skerry-line.ts';
-import { emptyDocument } from '../src/system/document.ts';
-import { DERIVATIONS } from '../src/system/edits/derivation.ts';
-import { derivedTheme } from '../src/system/edits/derive-theme.ts';
-import { firstSystem } from '../src/system/edits/first-system.ts';
-import { resolveSystem } from '../src/system/resolve/resolve.ts';
-import { STARTER_PARTS } from '../src/system/roles/starter-parts.ts';
+import { emptyDocument } from '../src/document/document.ts';
+import { firstSystem } from '../src/edits/first-system.ts';
+import { STARTER_PARTS } from '../src/edits/roles/starter-parts.ts';
+import { DERIVATIONS } from '../src/edits/themes/derivation.ts';
+import { derivedTheme } from '../src/edits/themes/derive-theme.ts';
+import { resolveSystem } from '../src/system/resolve.ts';
 import { LARGEST } from './largest-document.ts';
 import { reportShare, timeOf } from './report.ts';
 

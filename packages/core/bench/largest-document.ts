@@ -1,7 +1,7 @@
+import { DOCUMENT_VERSION, type ProjectDocument } from '../src/document/document.ts';
+import { stopAt } from '../src/document/gradients/gradient.ts';
+import type { Link } from '../src/document/links/link.ts';
 import { USUAL_GROWTH } from '../src/family/growth.ts';
-import { DOCUMENT_VERSION, type ProjectDocument } from '../src/system/document.ts';
-import { stopAt } from '../src/system/gradients/gradient.ts';
-import type { Link } from '../src/system/links/link.ts';
 
 // The largest sizes that are to hold: 64 families × 24 shades, 500 roles × 12 themes, 2,000 pairs,
 // 200 gradients × 64 stops.

@@ -1,6 +1,6 @@
-import type { ProjectDocument } from '../src/system/document.ts';
-import { stopAt } from '../src/system/gradients/gradient.ts';
-import type { RoleLink } from '../src/system/links/link.ts';
+import type { ProjectDocument } from '../src/document/document.ts';
+import { stopAt } from '../src/document/gradients/gradient.ts';
+import type { RoleLink } from '../src/document/links/link.ts';
 import { dice, LARGEST, twoRoles } from './largest-document.ts';
 
 // The largest sizes with roles that gradients paint: 1,000 roles of which 100 are painted, 24 themes, 4,000 pairs,

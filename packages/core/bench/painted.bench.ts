@@ -1,9 +1,9 @@
-import { applyCommand } from '../src/system/commands/apply.ts';
-import { measureLayersWith } from '../src/system/pairs/layered.ts';
-import { underTexts } from '../src/system/pairs/under-text.ts';
-import { type Readout, readoutOf } from '../src/system/readout/readout.ts';
-import { reportOf } from '../src/system/readout/report.ts';
-import { resolveSystem, type System } from '../src/system/resolve/resolve.ts';
+import { applyCommand } from '../src/document/commands/apply.ts';
+import { measureLayersWith } from '../src/judged/pairs/layered.ts';
+import { underTexts } from '../src/judged/pairs/under-text.ts';
+import { type Readout, readoutOf } from '../src/judged/readout/readout.ts';
+import { reportOf } from '../src/judged/readout/report.ts';
+import { resolveSystem, type System } from '../src/system/resolve.ts';
 import { hex } from './largest-document.ts';
 import { paintedDocument } from './painted-document.ts';
 import { percentileOf, reportShare, SMALL, sized } from './report.ts';

@@ -1,4 +1,4 @@
-import { proposeSystems } from '../src/system/rounds/propose-systems.ts';
+import { proposeSystems } from '../src/edits/rounds/propose-systems.ts';
 import { LARGEST } from './largest-document.ts';
 import { reportShare, timeOf } from './report.ts';
 

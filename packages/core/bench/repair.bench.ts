@@ -1,9 +1,9 @@
-import { applyCommand } from '../src/system/commands/apply.ts';
-import type { SimpleCommand } from '../src/system/commands/command.ts';
-import type { ProjectDocument } from '../src/system/document.ts';
-import { readoutOf } from '../src/system/readout/readout.ts';
-import { repairAll, repairCommands } from '../src/system/repairs/repair-all.ts';
-import { resolveSystem } from '../src/system/resolve/resolve.ts';
+import { applyCommand } from '../src/document/commands/apply.ts';
+import type { SimpleCommand } from '../src/document/commands/command.ts';
+import type { ProjectDocument } from '../src/document/document.ts';
+import { repairAll, repairCommands } from '../src/edits/repairs/repair-all.ts';
+import { readoutOf } from '../src/judged/readout/readout.ts';
+import { resolveSystem } from '../src/system/resolve.ts';
 import { LARGEST } from './largest-document.ts';
 import { reportShare, sized, timeOf } from './report.ts';
 

@@ -1,7 +1,7 @@
-import { applyCommand } from '../src/system/commands/apply.ts';
-import type { Command } from '../src/system/commands/command.ts';
-import { type Readout, readoutOf } from '../src/system/readout/readout.ts';
-import { resolveSystem, type System } from '../src/system/resolve/resolve.ts';
+import { applyCommand } from '../src/document/commands/apply.ts';
+import type { Command } from '../src/document/commands/command.ts';
+import { type Readout, readoutOf } from '../src/judged/readout/readout.ts';
+import { resolveSystem, type System } from '../src/system/resolve.ts';
 import { hex, LARGEST } from './largest-document.ts';
 import { percentileOf, reportShare, sized, timeOf } from './report.ts';
 

@@ -8,7 +8,6 @@ import { gamutOutline, inGamut, maxChroma, rgb8ToOklch, toRgb8, toSrgb } from '.
 import { mixIn } from './color/mix.ts';
 import { color, SPACES, type SpaceId } from './color/spaces.ts';
 import { nearestPassingColor } from './contrast/nearest-color.ts';
-import { bestTextColor, ratioMatrix, worstOverGradient, worstOverPixels } from './contrast/over-gradient.ts';
 import { composite, contrastRatio, formatRatio, luminance, reaches } from './contrast/ratio.ts';
 import { nearestPassingShade } from './contrast/repair.ts';
 import { growDrawn } from './family/drawn.ts';
@@ -19,6 +18,7 @@ import { bakeGradient, fitGradient } from './gradient/fit.ts';
 import { paintIn } from './gradient/geometry.ts';
 import { mix } from './gradient/interpolate.ts';
 import { colorAtPlace, placeStops, slices } from './gradient/model.ts';
+import { bestTextColor, ratioMatrix, worstOverGradient, worstOverPixels } from './gradient/over-gradient.ts';
 import { anyGradient } from './gradient/random-gradient.fixture.ts';
 import { proposals } from './harmony/proposals.ts';
 import { between, related } from './harmony/relations.ts';

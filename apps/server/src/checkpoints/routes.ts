@@ -1,4 +1,4 @@
-import { name } from '@mint-lamp/core/system/schema/parts';
+import { name } from '@mint-lamp/core/document/schema/parts';
 import {
   type Checkpoint,
   type CheckpointList,

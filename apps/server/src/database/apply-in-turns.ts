@@ -1,6 +1,6 @@
-import { type ApplyResult, applyInParts } from '@mint-lamp/core/system/commands/apply';
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { type ApplyResult, applyInParts } from '@mint-lamp/core/document/commands/apply';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { Turns } from '../turns.ts';
 
 /** What a command comes to, with others served between the commands of a batch. */

@@ -1,4 +1,4 @@
-import { workOf } from '@mint-lamp/core/system/commands/command';
+import { workOf } from '@mint-lamp/core/document/commands/command';
 import { type CommitAnswer, MOST_IN_REQUEST, type SentCommand } from '@mint-lamp/core/wire/projects';
 
 /** One sender's commands, waiting for their turn. */

@@ -1,5 +1,5 @@
-import { workOf } from '@mint-lamp/core/system/commands/command';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { workOf } from '@mint-lamp/core/document/commands/command';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { previewOf } from '@mint-lamp/core/system/preview';
 import type { CommandOutcome, SentCommand } from '@mint-lamp/core/wire/projects';
 import { type EntityManager, In } from 'typeorm';

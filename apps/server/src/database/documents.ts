@@ -1,6 +1,6 @@
-import { workOf } from '@mint-lamp/core/system/commands/command';
-import { DOCUMENT_VERSION, type ProjectDocument } from '@mint-lamp/core/system/document';
-import { bringDocument } from '@mint-lamp/core/system/versions/versions';
+import { workOf } from '@mint-lamp/core/document/commands/command';
+import { DOCUMENT_VERSION, type ProjectDocument } from '@mint-lamp/core/document/document';
+import { bringDocument } from '@mint-lamp/core/document/versions/versions';
 import { type EntityManager, LessThanOrEqual } from 'typeorm';
 import { Turns } from '../turns.ts';
 import { applyInTurns } from './apply-in-turns.ts';

@@ -1,4 +1,4 @@
-import type { Command } from '@mint-lamp/core/system/commands/command';
+import type { Command } from '@mint-lamp/core/document/commands/command';
 import type { ProjectPreview } from '@mint-lamp/core/system/preview';
 import { EntitySchema } from 'typeorm';
 

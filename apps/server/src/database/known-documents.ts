@@ -1,4 +1,4 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { SizedEntry } from './log.ts';
 
 /** A project's document as this process knows it: as it is at one revision of the log, which never changes. */

@@ -1,6 +1,6 @@
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
-import { bringCommand } from '@mint-lamp/core/system/versions/versions';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { bringCommand } from '@mint-lamp/core/document/versions/versions';
 import type { LoggedCommand, SentCommand } from '@mint-lamp/core/wire/projects';
 import { Between, type EntityManager, In } from 'typeorm';
 import { LogEntry, type LogRow } from './entities.ts';

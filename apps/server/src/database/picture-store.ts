@@ -1,6 +1,6 @@
 import { open } from 'node:fs/promises';
 import { Readable } from 'node:stream';
-import { MOST_PICTURES } from '@mint-lamp/core/system/pictures/picture';
+import { MOST_PICTURES } from '@mint-lamp/core/document/pictures/picture';
 import { type DataSource, type EntityManager, LessThan } from 'typeorm';
 import { refused } from '../pictures/refused-picture.ts';
 import type { TakenPicture } from '../pictures/take-in-file.ts';

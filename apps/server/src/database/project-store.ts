@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { DOCUMENT_VERSION, type ProjectDocument } from '@mint-lamp/core/system/document';
+import { DOCUMENT_VERSION, type ProjectDocument } from '@mint-lamp/core/document/document';
 import { previewOf } from '@mint-lamp/core/system/preview';
 import type {
   CommitAnswer,

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { MINT_LAMP_INTERFACE } from '@mint-lamp/core/demo/interface';
 import { DEMO_PICTURES } from '@mint-lamp/core/demo/pictures/demo-pictures';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import type { Picture } from '@mint-lamp/core/system/pictures/picture';
+import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import type { DataSource } from 'typeorm';
 import { alone } from '../database/data-source.ts';
 import { pictureStore } from '../database/picture-store.ts';

@@ -1,5 +1,5 @@
+import { MOST_PIXELS } from '@mint-lamp/core/document/pictures/picture';
 import { MOST_PICTURE_BYTES, PICTURE_KINDS_IN_WORDS } from '@mint-lamp/core/picture/kind';
-import { MOST_PIXELS } from '@mint-lamp/core/system/pictures/picture';
 import { ApiError } from '../errors.ts';
 
 const megapixels = (pixels: number) => Math.ceil(pixels / 1e5) / 10;

@@ -1,4 +1,4 @@
-import type { WantedRegion } from '@mint-lamp/core/system/pairs/regions';
+import type { WantedRegion } from '@mint-lamp/core/system/pictures/regions';
 import type { Lane } from '../jobs/lane.ts';
 import { writeIncoming } from './incoming.ts';
 

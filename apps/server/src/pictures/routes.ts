@@ -1,8 +1,8 @@
 import { Readable } from 'node:stream';
+import { LONGEST_SIDE } from '@mint-lamp/core/document/pictures/picture';
 import type { Area } from '@mint-lamp/core/gradient/area';
 import { MOST_PICTURE_BYTES } from '@mint-lamp/core/picture/kind';
-import { regionOf } from '@mint-lamp/core/system/pairs/regions';
-import { LONGEST_SIDE } from '@mint-lamp/core/system/pictures/picture';
+import { regionOf } from '@mint-lamp/core/system/pictures/regions';
 import type { KeptAnswer } from '@mint-lamp/core/wire/pictures';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import Joi from 'joi';

@@ -1,5 +1,5 @@
-import type { SimpleCommand } from '@mint-lamp/core/system/commands/command';
-import { batchFrameSchema, simpleCommandSchema } from '@mint-lamp/core/system/commands/command-schema';
+import type { SimpleCommand } from '@mint-lamp/core/document/commands/command';
+import { batchFrameSchema, simpleCommandSchema } from '@mint-lamp/core/document/commands/command-schema';
 import { MOST_IN_REQUEST, type SentCommand } from '@mint-lamp/core/wire/projects';
 import type { FastifyRequest } from 'fastify';
 import type Joi from 'joi';

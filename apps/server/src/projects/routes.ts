@@ -1,4 +1,4 @@
-import { emptyDocument } from '@mint-lamp/core/system/document';
+import { emptyDocument } from '@mint-lamp/core/document/document';
 import type {
   CommitAnswer,
   LoadedProject,

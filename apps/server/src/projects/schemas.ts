@@ -1,4 +1,4 @@
-import { projectNameSchema } from '@mint-lamp/core/system/project/project-schema';
+import { projectNameSchema } from '@mint-lamp/core/document/project/project-schema';
 import Joi from 'joi';
 
 export const revision = Joi.number().integer().min(0).max(2_147_483_647).required();

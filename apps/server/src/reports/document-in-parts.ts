@@ -1,4 +1,4 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { Turns } from '../turns.ts';
 
 /** Things of a list that are written at a time. */

@@ -1,10 +1,10 @@
 import { readFile, writeFile } from 'node:fs/promises';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
-import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
-import { readoutOf } from '@mint-lamp/core/system/readout/readout';
-import { reportOf } from '@mint-lamp/core/system/readout/report';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { measureLayersWith } from '@mint-lamp/core/judged/pairs/layered';
+import { underTexts } from '@mint-lamp/core/judged/pairs/under-text';
+import { readoutOf } from '@mint-lamp/core/judged/readout/readout';
+import { reportOf } from '@mint-lamp/core/judged/readout/report';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import { readRegion } from '@mint-lamp/core/wire/regions';
 
 measureLayersWith(underTexts);

@@ -1,6 +1,6 @@
+import { opaqueColor } from '@mint-lamp/core/document/schema/parts';
 import { newSetSchema } from '@mint-lamp/core/shelf/set-schema';
 import { MOST_SET_CSS, type NewSet } from '@mint-lamp/core/shelf/shelf-set';
-import { opaqueColor } from '@mint-lamp/core/system/schema/parts';
 import { SHELF_ORDERS } from '@mint-lamp/core/wire/shelf';
 import type { FastifyInstance } from 'fastify';
 import Joi from 'joi';

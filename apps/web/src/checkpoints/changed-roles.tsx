@@ -4,8 +4,8 @@ import type {
   Differences,
   RoleDifference,
   Side,
-} from '@mint-lamp/core/system/compare/differences';
-import { partKey } from '@mint-lamp/core/system/compare/parts';
+} from '@mint-lamp/core/edits/compare/differences';
+import { partKey } from '@mint-lamp/core/edits/compare/parts';
 import clsx from 'clsx';
 import type { Ref } from 'react';
 import { Link } from 'react-router';

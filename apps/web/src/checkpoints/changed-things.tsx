@@ -3,8 +3,8 @@ import type {
   ColoredDifference,
   Differences,
   ThingDifference,
-} from '@mint-lamp/core/system/compare/differences';
-import { ORDERED_LISTS, type Part, partKey, WHOLE_LISTS } from '@mint-lamp/core/system/compare/parts';
+} from '@mint-lamp/core/edits/compare/differences';
+import { ORDERED_LISTS, type Part, partKey, WHOLE_LISTS } from '@mint-lamp/core/edits/compare/parts';
 import type { ReactNode } from 'react';
 import { BeforeAfter } from './before-after.tsx';
 import type { Restoring } from './use-restoring.ts';

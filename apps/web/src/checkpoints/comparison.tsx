@@ -1,4 +1,4 @@
-import { differingParts } from '@mint-lamp/core/system/compare/differing-parts';
+import { differingParts } from '@mint-lamp/core/edits/compare/differing-parts';
 import type { Checkpoint } from '@mint-lamp/core/wire/checkpoints';
 import { ArrowLeftRight } from 'lucide-react';
 import { useMemo } from 'react';

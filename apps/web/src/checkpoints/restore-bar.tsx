@@ -1,7 +1,7 @@
-import type { Differences } from '@mint-lamp/core/system/compare/differences';
-import { type Part, partKey, WHOLE_LISTS } from '@mint-lamp/core/system/compare/parts';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import type { Differences } from '@mint-lamp/core/edits/compare/differences';
+import { type Part, partKey, WHOLE_LISTS } from '@mint-lamp/core/edits/compare/parts';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { toast } from 'sonner';

@@ -1,8 +1,8 @@
-import { MOST_IN_BATCH } from '@mint-lamp/core/system/commands/command';
-import { commandsBetween } from '@mint-lamp/core/system/compare/commands-between';
-import { type Part, partKey } from '@mint-lamp/core/system/compare/parts';
-import { restoredIn, withNeeds } from '@mint-lamp/core/system/compare/restored';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { MOST_IN_BATCH } from '@mint-lamp/core/document/commands/command';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { commandsBetween } from '@mint-lamp/core/edits/compare/commands-between';
+import { type Part, partKey } from '@mint-lamp/core/edits/compare/parts';
+import { restoredIn, withNeeds } from '@mint-lamp/core/edits/compare/restored';
 import { useCallback, useMemo, useState } from 'react';
 import { useEditing } from '../store/editing.ts';
 import { selectProject } from '../store/selectors.ts';

@@ -1,4 +1,4 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { useCallback, useEffect, useState } from 'react';
 import { loadCheckpoint } from '../store/api.ts';
 import { selectProject, useProjectId } from '../store/selectors.ts';

@@ -16,7 +16,7 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
-import type { Link } from '@mint-lamp/core/system/links/link';
+import type { Link } from '@mint-lamp/core/document/links/link';
 import { type PointerEventHandler, type ReactNode, useState } from 'react';
 import { selectDocument } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';

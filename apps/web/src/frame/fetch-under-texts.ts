@@ -1,9 +1,9 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { countedLayers, measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
-import { measuredAhead } from '@mint-lamp/core/system/pairs/measure';
-import { type Regions, type WantedRegion, wantedRegions } from '@mint-lamp/core/system/pairs/regions';
-import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
-import type { System } from '@mint-lamp/core/system/resolve/resolve';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { countedLayers, measureLayersWith } from '@mint-lamp/core/judged/pairs/layered';
+import { measuredAhead } from '@mint-lamp/core/judged/pairs/measure';
+import { underTexts } from '@mint-lamp/core/judged/pairs/under-text';
+import { type Regions, type WantedRegion, wantedRegions } from '@mint-lamp/core/system/pictures/regions';
+import type { System } from '@mint-lamp/core/system/resolve';
 import { readRegion } from '@mint-lamp/core/wire/regions';
 import { knownRegions, takeRegions } from '../store/known-regions.ts';
 import { inTurns } from '../ui/turns.ts';

@@ -1,4 +1,4 @@
-import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
 import type { LoadedProject } from '@mint-lamp/core/wire/projects';
 import { useEffect, useState } from 'react';
 import { useStore } from 'react-redux';
@@ -29,7 +29,7 @@ const laterSentence = (version: number) =>
 /** A loaded project with what this browser holds of it; null when it is of a later form and nothing of it can be read. */
 async function whatToOpen(loaded: LoadedProject): Promise<Opened | null> {
   if (loaded.document.version > DOCUMENT_VERSION) {
-    const { readLater } = await import('@mint-lamp/core/system/versions/later');
+    const { readLater } = await import('@mint-lamp/core/document/versions/later');
     const document = readLater(loaded.document);
     const readOnly = laterSentence(loaded.document.version);
     return document && { ...loaded, document, unsent: [], undo: [], redo: [], readOnly };

@@ -1,5 +1,5 @@
-import { measureLayersWith } from '@mint-lamp/core/system/pairs/layered';
-import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
+import { measureLayersWith } from '@mint-lamp/core/judged/pairs/layered';
+import { underTexts } from '@mint-lamp/core/judged/pairs/under-text';
 import { expose } from 'comlink';
 import { type Job, JobCalledOff, type JobContext } from './job.ts';
 import { JOBS, type JobName } from './job-list.ts';

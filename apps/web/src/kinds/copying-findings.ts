@@ -1,5 +1,5 @@
 import { NOTATIONS } from '@mint-lamp/core/color/notations';
-import { colorOf } from '@mint-lamp/core/system/resolve/painted';
+import { colorOf } from '@mint-lamp/core/system/painted';
 import { toast } from 'sonner';
 import { copyText } from '../ui/copy-text.ts';
 import type { FindingGroup } from './finding.ts';

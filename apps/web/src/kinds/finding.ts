@@ -1,4 +1,4 @@
-import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
+import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
 import type { StationId } from '../addresses.ts';
 
 /** Something that the finder can go to or do. */

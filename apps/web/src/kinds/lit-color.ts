@@ -1,10 +1,10 @@
 import type { Color } from '@mint-lamp/core/color/spaces';
 import { canonical } from '@mint-lamp/core/color/write';
-import type { Command } from '@mint-lamp/core/system/commands/command';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import type { Link } from '@mint-lamp/core/document/links/link';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import type { Painted } from '@mint-lamp/core/system/resolve/painted';
-import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
+import type { Painted } from '@mint-lamp/core/system/painted';
+import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
 import type { Selection } from '../store/interface-slice.ts';
 
 /** The selected colour, what it is called and how it is changed. */

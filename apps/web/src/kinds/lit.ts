@@ -1,4 +1,4 @@
-import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
+import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
 import type { Selection } from '../store/interface-slice.ts';
 import { lightBase, lightShade } from './families/lit-family.ts';
 import { lightStop } from './gradients/lit-stop.ts';

@@ -1,7 +1,7 @@
 import { contrastRatio, formatRatio, paintedOver, reaches } from '@mint-lamp/core/contrast/ratio';
-import { groundOf } from '@mint-lamp/core/system/pairs/measure';
-import type { Painted } from '@mint-lamp/core/system/resolve/painted';
-import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { groundOf } from '@mint-lamp/core/judged/pairs/measure';
+import type { Painted } from '@mint-lamp/core/system/painted';
 import { useMemo } from 'react';
 import { useSystem, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';

@@ -1,10 +1,10 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
 import type { Color } from '@mint-lamp/core/color/spaces';
-import type { StoodOn } from '@mint-lamp/core/system/edits/standing-on';
+import type { Link } from '@mint-lamp/core/document/links/link';
+import { usageOf } from '@mint-lamp/core/document/roles/role-use';
+import type { StoodOn } from '@mint-lamp/core/edits/roles/standing-on';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
-import { usageOf } from '@mint-lamp/core/system/roles/role-use';
+import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
 import { type ComponentProps, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'react-redux';

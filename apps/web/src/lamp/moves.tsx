@@ -1,8 +1,8 @@
-import { followedBy } from '@mint-lamp/core/system/families/following';
-import { stopsOf } from '@mint-lamp/core/system/gradients/gradient';
-import { differenceOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
-import type { System } from '@mint-lamp/core/system/resolve/resolve';
-import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { stopsOf } from '@mint-lamp/core/document/gradients/gradient';
+import { followedBy } from '@mint-lamp/core/document/links/following';
+import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { differenceOf, type Painted } from '@mint-lamp/core/system/painted';
+import type { System } from '@mint-lamp/core/system/resolve';
 import { memo, useEffect, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
 import { selectSystem, useSystem } from '../store/selectors.ts';

@@ -1,4 +1,4 @@
-import { nearShades } from '@mint-lamp/core/system/resolve/near-shades';
+import { nearShades } from '@mint-lamp/core/system/near-shades';
 import { useMemo } from 'react';
 import type { LitColor } from '../kinds/lit-color.ts';
 import { useEditing } from '../store/editing.ts';

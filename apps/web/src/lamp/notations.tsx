@@ -1,5 +1,5 @@
 import { NOTATIONS } from '@mint-lamp/core/color/notations';
-import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
+import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
 import { memo, useState } from 'react';
 import { useSettled } from '../store/use-settled.ts';
 import { CopyButton } from '../ui/copy-button.tsx';

@@ -1,5 +1,5 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
-import type { Painted } from '@mint-lamp/core/system/resolve/painted';
+import type { Painted } from '@mint-lamp/core/system/painted';
 import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../addresses.ts';

@@ -1,7 +1,7 @@
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import { countUses, type FamilyLink, relinked, usesOfFamily } from '@mint-lamp/core/system/edits/relink';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import { linkName } from '@mint-lamp/core/system/links/link-name';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import type { Link } from '@mint-lamp/core/document/links/link';
+import { linkName } from '@mint-lamp/core/document/links/link-name';
+import { countUses, type FamilyLink, relinked, usesOfFamily } from '@mint-lamp/core/edits/links/relink';
 import { useMemo } from 'react';
 import { useStore } from 'react-redux';
 import { toast } from 'sonner';

@@ -6,8 +6,8 @@ import {
   type StoodOn,
   standCommand,
   standingOn,
-} from '@mint-lamp/core/system/edits/standing-on';
-import type { Painted } from '@mint-lamp/core/system/resolve/painted';
+} from '@mint-lamp/core/edits/roles/standing-on';
+import type { Painted } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
 import { useDeferredValue, useMemo } from 'react';
 import { useNavigate } from 'react-router';

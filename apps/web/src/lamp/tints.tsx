@@ -1,7 +1,7 @@
 import { writeHex } from '@mint-lamp/core/color/write';
+import type { Swatch } from '@mint-lamp/core/document/tray/swatch';
 import { tintsOf } from '@mint-lamp/core/harmony/tints';
-import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
-import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
+import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
 import { type CSSProperties, memo } from 'react';
 import { toast } from 'sonner';
 import { newId, useEditing } from '../store/editing.ts';

@@ -1,8 +1,8 @@
 import { oklchToRgb8, rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import type { Triple } from '@mint-lamp/core/color/kernel';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import { colorOf } from '@mint-lamp/core/system/resolve/painted';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import { colorOf } from '@mint-lamp/core/system/painted';
 import { useEffect, useRef } from 'react';
 import type { LitColor } from '../kinds/lit-color.ts';
 import { isBusyWithText } from '../shortcuts.ts';

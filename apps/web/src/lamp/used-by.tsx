@@ -1,9 +1,9 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { Family } from '@mint-lamp/core/system/families/family';
-import { nameIn } from '@mint-lamp/core/system/names';
-import { type Depended, dependentsOf } from '@mint-lamp/core/system/readout/dependents';
-import type { System } from '@mint-lamp/core/system/resolve/resolve';
-import { roleNameIn, writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import type { Family } from '@mint-lamp/core/document/families/family';
+import { nameIn } from '@mint-lamp/core/document/names';
+import { roleNameIn, writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { type Depended, dependentsOf } from '@mint-lamp/core/judged/readout/dependents';
+import type { System } from '@mint-lamp/core/system/resolve';
 import { memo, useMemo, useRef, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { addressOf } from '../addresses.ts';

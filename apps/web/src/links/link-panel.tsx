@@ -1,7 +1,7 @@
 import { canonical } from '@mint-lamp/core/color/write';
+import type { Link } from '@mint-lamp/core/document/links/link';
+import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import clsx from 'clsx';
 import { useSystem, useTheme } from '../store/selectors.ts';

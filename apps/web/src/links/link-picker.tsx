@@ -1,4 +1,4 @@
-import type { Link } from '@mint-lamp/core/system/links/link';
+import type { Link } from '@mint-lamp/core/document/links/link';
 import { type ReactElement, useState } from 'react';
 import { part } from '../ui/part.tsx';
 import { Popover } from '../ui/popover.tsx';

@@ -1,8 +1,8 @@
 import { lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
 import { luminance } from '@mint-lamp/core/contrast/ratio';
+import type { Link } from '@mint-lamp/core/document/links/link';
 import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import type { Painted } from '@mint-lamp/core/system/resolve/painted';
+import type { Painted } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
 import { memo } from 'react';
 import { useLinkDrag } from '../dragging/color-dragging.tsx';

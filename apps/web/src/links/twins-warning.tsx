@@ -1,5 +1,5 @@
-import { newTwins } from '@mint-lamp/core/system/readers/new-twins';
-import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
+import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { newTwins } from '@mint-lamp/core/judged/readers/new-twins';
 import type { Deficiency } from '@mint-lamp/core/vision/simulate';
 import { useMemo } from 'react';
 import { selectProject, useSystem, useTheme } from '../store/selectors.ts';

@@ -1,6 +1,6 @@
-import { findTargets } from '@mint-lamp/core/system/links/find-targets';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import { follow, NO_ROLE } from '@mint-lamp/core/system/resolve/follow';
+import { findTargets } from '@mint-lamp/core/document/links/find-targets';
+import type { Link } from '@mint-lamp/core/document/links/link';
+import { follow, NO_ROLE } from '@mint-lamp/core/system/follow';
 import clsx from 'clsx';
 import { type KeyboardEvent, useId, useState } from 'react';
 import { useSystem, useTheme } from '../store/selectors.ts';

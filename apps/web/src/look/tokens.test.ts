@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import { MINT_LAMP_INTERFACE } from '@mint-lamp/core/demo/interface';
+import { documentSchema } from '@mint-lamp/core/document/document-schema';
 import { writeCss } from '@mint-lamp/core/exchange/css';
-import { documentSchema } from '@mint-lamp/core/system/document-schema';
-import { readoutOf } from '@mint-lamp/core/system/readout/readout';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import { readoutOf } from '@mint-lamp/core/judged/readout/readout';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import { describe, expect, it } from 'vitest';
 
 const system = resolveSystem(MINT_LAMP_INTERFACE);

@@ -1,5 +1,5 @@
-import { MOST_NAME } from '@mint-lamp/core/system/names';
-import { MOST_NOTE_TEXT, type Note, type Noted, notedKey } from '@mint-lamp/core/system/notes/note';
+import { MOST_NAME } from '@mint-lamp/core/document/names';
+import { MOST_NOTE_TEXT, type Note, type Noted, notedKey } from '@mint-lamp/core/document/notes/note';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
 import { memo, useId, useMemo, useState } from 'react';

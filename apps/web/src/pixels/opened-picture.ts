@@ -1,7 +1,7 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
+import type { MovedColor, Place } from '@mint-lamp/core/document/pictures/picture';
 import type { FollowedRow } from '@mint-lamp/core/gradient/follow-row';
 import type { PictureLine } from '@mint-lamp/core/picture/row';
-import type { MovedColor, Place } from '@mint-lamp/core/system/pictures/picture';
 import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
 import type { Aimed, Light, PaletteRow, PixelWorkerApi, View, Worst } from './pixel-worker.ts';
 

@@ -1,6 +1,7 @@
-import { worstOfEach, worstOverPixels } from '@mint-lamp/core/contrast/over-gradient';
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
+import type { MovedColor, Place } from '@mint-lamp/core/document/pictures/picture';
 import { followRow } from '@mint-lamp/core/gradient/follow-row';
+import { worstOfEach, worstOverPixels } from '@mint-lamp/core/gradient/over-gradient';
 import { type Division, dimOthers, divide } from '@mint-lamp/core/picture/division';
 import { countInParts, type Histogram } from '@mint-lamp/core/picture/histogram';
 import { LEANINGS, type Leaning, paletteOfHistogram } from '@mint-lamp/core/picture/palette';
@@ -8,7 +9,6 @@ import { palettePlaces } from '@mint-lamp/core/picture/places';
 import { type PictureLine, rowAlong } from '@mint-lamp/core/picture/row';
 import { averageAround, type Pixels } from '@mint-lamp/core/picture/sample';
 import { halved, partOf } from '@mint-lamp/core/picture/shrink';
-import type { MovedColor, Place } from '@mint-lamp/core/system/pictures/picture';
 import { expose, transfer } from 'comlink';
 
 /** The script of the worker that holds the pixels of one opened picture, and answers whatever is asked of them. */

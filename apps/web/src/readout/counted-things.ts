@@ -1,8 +1,8 @@
-import type { Noted } from '@mint-lamp/core/system/notes/note';
-import { notedName } from '@mint-lamp/core/system/notes/note-name';
-import type { BrokenLink } from '@mint-lamp/core/system/readout/broken';
-import { alikeIn, type Readout, type ShadeAddress } from '@mint-lamp/core/system/readout/readout';
-import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
+import type { Noted } from '@mint-lamp/core/document/notes/note';
+import { notedName } from '@mint-lamp/core/document/notes/note-name';
+import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import type { BrokenLink } from '@mint-lamp/core/judged/readout/broken';
+import { alikeIn, type Readout, type ShadeAddress } from '@mint-lamp/core/judged/readout/readout';
 import { addressOf } from '../addresses.ts';
 
 /** A thing behind a count of the readout, in words and with its address. */

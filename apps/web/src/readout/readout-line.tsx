@@ -1,4 +1,4 @@
-import { alikeIn, passingIn } from '@mint-lamp/core/system/readout/readout';
+import { alikeIn, passingIn } from '@mint-lamp/core/judged/readout/readout';
 import clsx from 'clsx';
 import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';

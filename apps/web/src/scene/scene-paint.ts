@@ -1,7 +1,7 @@
+import { slug } from '@mint-lamp/core/document/names';
+import { roleSlug } from '@mint-lamp/core/document/roles/role-name';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
-import { slug } from '@mint-lamp/core/system/names';
-import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
-import { roleSlug } from '@mint-lamp/core/system/roles/role-name';
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 
 /** What paints one part of a scene. */

@@ -1,4 +1,4 @@
-import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import { useCallback } from 'react';
 import { UnseenScene } from './unseen-scene.tsx';
 

@@ -1,6 +1,6 @@
 import { type Area, areaWithin } from '@mint-lamp/core/gradient/area';
-import type { SceneUse } from '@mint-lamp/core/system/pairs/suggested-pairs';
-import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
+import type { SceneUse } from '@mint-lamp/core/judged/pairs/suggested-pairs';
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import { useCallback } from 'react';
 import { UnseenScene } from './unseen-scene.tsx';
 

@@ -1,4 +1,4 @@
-import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import { useLayoutEffect, useRef } from 'react';
 import { scenePaint } from './scene-paint.ts';
 import { Timetable } from './timetable.tsx';

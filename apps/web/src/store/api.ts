@@ -1,5 +1,5 @@
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
 import type { NewSet } from '@mint-lamp/core/shelf/shelf-set';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/system/document';
 import type { Checkpoint, CheckpointList, LoadedCheckpoint } from '@mint-lamp/core/wire/checkpoints';
 import type { ErrorAnswer, ErrorCode } from '@mint-lamp/core/wire/errors';
 import { FORM_HEADER, FORM_WITHOUT_HEADER } from '@mint-lamp/core/wire/form';

@@ -1,8 +1,8 @@
-import { type ApplyResult, applyCommand } from '@mint-lamp/core/system/commands/apply';
-import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
-import { describeCommand } from '@mint-lamp/core/system/commands/describe';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { faultOfTexts } from '@mint-lamp/core/system/names';
+import { type ApplyResult, applyCommand } from '@mint-lamp/core/document/commands/apply';
+import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/command';
+import { describeCommand } from '@mint-lamp/core/document/commands/describe';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { faultOfTexts } from '@mint-lamp/core/document/names';
 import { useCallback, useMemo } from 'react';
 import { toast } from 'sonner';
 import { withNames } from './following-names.ts';

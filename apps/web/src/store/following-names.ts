@@ -1,7 +1,7 @@
 import { readColor } from '@mint-lamp/core/color/parse';
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { type NameOf, withNamesFollowing } from '@mint-lamp/core/system/edits/names-follow';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { type NameOf, withNamesFollowing } from '@mint-lamp/core/edits/names-follow';
 import { nextTurn } from '../ui/turns.ts';
 
 let nameOf: NameOf | null = null;

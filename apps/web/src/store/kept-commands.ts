@@ -1,6 +1,6 @@
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import { commandSchema } from '@mint-lamp/core/system/commands/command-schema';
-import { bringCommand } from '@mint-lamp/core/system/versions/versions';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import { commandSchema } from '@mint-lamp/core/document/commands/command-schema';
+import { bringCommand } from '@mint-lamp/core/document/versions/versions';
 
 /** Loaded only when there is something to read: it needs the schemas. */
 

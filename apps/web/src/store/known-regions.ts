@@ -1,4 +1,4 @@
-import { NO_REGIONS, type Regions } from '@mint-lamp/core/system/pairs/regions';
+import { NO_REGIONS, type Regions } from '@mint-lamp/core/system/pictures/regions';
 
 /** The colours of the regions of pictures that texts lie over, as far as they were fetched. They never change. */
 let known: Regions = NO_REGIONS;

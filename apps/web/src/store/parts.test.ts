@@ -1,4 +1,4 @@
-import type { Command } from '@mint-lamp/core/system/commands/command';
+import type { Command } from '@mint-lamp/core/document/commands/command';
 import { describe, expect, it } from 'vitest';
 import { firstPart, Parcels } from './parts.ts';
 

@@ -1,4 +1,4 @@
-import { type Command, type SimpleCommand, workOf } from '@mint-lamp/core/system/commands/command';
+import { type Command, type SimpleCommand, workOf } from '@mint-lamp/core/document/commands/command';
 import { MOST_IN_REQUEST } from '@mint-lamp/core/wire/projects';
 import type { UnsentCommand } from './unsent.ts';
 

@@ -1,6 +1,6 @@
-import { applyCommand } from '@mint-lamp/core/system/commands/apply';
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { applyCommand } from '@mint-lamp/core/document/commands/apply';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { LoadedProject, LoggedCommand, ProjectNews } from '@mint-lamp/core/wire/projects';
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { UnsentCommand } from './unsent.ts';

@@ -1,5 +1,5 @@
-import { describeCommand } from '@mint-lamp/core/system/commands/describe';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { describeCommand } from '@mint-lamp/core/document/commands/describe';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { ProjectNews } from '@mint-lamp/core/wire/projects';
 import { loadNews, loadProject, ServerError, sendCommands } from './api.ts';
 import { Parcels } from './parts.ts';

@@ -1,7 +1,7 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { wordsOf } from '@mint-lamp/core/system/project/sample-words';
-import type { Readout } from '@mint-lamp/core/system/readout/readout';
-import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { wordsOf } from '@mint-lamp/core/document/project/sample-words';
+import type { Readout } from '@mint-lamp/core/judged/readout/readout';
+import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
 import { useMemo } from 'react';
 import type { ProjectState } from './project-slice.ts';
 import { type AppState, useAppSelector } from './store.ts';

@@ -1,6 +1,6 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { type Readout, readoutInParts, readoutOf } from '@mint-lamp/core/system/readout/readout';
-import { resolveSystem, type System } from '@mint-lamp/core/system/resolve/resolve';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { type Readout, readoutInParts, readoutOf } from '@mint-lamp/core/judged/readout/readout';
+import { resolveSystem, type System } from '@mint-lamp/core/system/resolve';
 import { knownRegions } from './known-regions.ts';
 
 /**

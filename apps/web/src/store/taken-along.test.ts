@@ -1,6 +1,6 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import { applyCommand } from '@mint-lamp/core/system/commands/apply';
-import type { Command } from '@mint-lamp/core/system/commands/command';
+import { applyCommand } from '@mint-lamp/core/document/commands/apply';
+import type { Command } from '@mint-lamp/core/document/commands/command';
 import { describe, expect, it, test } from 'vitest';
 import { advanced, edited, opened, type ProjectState, projectReducer, stepDropped } from './project-slice.ts';
 import { takenAlong } from './taken-along.ts';

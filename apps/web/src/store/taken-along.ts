@@ -1,7 +1,7 @@
-import { applyCommand } from '@mint-lamp/core/system/commands/apply';
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import { describeCommand } from '@mint-lamp/core/system/commands/describe';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
+import { applyCommand } from '@mint-lamp/core/document/commands/apply';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import { describeCommand } from '@mint-lamp/core/document/commands/describe';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { EditBetween, HistoryStep } from './project-slice.ts';
 
 /** Whether two documents, or parts of them, are the same; what they share is not looked into. */

@@ -1,5 +1,5 @@
-import type { Readout } from '@mint-lamp/core/system/readout/readout';
-import type { System } from '@mint-lamp/core/system/resolve/resolve';
+import type { Readout } from '@mint-lamp/core/judged/readout/readout';
+import type { System } from '@mint-lamp/core/system/resolve';
 import { useEffect, useReducer, useRef } from 'react';
 import { forMs, inTurns } from '../ui/turns.ts';
 import { useProjectId, useSystem, useTheme } from './selectors.ts';

@@ -1,4 +1,4 @@
-import { groupCommand } from '@mint-lamp/core/system/tray/arrangement';
+import { groupCommand } from '@mint-lamp/core/document/tray/arrangement';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useColorDrop } from '../dragging/color-dragging.tsx';

@@ -1,7 +1,7 @@
 import { readColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
+import type { Swatch } from '@mint-lamp/core/document/tray/swatch';
 import { inBetween } from '@mint-lamp/core/harmony/in-between';
-import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
 import { useMemo, useState } from 'react';
 import { newSwatches } from '../kinds/tray/new-swatches.ts';
 import { edit } from '../store/editing.ts';

@@ -1,6 +1,6 @@
-import { numberedName, slug } from '@mint-lamp/core/system/names';
-import { groupCommand, takeOut } from '@mint-lamp/core/system/tray/arrangement';
-import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
+import { numberedName, slug } from '@mint-lamp/core/document/names';
+import { groupCommand, takeOut } from '@mint-lamp/core/document/tray/arrangement';
+import type { Swatch } from '@mint-lamp/core/document/tray/swatch';
 import { edit } from '../store/editing.ts';
 import { useAppDispatch } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';

@@ -1,7 +1,7 @@
 import { findTwins } from '@mint-lamp/core/color/difference';
-import { oklabOf, paint } from '@mint-lamp/core/system/resolve/painted';
-import { type SortKey, sortCommand, takeOut, trayAsText } from '@mint-lamp/core/system/tray/arrangement';
-import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
+import { type SortKey, sortCommand, takeOut, trayAsText } from '@mint-lamp/core/document/tray/arrangement';
+import type { Swatch } from '@mint-lamp/core/document/tray/swatch';
+import { oklabOf, paint } from '@mint-lamp/core/system/painted';
 import { ArrowDownUp, Layers2, Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
 import { edit } from '../store/editing.ts';

@@ -1,5 +1,5 @@
 import { rectSortingStrategy, SortableContext } from '@dnd-kit/sortable';
-import { groupsOf } from '@mint-lamp/core/system/tray/swatch';
+import { groupsOf } from '@mint-lamp/core/document/tray/swatch';
 import { Fragment, useEffect, useMemo, useRef } from 'react';
 import { selectDocument } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';

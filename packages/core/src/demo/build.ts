@@ -1,11 +1,11 @@
 import type { Target } from '../contrast/targets.ts';
+import type { Family } from '../document/families/family.ts';
+import type { Gradient, Stop } from '../document/gradients/gradient.ts';
+import type { Link } from '../document/links/link.ts';
+import { slug } from '../document/names.ts';
+import type { Pair } from '../document/pairs/pair.ts';
+import type { Role } from '../document/roles/role.ts';
 import { type LightnessGrowth, USUAL_GROWTH } from '../family/growth.ts';
-import type { Family } from '../system/families/family.ts';
-import type { Gradient, Stop } from '../system/gradients/gradient.ts';
-import type { Link } from '../system/links/link.ts';
-import { slug } from '../system/names.ts';
-import type { Pair } from '../system/pairs/pair.ts';
-import type { Role } from '../system/roles/role.ts';
 
 /** Short ways to write a demo document by hand. Ids are the slugs of the names, so that they never change. */
 

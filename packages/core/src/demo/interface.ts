@@ -1,5 +1,5 @@
 import type { Content, Level } from '../contrast/targets.ts';
-import { DOCUMENT_VERSION, type ProjectDocument } from '../system/document.ts';
+import { DOCUMENT_VERSION, type ProjectDocument } from '../document/document.ts';
 import { family, pair, role } from './build.ts';
 
 const THEMES = ['light', 'dark'] as const;

@@ -1,6 +1,6 @@
 import type { Content, Level } from '../contrast/targets.ts';
-import { DOCUMENT_VERSION, type ProjectDocument } from '../system/document.ts';
-import { stopAt } from '../system/gradients/gradient.ts';
+import { DOCUMENT_VERSION, type ProjectDocument } from '../document/document.ts';
+import { stopAt } from '../document/gradients/gradient.ts';
 import { family, linear, link, pair, role } from './build.ts';
 
 const THEMES = ['day', 'night'] as const;

@@ -1,6 +1,6 @@
 import { describeTarget, effectiveTarget, requiredRatio } from '../contrast/targets.ts';
-import { pairName } from '../system/pairs/pair-name.ts';
-import type { System } from '../system/resolve/resolve.ts';
+import { pairName } from '../document/pairs/pair-name.ts';
+import type { System } from '../system/resolve.ts';
 import { cssNames } from './css.ts';
 
 /**

@@ -1,12 +1,12 @@
-import type { ProjectDocument } from '../system/document.ts';
+import type { ProjectDocument } from '../document/document.ts';
+import { stopsOf } from '../document/gradients/gradient.ts';
+import type { Link } from '../document/links/link.ts';
+import { slug } from '../document/names.ts';
+import { roleSlug, writeRoleName } from '../document/roles/role-name.ts';
 import { familiesOf } from '../system/families/resolved-families.ts';
-import { stopsOf } from '../system/gradients/gradient.ts';
 import { gradientCss, gradientText, type StopPaint } from '../system/gradients/gradient-css.ts';
 import type { ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
-import type { Link } from '../system/links/link.ts';
-import { slug } from '../system/names.ts';
-import type { ResolvedTheme, System } from '../system/resolve/resolve.ts';
-import { roleSlug, writeRoleName } from '../system/roles/role-name.ts';
+import type { ResolvedTheme, System } from '../system/resolve.ts';
 
 /** The custom property names of everything in a document, each unique. */
 export interface CssNames {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { SKERRY_LINE } from '../demo/skerry-line.ts';
-import { resolveSystem } from '../system/resolve/resolve.ts';
+import { resolveSystem } from '../system/resolve.ts';
 import { cssNames, writeCss } from './css.ts';
 import { writeHexList } from './hex-list.ts';
 

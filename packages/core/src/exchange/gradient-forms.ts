@@ -2,7 +2,7 @@ import { bakeGradient } from '../gradient/fit.ts';
 import { writeGradient } from '../gradient/write-css.ts';
 import { gradientCss } from '../system/gradients/gradient-css.ts';
 import { paintedGradient, type ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
-import type { System } from '../system/resolve/resolve.ts';
+import type { System } from '../system/resolve.ts';
 import { gradientProperty } from './css.ts';
 
 /** A gradient as CSS that can be put into a style sheet as it is. */

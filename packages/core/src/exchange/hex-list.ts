@@ -1,8 +1,8 @@
 import { writeHex } from '../color/write.ts';
+import { writeRoleName } from '../document/roles/role-name.ts';
 import { gradientCss } from '../system/gradients/gradient-css.ts';
-import { colorOf } from '../system/resolve/painted.ts';
-import type { System } from '../system/resolve/resolve.ts';
-import { writeRoleName } from '../system/roles/role-name.ts';
+import { colorOf } from '../system/painted.ts';
+import type { System } from '../system/resolve.ts';
 
 /**
  * The system as a plain list for reading and pasting: a line for each shade and, theme by theme, each role,

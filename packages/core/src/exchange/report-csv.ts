@@ -1,4 +1,4 @@
-import type { ContrastReport } from '../system/readout/report.ts';
+import type { ContrastReport } from '../judged/readout/report.ts';
 
 /** A field of RFC 4180: quoted where it holds what means something there. What a spreadsheet would run is told as text. */
 function field(value: string | number | null): string {

@@ -1,6 +1,6 @@
 import { shareWords } from '../contrast/share-words.ts';
-import { EXEMPT_NAMES } from '../system/pairs/pair.ts';
-import type { ContrastReport, ReportedPair, ReportedTheme } from '../system/readout/report.ts';
+import { EXEMPT_NAMES } from '../document/pairs/pair.ts';
+import type { ContrastReport, ReportedPair, ReportedTheme } from '../judged/readout/report.ts';
 
 const escaped = (text: string) =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');

@@ -1,6 +1,6 @@
 import { PDFDocument, type PDFFont, type PDFPage, rgb, StandardFonts } from 'pdf-lib';
-import { EXEMPT_NAMES } from '../system/pairs/pair.ts';
-import type { ContrastReport, ReportedPair } from '../system/readout/report.ts';
+import { EXEMPT_NAMES } from '../document/pairs/pair.ts';
+import type { ContrastReport, ReportedPair } from '../judged/readout/report.ts';
 
 // A4, points.
 const WIDTH = 595;

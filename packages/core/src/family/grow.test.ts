@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { fromRgb8 } from '../color/parse.ts';
 import { luminance } from '../contrast/ratio.ts';
-import { emptyDocument } from '../system/document.ts';
-import { documentSchema } from '../system/document-schema.ts';
+import { emptyDocument } from '../document/document.ts';
+import { documentSchema } from '../document/document-schema.ts';
 import { type Growth, grow } from './grow.ts';
 import { USUAL_GROWTH } from './growth.ts';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { groundsUnder, shareFailing, worstOnGrounds } from '../contrast/over-colors.ts';
-import { worstOverPixels } from '../contrast/over-gradient.ts';
+import { worstOverPixels } from '../gradient/over-gradient.ts';
 import { readRegion, writeRegion } from '../wire/regions.ts';
 import { AreaColors, areaColors } from './area-colors.ts';
 

@@ -1,9 +1,9 @@
 import { fromRgb8 } from '../color/parse.ts';
 import { canonical } from '../color/write.ts';
 import type { Rgba } from '../contrast/ratio.ts';
+import { MOST_STOPS } from '../document/gradients/gradient.ts';
 import type { ColorStop, CssGradient, Hint } from '../gradient/model.ts';
 import { readGradient } from '../gradient/read-css.ts';
-import { MOST_STOPS } from '../system/gradients/gradient.ts';
 import { readValue } from './values.ts';
 
 /** What a stop of a sheet's gradient has for a colour: a custom property, or a plain colour. */

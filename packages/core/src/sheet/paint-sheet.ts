@@ -1,8 +1,8 @@
-import { applyCommand } from '../system/commands/apply.ts';
-import { emptyDocument } from '../system/document.ts';
+import { applyCommand } from '../document/commands/apply.ts';
+import { emptyDocument } from '../document/document.ts';
+import { linkName } from '../document/links/link-name.ts';
 import { gradientCss } from '../system/gradients/gradient-css.ts';
-import { linkName } from '../system/links/link-name.ts';
-import { resolveSystem } from '../system/resolve/resolve.ts';
+import { resolveSystem } from '../system/resolve.ts';
 import { adoptSheet, type SheetChoice, wholeOf } from './adopt.ts';
 import type { SheetSystem } from './sheet-system.ts';
 

@@ -1,9 +1,9 @@
 import { rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { readColor } from '../color/parse.ts';
 import { luminance } from '../contrast/ratio.ts';
+import { isLabel, LEAST_SHADES, MOST_SHADES } from '../document/families/family.ts';
+import { slug } from '../document/names.ts';
 import { BASE_REMARK } from '../exchange/css.ts';
-import { isLabel, LEAST_SHADES, MOST_SHADES } from '../system/families/family.ts';
-import { slug } from '../system/names.ts';
 import type { SheetProperty } from './properties.ts';
 import { nameFrom, titleOf, withoutPrefix } from './sheet-names.ts';
 

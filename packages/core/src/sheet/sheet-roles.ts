@@ -1,6 +1,6 @@
-import { gradientFromCss } from '../system/gradients/gradient-from-css.ts';
-import { slug } from '../system/names.ts';
-import { type FullName, readNames, writeRoleName } from '../system/roles/role-name.ts';
+import { slug } from '../document/names.ts';
+import { type FullName, readNames, writeRoleName } from '../document/roles/role-name.ts';
+import { gradientFromCss } from '../edits/gradients/gradient-from-css.ts';
 import { readLinkedGradient, type SheetGradient, type StopSource } from './linked-gradient.ts';
 import { colorIn, gradientIn, type SheetProperty } from './properties.ts';
 import { MOST_FOUND, nameFrom, titleOf, withoutPrefix } from './sheet-names.ts';

@@ -1,5 +1,5 @@
 import type { LightnessGrowth } from '../family/growth.ts';
-import { oklabOf, paint } from '../system/resolve/painted.ts';
+import { oklabOf, paint } from '../system/painted.ts';
 import { type LooseColor, opaque } from './counted-colors.ts';
 import { fitGrowth } from './fitted-growth.ts';
 import type { SnappedColor } from './gathered-families.ts';

@@ -1,5 +1,5 @@
 import { rgbToOklab } from '../color/kernel.ts';
-import { paint } from '../system/resolve/painted.ts';
+import { paint } from '../system/painted.ts';
 
 /** Edge of a cell in OKLab: sets with a colour within about one and a half of it are near. */
 const EDGE = 0.05;

@@ -1,8 +1,8 @@
 import Joi from 'joi';
+import { familySchema, plainGrowthSchema } from '../document/families/family-schema.ts';
+import { objectOf, unionOf } from '../document/schema/keys.ts';
+import { color, name, opaqueColor, text } from '../document/schema/parts.ts';
 import { readGradient } from '../gradient/read-css.ts';
-import { familySchema, plainGrowthSchema } from '../system/families/family-schema.ts';
-import { objectOf, unionOf } from '../system/schema/keys.ts';
-import { color, name, opaqueColor, text } from '../system/schema/parts.ts';
 import {
   MOST_PALETTE,
   MOST_SET_COLORS,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { SKERRY_LINE } from '../demo/skerry-line.ts';
 import { previewOf } from './preview.ts';
-import { resolveSystem } from './resolve/resolve.ts';
+import { resolveSystem } from './resolve.ts';
 
 describe('the preview of a project', () => {
   it('has the shades of its families and the colours of its roles in each theme', () => {

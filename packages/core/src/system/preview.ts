@@ -1,6 +1,6 @@
-import type { ProjectDocument } from './document.ts';
+import type { ProjectDocument } from '../document/document.ts';
 import { familiesOf } from './families/resolved-families.ts';
-import { follow, LOOP, NO_ROLE, type Target, UNSET } from './resolve/follow.ts';
+import { follow, LOOP, NO_ROLE, type Target, UNSET } from './follow.ts';
 
 /** What the list of projects shows of one: its families' shades and the colours of its roles in each theme. */
 export interface ProjectPreview {

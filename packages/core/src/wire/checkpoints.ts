@@ -1,4 +1,4 @@
-import type { ProjectDocument } from '../system/document.ts';
+import type { ProjectDocument } from '../document/document.ts';
 
 /** What goes over the wire about checkpoints; written once for both ends. */
 

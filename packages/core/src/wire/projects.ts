@@ -1,5 +1,5 @@
-import type { Command } from '../system/commands/command.ts';
-import type { ProjectDocument } from '../system/document.ts';
+import type { Command } from '../document/commands/command.ts';
+import type { ProjectDocument } from '../document/document.ts';
 import type { ProjectPreview } from '../system/preview.ts';
 
 /** What goes over the wire about projects; written once for both ends. */

@@ -1,6 +1,6 @@
-import { type Differences, differencesBetween } from '@mint-lamp/core/system/compare/differences';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { Regions } from '@mint-lamp/core/system/pairs/regions';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { type Differences, differencesBetween } from '@mint-lamp/core/edits/compare/differences';
+import type { Regions } from '@mint-lamp/core/system/pictures/regions';
 import type { Job } from '../job.ts';
 
 interface CompareInput {

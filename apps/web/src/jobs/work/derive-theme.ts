@@ -1,7 +1,7 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { Derivation } from '@mint-lamp/core/system/edits/derivation';
-import { type DerivedTheme, deriveTheme } from '@mint-lamp/core/system/edits/derive-theme';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import type { Derivation } from '@mint-lamp/core/edits/themes/derivation';
+import { type DerivedTheme, deriveTheme } from '@mint-lamp/core/edits/themes/derive-theme';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import type { Job } from '../job.ts';
 
 interface DeriveInput {

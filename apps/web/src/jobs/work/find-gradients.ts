@@ -1,9 +1,9 @@
+import { pasteNotes } from '@mint-lamp/core/edits/gradients/pasted-gradient';
 import { readSvg } from '@mint-lamp/core/exchange/read-svg';
 import { svgGradients } from '@mint-lamp/core/exchange/svg-gradients';
 import { findGradients } from '@mint-lamp/core/gradient/find-css';
 import type { CssGradient } from '@mint-lamp/core/gradient/model';
 import { readGradient } from '@mint-lamp/core/gradient/read-css';
-import { pasteNotes } from '@mint-lamp/core/system/gradients/pasted-gradient';
 import type { Job } from '../job.ts';
 
 /** A gradient that was found in what was pasted. */

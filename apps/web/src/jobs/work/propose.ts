@@ -1,6 +1,6 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { type ProposedSystem, proposeSystems } from '@mint-lamp/core/system/rounds/propose-systems';
-import type { Round } from '@mint-lamp/core/system/rounds/round';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import type { Round } from '@mint-lamp/core/document/rounds/round';
+import { type ProposedSystem, proposeSystems } from '@mint-lamp/core/edits/rounds/propose-systems';
 import type { Job } from '../job.ts';
 
 /** How many proposals a round shows. */

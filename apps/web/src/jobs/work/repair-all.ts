@@ -1,7 +1,7 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { Regions } from '@mint-lamp/core/system/pairs/regions';
-import { type RepairOfAll, repairAll } from '@mint-lamp/core/system/repairs/repair-all';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { type RepairOfAll, repairAll } from '@mint-lamp/core/edits/repairs/repair-all';
+import type { Regions } from '@mint-lamp/core/system/pictures/regions';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import type { Job } from '../job.ts';
 
 /** Links that make as many failing pairs pass as can without breaking another, in every theme. */

@@ -1,8 +1,8 @@
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { writeCheckScript } from '@mint-lamp/core/exchange/check-script';
 import { writeCss } from '@mint-lamp/core/exchange/css';
 import { writeHexList } from '@mint-lamp/core/exchange/hex-list';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { resolveSystem, type System } from '@mint-lamp/core/system/resolve/resolve';
+import { resolveSystem, type System } from '@mint-lamp/core/system/resolve';
 import type { Job } from '../job.ts';
 
 export type FileForm = 'css' | 'hex' | 'check';

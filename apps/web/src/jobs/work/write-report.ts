@@ -1,10 +1,10 @@
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { writeReportCsv } from '@mint-lamp/core/exchange/report-csv';
 import { writeReportHtml } from '@mint-lamp/core/exchange/report-html';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { Regions } from '@mint-lamp/core/system/pairs/regions';
-import { readoutOf } from '@mint-lamp/core/system/readout/readout';
-import { type ContrastReport, reportOf } from '@mint-lamp/core/system/readout/report';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import { readoutOf } from '@mint-lamp/core/judged/readout/readout';
+import { type ContrastReport, reportOf } from '@mint-lamp/core/judged/readout/report';
+import type { Regions } from '@mint-lamp/core/system/pictures/regions';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import type { Job } from '../job.ts';
 
 export type ReportForm = 'html' | 'csv' | 'json' | 'pdf';

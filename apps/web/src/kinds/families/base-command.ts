@@ -1,8 +1,8 @@
 import { readColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
-import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
-import type { Family } from '@mint-lamp/core/system/families/family';
-import { baseChange } from '@mint-lamp/core/system/families/following';
+import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/command';
+import type { Family } from '@mint-lamp/core/document/families/family';
+import { baseChange } from '@mint-lamp/core/system/families/following-base';
 import type { Families } from '@mint-lamp/core/system/families/resolved-family';
 
 /**

@@ -1,8 +1,8 @@
 import type { Color } from '@mint-lamp/core/color/spaces';
 import { canonical } from '@mint-lamp/core/color/write';
-import { followingWords } from '@mint-lamp/core/system/families/following';
+import { followingWords } from '@mint-lamp/core/document/links/following';
 import type { ResolvedFamily, ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
-import type { System } from '@mint-lamp/core/system/resolve/resolve';
+import type { System } from '@mint-lamp/core/system/resolve';
 import type { Light, LitColor } from '../lit-color.ts';
 import { baseCommand } from './base-command.ts';
 

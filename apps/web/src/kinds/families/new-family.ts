@@ -1,8 +1,8 @@
 import { readColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
+import type { Family } from '@mint-lamp/core/document/families/family';
+import { freeName, MOST_NAME } from '@mint-lamp/core/document/names';
 import { USUAL_GROWTH } from '@mint-lamp/core/family/growth';
-import type { Family } from '@mint-lamp/core/system/families/family';
-import { freeName, MOST_NAME } from '@mint-lamp/core/system/names';
 import { newId } from '../../store/editing.ts';
 
 /** Characters that the number behind a name that is taken may need. */

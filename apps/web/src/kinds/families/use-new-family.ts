@@ -1,4 +1,4 @@
-import { slugsOf } from '@mint-lamp/core/system/names';
+import { slugsOf } from '@mint-lamp/core/document/names';
 import { useCallback } from 'react';
 import { useEditing } from '../../store/editing.ts';
 import { useProjectDocument } from '../../store/selectors.ts';

@@ -1,6 +1,6 @@
+import type { RoleLink } from '@mint-lamp/core/document/links/link';
+import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
-import type { RoleLink } from '@mint-lamp/core/system/links/link';
-import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import type { Finding, FindingGroup, FindingTools } from '../finding.ts';
 

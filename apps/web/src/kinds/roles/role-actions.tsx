@@ -1,5 +1,5 @@
-import { usageOf } from '@mint-lamp/core/system/roles/role-use';
-import { ROLE_USES, type RoleUse } from '@mint-lamp/core/system/roles/use-names';
+import { usageOf } from '@mint-lamp/core/document/roles/role-use';
+import { ROLE_USES, type RoleUse } from '@mint-lamp/core/document/roles/use-names';
 import { useEditing } from '../../store/editing.ts';
 import { useDocumentPart } from '../../store/selectors.ts';
 import { Choice } from '../../ui/choice.tsx';

@@ -1,5 +1,5 @@
 import { canonical } from '@mint-lamp/core/color/write';
-import { paint } from '@mint-lamp/core/system/resolve/painted';
+import { paint } from '@mint-lamp/core/system/painted';
 import type { Light } from '../lit-color.ts';
 
 export const lightSwatch: Light<'swatch'> = ({ document }, _theme, selection) => {

@@ -1,6 +1,6 @@
 import { readColor } from '@mint-lamp/core/color/parse';
+import type { Swatch } from '@mint-lamp/core/document/tray/swatch';
 import { nameOf } from '@mint-lamp/core/names/names';
-import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
 import { newId } from '../../store/editing.ts';
 
 /** Colours as they go into the tray, each under the name that it has while nobody names it. */

@@ -1,4 +1,4 @@
-import { groupCommand } from '@mint-lamp/core/system/tray/arrangement';
+import { groupCommand } from '@mint-lamp/core/document/tray/arrangement';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useEditing } from '../../store/editing.ts';

@@ -1,6 +1,6 @@
-import type { RoleLink } from '@mint-lamp/core/system/links/link';
-import { freeName, slugsOf } from '@mint-lamp/core/system/names';
-import type { Theme } from '@mint-lamp/core/system/themes/theme';
+import type { RoleLink } from '@mint-lamp/core/document/links/link';
+import { freeName, slugsOf } from '@mint-lamp/core/document/names';
+import type { Theme } from '@mint-lamp/core/document/themes/theme';
 import { ArrowDown, ArrowUp, CopyPlus, Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';
 import { newId, useEditing } from '../../store/editing.ts';

@@ -1,5 +1,5 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import { describe, expect, it } from 'vitest';
 import { valueRows } from './value-rows.ts';
 

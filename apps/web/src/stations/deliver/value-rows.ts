@@ -1,9 +1,9 @@
 import { writeHex } from '@mint-lamp/core/color/write';
+import { writeGroup } from '@mint-lamp/core/document/roles/role-name';
 import { cssNames } from '@mint-lamp/core/exchange/css';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
-import { colorOf, type Painted } from '@mint-lamp/core/system/resolve/painted';
-import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
-import { writeGroup } from '@mint-lamp/core/system/roles/role-name';
+import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
+import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 
 /** A value to hand over: what it is called, what it looks like, and what is copied. */

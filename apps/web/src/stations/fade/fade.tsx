@@ -1,4 +1,4 @@
-import type { Gradient } from '@mint-lamp/core/system/gradients/gradient';
+import type { Gradient } from '@mint-lamp/core/document/gradients/gradient';
 import { memo, useEffect, useState } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';

@@ -1,7 +1,7 @@
-import { applyCommand } from '@mint-lamp/core/system/commands/apply';
-import { faultsWithMends, type GradientFault } from '@mint-lamp/core/system/gradients/gradient-faults';
+import { applyCommand } from '@mint-lamp/core/document/commands/apply';
+import { linkName } from '@mint-lamp/core/document/links/link-name';
+import { faultsWithMends, type GradientFault } from '@mint-lamp/core/judged/gradients/gradient-faults';
 import { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { linkName } from '@mint-lamp/core/system/links/link-name';
 import { TriangleAlert } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { newId, useEditing } from '../../store/editing.ts';

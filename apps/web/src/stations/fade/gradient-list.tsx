@@ -1,7 +1,7 @@
 import { rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import { gradientSections, movedBeside } from '@mint-lamp/core/edits/gradients/gradient-sections';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
-import { gradientSections, movedBeside } from '@mint-lamp/core/system/gradients/gradient-sections';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import clsx from 'clsx';
 import { memo, type PointerEventHandler, useCallback, useEffect, useMemo, useRef, useState } from 'react';

@@ -1,4 +1,4 @@
-import type { Link } from '@mint-lamp/core/system/links/link';
+import type { Link } from '@mint-lamp/core/document/links/link';
 import { useState } from 'react';
 import { useDocumentPart, useSystem } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';

@@ -1,8 +1,8 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { stopsThrough } from '@mint-lamp/core/system/gradients/cut-gradient';
-import { type Gradient, stopAt } from '@mint-lamp/core/system/gradients/gradient';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import { freeName, numberedName, slugsOf } from '@mint-lamp/core/system/names';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { type Gradient, stopAt } from '@mint-lamp/core/document/gradients/gradient';
+import type { Link } from '@mint-lamp/core/document/links/link';
+import { freeName, numberedName, slugsOf } from '@mint-lamp/core/document/names';
+import { stopsThrough } from '@mint-lamp/core/edits/gradients/cut-gradient';
 import { newId } from '../../store/editing.ts';
 
 /** A gradient to begin with: three stops along the first family, or plain greys without one. */

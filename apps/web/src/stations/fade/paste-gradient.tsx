@@ -1,11 +1,11 @@
-import { writeGradient } from '@mint-lamp/core/gradient/write-css';
+import { freeName, slugsOf } from '@mint-lamp/core/document/names';
 import {
   LINKED_WITHIN,
   pastedColors,
   pastedGradient,
   whyNotPasted,
-} from '@mint-lamp/core/system/gradients/pasted-gradient';
-import { freeName, slugsOf } from '@mint-lamp/core/system/names';
+} from '@mint-lamp/core/edits/gradients/pasted-gradient';
+import { writeGradient } from '@mint-lamp/core/gradient/write-css';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';

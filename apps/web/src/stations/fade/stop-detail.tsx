@@ -1,6 +1,6 @@
-import { type Gradient, percents, type Stop } from '@mint-lamp/core/system/gradients/gradient';
-import { middleAfter, withEnd, withMiddle } from '@mint-lamp/core/system/gradients/stop-places';
-import type { Link } from '@mint-lamp/core/system/links/link';
+import { type Gradient, percents, type Stop } from '@mint-lamp/core/document/gradients/gradient';
+import type { Link } from '@mint-lamp/core/document/links/link';
+import { middleAfter, withEnd, withMiddle } from '@mint-lamp/core/edits/gradients/stop-places';
 import { useEditing } from '../../store/editing.ts';
 import { Button } from '../../ui/button.tsx';
 import { NumberField } from '../../ui/number-field.tsx';

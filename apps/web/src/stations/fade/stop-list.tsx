@@ -1,8 +1,8 @@
+import { type Gradient, movedTo, type Stop } from '@mint-lamp/core/document/gradients/gradient';
+import type { Link } from '@mint-lamp/core/document/links/link';
+import { linkName } from '@mint-lamp/core/document/links/link-name';
 import { percentOf } from '@mint-lamp/core/gradient/model';
-import { type Gradient, movedTo, type Stop } from '@mint-lamp/core/system/gradients/gradient';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import { linkName } from '@mint-lamp/core/system/links/link-name';
 import clsx from 'clsx';
 import { Plus, Trash2 } from 'lucide-react';
 import { memo } from 'react';

@@ -1,8 +1,8 @@
 import { fromRgb8 } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
-import { stopAt } from '@mint-lamp/core/system/gradients/gradient';
+import { stopAt } from '@mint-lamp/core/document/gradients/gradient';
+import type { Link } from '@mint-lamp/core/document/links/link';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import type { Link } from '@mint-lamp/core/system/links/link';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { newId, useEditing } from '../../store/editing.ts';

@@ -4,7 +4,7 @@ import { readColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
 import { atLightness, lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
 import { luminance } from '@mint-lamp/core/contrast/ratio';
-import { followingWords } from '@mint-lamp/core/system/families/following';
+import { followingWords } from '@mint-lamp/core/document/links/following';
 import type { ResolvedFamily, ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
 import clsx from 'clsx';
 import { GripVertical, Link2 } from 'lucide-react';

@@ -1,4 +1,4 @@
-import type { Picture } from '../../system/pictures/picture.ts';
+import type { Picture } from '../../document/pictures/picture.ts';
 
 /** A picture of the demo, before its file is read: what the file says of itself is added then. */
 type DemoPicture = Omit<Picture, 'content' | 'width' | 'height'> & {

@@ -1,12 +1,13 @@
 import { hexOfRgb8 } from '../../color/write.ts';
 import { paintedOver, type Rgba } from '../../contrast/ratio.ts';
-import type { ProjectDocument } from '../document.ts';
-import { type Link, plainLink } from '../links/link.ts';
-import { fade, type Painted, paint } from '../resolve/painted.ts';
-import type { Role } from '../roles/role.ts';
-import type { Family } from './family.ts';
-import { followedBy, followingBase } from './following.ts';
-import { type GrowthGround, groundOfGrowth } from './growth-ground.ts';
+import type { ProjectDocument } from '../../document/document.ts';
+import type { Family } from '../../document/families/family.ts';
+import { followedBy } from '../../document/links/following.ts';
+import { anyOnRole, type GrowthGround, groundOfGrowth } from '../../document/links/growth-ground.ts';
+import { type Link, plainLink } from '../../document/links/link.ts';
+import { rolesOf } from '../../document/roles/role.ts';
+import { fade, type Painted, paint } from '../painted.ts';
+import { followingBase } from './following-base.ts';
 import { type Families, type GrownFrom, type ResolvedFamily, resolveFamily } from './resolved-family.ts';
 
 export type FamilyMap = ReadonlyMap<string, ResolvedFamily>;
@@ -19,31 +20,6 @@ const isFree = (family: Family): boolean => {
   const ground = groundOfGrowth(family.growth);
   return !ground || ground.to === 'color';
 };
-
-// Lists never change, only their successors do.
-const onRoles = new WeakMap<readonly Family[], boolean>();
-const rolesById = new WeakMap<readonly Role[], ReadonlyMap<string, Role>>();
-
-/** Whether one of the families is grown on the colour of a role. */
-export function anyOnRole(families: readonly Family[]): boolean {
-  let known = onRoles.get(families);
-  if (known === undefined) {
-    known = families.some(({ growth }) => groundOfGrowth(growth)?.to === 'role');
-    onRoles.set(families, known);
-  }
-  return known;
-}
-
-/** The roles of a document by their ids. */
-export function rolesOf(roles: readonly Role[]): ReadonlyMap<string, Role> {
-  const byId = rolesById.get(roles) ?? new Map(roles.map((role) => [role.id, role]));
-  rolesById.set(roles, byId);
-  return byId;
-}
-
-/** The families that follow a base directly. */
-export const followersOf = (families: readonly Family[], id: string): Family[] =>
-  families.filter(({ follows }) => followedBy(follows).includes(id));
 
 const WHITE: Painted = paint('#ffffff');
 const hexOf = ({ r, g, b }: Rgba) => hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));

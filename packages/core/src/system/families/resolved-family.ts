@@ -1,8 +1,8 @@
 import { readColor } from '../../color/parse.ts';
+import type { Family } from '../../document/families/family.ts';
+import { grownOn } from '../../document/links/growth-ground.ts';
 import { grow } from '../../family/grow.ts';
-import { type Painted, paint } from '../resolve/painted.ts';
-import type { Family } from './family.ts';
-import { grownOn } from './growth-ground.ts';
+import { type Painted, paint } from '../painted.ts';
 
 export interface ResolvedShade extends Painted {
   readonly label: string;

@@ -1,6 +1,6 @@
+import type { Link } from '../../document/links/link.ts';
 import { writeGradientWith } from '../../gradient/write-css.ts';
-import type { Link } from '../links/link.ts';
-import type { Painted } from '../resolve/painted.ts';
+import type { Painted } from '../painted.ts';
 import { coloredGradient, type ResolvedGradient } from './resolved-gradient.ts';
 
 /** What a stop is written as: the link that it has, and the colour that this comes to. */

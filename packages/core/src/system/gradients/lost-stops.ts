@@ -1,8 +1,8 @@
+import type { Gradient } from '../../document/gradients/gradient.ts';
+import { pointersOf } from '../../document/gradients/pointers.ts';
+import type { ById } from '../by-id.ts';
 import type { Families } from '../families/resolved-family.ts';
-import type { ById } from '../resolve/by-id.ts';
 import type { ResolvedRole } from '../roles/resolved-role.ts';
-import type { Gradient } from './gradient.ts';
-import { pointersOf } from './pointers.ts';
 
 /** Gradients with stops that have no colour: by id, how many. */
 export type LostStops = ReadonlyMap<string, number>;

@@ -1,11 +1,11 @@
+import type { Gradient, Stop } from '../../document/gradients/gradient.ts';
+import { pointersOf } from '../../document/gradients/pointers.ts';
+import type { Link } from '../../document/links/link.ts';
 import type { ColorStop, CssGradient, Hint } from '../../gradient/model.ts';
+import type { ById } from '../by-id.ts';
 import type { Families } from '../families/resolved-family.ts';
-import type { Link } from '../links/link.ts';
-import type { ById } from '../resolve/by-id.ts';
-import { fade, type Painted, paint } from '../resolve/painted.ts';
+import { fade, type Painted, paint } from '../painted.ts';
 import type { ResolvedRole } from '../roles/resolved-role.ts';
-import type { Gradient, Stop } from './gradient.ts';
-import { pointersOf } from './pointers.ts';
 
 type Roles = ById<ResolvedRole>;
 type Colors = (Painted | null)[];

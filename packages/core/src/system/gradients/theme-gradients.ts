@@ -1,7 +1,7 @@
+import type { Gradient } from '../../document/gradients/gradient.ts';
+import { ById, indexById } from '../by-id.ts';
 import type { Families } from '../families/resolved-family.ts';
-import { ById, indexById } from '../resolve/by-id.ts';
 import type { ResolvedRole } from '../roles/resolved-role.ts';
-import type { Gradient } from './gradient.ts';
 import { type Changed, type ResolvedGradient, resolvedGradient } from './resolved-gradient.ts';
 
 type Roles = ById<ResolvedRole>;

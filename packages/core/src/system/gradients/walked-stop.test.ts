@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { rgb8ToOklch } from '../../color/gamut.ts';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
-import type { Link } from '../links/link.ts';
-import { paint } from '../resolve/painted.ts';
-import { resolveSystem } from '../resolve/resolve.ts';
+import type { Link } from '../../document/links/link.ts';
+import { paint } from '../painted.ts';
+import { resolveSystem } from '../resolve.ts';
 import { stopAtLightness, stopStepped } from './walked-stop.ts';
 
 const system = resolveSystem(SKERRY_LINE);

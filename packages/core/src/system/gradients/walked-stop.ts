@@ -1,11 +1,11 @@
 import { oklchToRgb8, rgb8ToOklch } from '../../color/gamut.ts';
 import { fromRgb8 } from '../../color/parse.ts';
 import { canonical } from '../../color/write.ts';
+import type { Link } from '../../document/links/link.ts';
+import type { ById } from '../by-id.ts';
+import { opacityOf, placeOf } from '../families/family-place.ts';
 import type { FamilyMap } from '../families/resolved-families.ts';
-import { opacityOf, placeOf } from '../links/family-place.ts';
-import type { Link } from '../links/link.ts';
-import type { ById } from '../resolve/by-id.ts';
-import type { Painted } from '../resolve/painted.ts';
+import type { Painted } from '../painted.ts';
 import type { ResolvedRole } from '../roles/resolved-role.ts';
 
 /** What a stop's link is looked up in. */

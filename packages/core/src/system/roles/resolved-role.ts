@@ -1,9 +1,9 @@
+import type { RoleLink } from '../../document/links/link.ts';
+import type { Role } from '../../document/roles/role.ts';
+import { ById } from '../by-id.ts';
 import type { Families } from '../families/resolved-family.ts';
-import type { RoleLink } from '../links/link.ts';
-import { ById } from '../resolve/by-id.ts';
-import { type Followed, follow, LOOP, NO_ROLE, type Target, UNSET } from '../resolve/follow.ts';
-import type { Painted } from '../resolve/painted.ts';
-import type { Role } from './role.ts';
+import { type Followed, follow, LOOP, NO_ROLE, type Target, UNSET } from '../follow.ts';
+import type { Painted } from '../painted.ts';
 import { placesAfter } from './role-pointers.ts';
 
 /** A role in one theme. */

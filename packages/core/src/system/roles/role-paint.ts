@@ -1,5 +1,5 @@
 import { gradientCss } from '../gradients/gradient-css.ts';
-import type { ResolvedTheme } from '../resolve/resolve.ts';
+import type { ResolvedTheme } from '../resolve.ts';
 
 /** What a role is painted with in a theme, as CSS of a background: a colour or a gradient; null where it comes to nothing. */
 export function rolePaint(theme: ResolvedTheme, id: string): string | null {

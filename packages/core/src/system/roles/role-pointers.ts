@@ -1,4 +1,4 @@
-import type { Role } from './role.ts';
+import type { Role } from '../../document/roles/role.ts';
 
 type Places = ReadonlyMap<string, readonly number[]>;
 

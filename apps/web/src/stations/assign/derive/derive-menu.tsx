@@ -1,4 +1,4 @@
-import { DERIVATIONS, type Derivation } from '@mint-lamp/core/system/edits/derivation';
+import { DERIVATIONS, type Derivation } from '@mint-lamp/core/edits/themes/derivation';
 import { memo, useState } from 'react';
 import { useDocumentPart, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';

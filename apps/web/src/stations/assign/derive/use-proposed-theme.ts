@@ -1,7 +1,7 @@
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { Derivation } from '@mint-lamp/core/system/edits/derivation';
-import type { RoleLink } from '@mint-lamp/core/system/links/link';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import type { RoleLink } from '@mint-lamp/core/document/links/link';
+import type { Derivation } from '@mint-lamp/core/edits/themes/derivation';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useJob } from '../../../jobs/use-job.ts';
 import { newId, useEditing } from '../../../store/editing.ts';

@@ -1,4 +1,4 @@
-import { MOST_FIRST_COLORS } from '@mint-lamp/core/system/edits/first-system';
+import { MOST_FIRST_COLORS } from '@mint-lamp/core/edits/first-system';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { SceneThumb } from '../../../scene/scene-thumb.tsx';

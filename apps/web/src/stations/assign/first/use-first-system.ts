@@ -1,13 +1,13 @@
 import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
+import type { Swatch } from '@mint-lamp/core/document/tray/swatch';
 import {
   type FirstChoices,
   type FirstSystem,
   firstSystem,
   MOST_FIRST_COLORS,
-} from '@mint-lamp/core/system/edits/first-system';
-import { paint } from '@mint-lamp/core/system/resolve/painted';
-import { STARTER_PARTS } from '@mint-lamp/core/system/roles/starter-parts';
-import type { Swatch } from '@mint-lamp/core/system/tray/swatch';
+} from '@mint-lamp/core/edits/first-system';
+import { STARTER_PARTS } from '@mint-lamp/core/edits/roles/starter-parts';
+import { paint } from '@mint-lamp/core/system/painted';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { newId, useEditing } from '../../../store/editing.ts';
 import { selectProject } from '../../../store/selectors.ts';

@@ -1,6 +1,6 @@
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { RoleLink } from '@mint-lamp/core/system/links/link';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import type { RoleLink } from '@mint-lamp/core/document/links/link';
 import type { LinkGrid } from './copied-links.ts';
 
 export interface CellPlace {

@@ -1,4 +1,4 @@
-import type { RoleLink } from '@mint-lamp/core/system/links/link';
+import type { RoleLink } from '@mint-lamp/core/document/links/link';
 
 /** Links by rows (roles) and columns (themes); null where there is none. */
 export type LinkGrid = readonly (readonly (RoleLink | null)[])[];

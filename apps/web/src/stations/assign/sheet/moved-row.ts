@@ -1,6 +1,6 @@
-import type { SimpleCommand } from '@mint-lamp/core/system/commands/command';
-import { roleMoved, rolesMoved } from '@mint-lamp/core/system/edits/arrange-roles';
-import type { Role } from '@mint-lamp/core/system/roles/role';
+import type { SimpleCommand } from '@mint-lamp/core/document/commands/command';
+import type { Role } from '@mint-lamp/core/document/roles/role';
+import { roleMoved, rolesMoved } from '@mint-lamp/core/edits/roles/arrange-roles';
 import type { RoleRow } from './role-rows.ts';
 
 /** The first role from a row on that is not the one that moves; null where there is none. */

@@ -1,4 +1,4 @@
-import type { Link } from '@mint-lamp/core/system/links/link';
+import type { Link } from '@mint-lamp/core/document/links/link';
 import { useState } from 'react';
 import { ShadeRack } from '../../../links/shade-rack.tsx';
 import { ofTab } from '../../../store/storage.ts';

@@ -1,4 +1,4 @@
-import type { Role } from '@mint-lamp/core/system/roles/role';
+import type { Role } from '@mint-lamp/core/document/roles/role';
 import { describe, expect, it } from 'vitest';
 import { roleRows } from './role-rows.ts';
 

@@ -1,11 +1,11 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
-import { plainLink, type RoleLink } from '@mint-lamp/core/system/links/link';
-import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
+import { plainLink, type RoleLink } from '@mint-lamp/core/document/links/link';
+import type { Role } from '@mint-lamp/core/document/roles/role';
+import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import type { RoleUse } from '@mint-lamp/core/document/roles/use-names';
+import type { Theme } from '@mint-lamp/core/document/themes/theme';
+import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
 import type { ResolvedRole } from '@mint-lamp/core/system/roles/resolved-role';
-import type { Role } from '@mint-lamp/core/system/roles/role';
-import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
-import type { RoleUse } from '@mint-lamp/core/system/roles/use-names';
-import type { Theme } from '@mint-lamp/core/system/themes/theme';
 import clsx from 'clsx';
 import { memo, useState } from 'react';
 import { useStore } from 'react-redux';

@@ -1,4 +1,4 @@
-import type { Theme } from '@mint-lamp/core/system/themes/theme';
+import type { Theme } from '@mint-lamp/core/document/themes/theme';
 import clsx from 'clsx';
 import { memo } from 'react';
 import { useThemeSwitch } from '../../../kinds/themes/use-theme-switch.ts';

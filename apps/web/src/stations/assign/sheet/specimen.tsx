@@ -1,4 +1,4 @@
-import type { RoleUse } from '@mint-lamp/core/system/roles/use-names';
+import type { RoleUse } from '@mint-lamp/core/document/roles/use-names';
 import clsx from 'clsx';
 import { memo } from 'react';
 import { paintedText } from '../../../ui/painted-text.ts';

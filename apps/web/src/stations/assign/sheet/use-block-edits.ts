@@ -1,6 +1,6 @@
-import { besideInFamily } from '@mint-lamp/core/system/links/family-place';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import { linkName } from '@mint-lamp/core/system/links/link-name';
+import type { Link } from '@mint-lamp/core/document/links/link';
+import { linkName } from '@mint-lamp/core/document/links/link-name';
+import { besideInFamily } from '@mint-lamp/core/system/families/family-place';
 import { useMemo } from 'react';
 import { useStore } from 'react-redux';
 import { toast } from 'sonner';

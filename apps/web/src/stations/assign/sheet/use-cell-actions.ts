@@ -1,4 +1,4 @@
-import type { Link } from '@mint-lamp/core/system/links/link';
+import type { Link } from '@mint-lamp/core/document/links/link';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef } from 'react';
 import { toast } from 'sonner';
 import type { CellBlock, CellPlace } from './cell-block.ts';

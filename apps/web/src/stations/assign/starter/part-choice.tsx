@@ -1,4 +1,4 @@
-import { STARTER_PARTS, type StarterPart } from '@mint-lamp/core/system/roles/starter-parts';
+import { STARTER_PARTS, type StarterPart } from '@mint-lamp/core/edits/roles/starter-parts';
 
 const NAMES: Readonly<Record<StarterPart, string>> = {
   page: 'page',

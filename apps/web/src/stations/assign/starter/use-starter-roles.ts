@@ -1,5 +1,5 @@
-import type { StarterPart } from '@mint-lamp/core/system/roles/starter-parts';
-import { type StarterRoles, starterRoles } from '@mint-lamp/core/system/roles/starter-roles';
+import type { StarterPart } from '@mint-lamp/core/edits/roles/starter-parts';
+import { type StarterRoles, starterRoles } from '@mint-lamp/core/edits/roles/starter-roles';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { newId, useEditing } from '../../../store/editing.ts';
 import { selectProject } from '../../../store/selectors.ts';

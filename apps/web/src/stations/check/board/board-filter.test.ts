@@ -1,7 +1,7 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import { readoutOf } from '@mint-lamp/core/system/readout/readout';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
-import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
+import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { readoutOf } from '@mint-lamp/core/judged/readout/readout';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import { describe, expect, it } from 'vitest';
 import { boardRows, EVERYTHING, failsIn, isOfKind, outerGroups } from './board-filter.ts';
 

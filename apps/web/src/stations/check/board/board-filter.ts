@@ -1,7 +1,7 @@
 import type { Content, Level } from '@mint-lamp/core/contrast/targets';
-import type { Pair } from '@mint-lamp/core/system/pairs/pair';
-import type { Readout } from '@mint-lamp/core/system/readout/readout';
-import type { Role } from '@mint-lamp/core/system/roles/role';
+import type { Pair } from '@mint-lamp/core/document/pairs/pair';
+import type { Role } from '@mint-lamp/core/document/roles/role';
+import type { Readout } from '@mint-lamp/core/judged/readout/readout';
 
 /** Which pairs the board shows; null and false for all. */
 export interface BoardFilter {

@@ -1,4 +1,4 @@
-import { EXEMPT_NAMES, EXEMPT_USES, type ExemptUse, type Pair } from '@mint-lamp/core/system/pairs/pair';
+import { EXEMPT_NAMES, EXEMPT_USES, type ExemptUse, type Pair } from '@mint-lamp/core/document/pairs/pair';
 import { useState } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { Choice } from '../../../ui/choice.tsx';

@@ -1,10 +1,10 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import type { Content, Level } from '@mint-lamp/core/contrast/targets';
-import { groundOf, measurePair } from '@mint-lamp/core/system/pairs/measure';
-import type { Pair } from '@mint-lamp/core/system/pairs/pair';
-import { sampleOf } from '@mint-lamp/core/system/pairs/sample';
-import { seenShort } from '@mint-lamp/core/system/readers/seen-pair';
-import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import type { Pair } from '@mint-lamp/core/document/pairs/pair';
+import { sampleOf } from '@mint-lamp/core/document/pairs/sample';
+import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { groundOf, measurePair } from '@mint-lamp/core/judged/pairs/measure';
+import { seenShort } from '@mint-lamp/core/judged/readers/seen-pair';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';

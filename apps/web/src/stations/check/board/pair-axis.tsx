@@ -1,10 +1,10 @@
 import { contrastMark, lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
 import { luminance, type Rgba } from '@mint-lamp/core/contrast/ratio';
-import { besideInFamily } from '@mint-lamp/core/system/links/family-place';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import { movedOnAxis } from '@mint-lamp/core/system/links/moved-on-axis';
-import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
-import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import type { Link } from '@mint-lamp/core/document/links/link';
+import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
+import { besideInFamily } from '@mint-lamp/core/system/families/family-place';
+import { movedOnAxis } from '@mint-lamp/core/system/families/moved-on-axis';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useStore } from 'react-redux';
 import { useEditing } from '../../../store/editing.ts';

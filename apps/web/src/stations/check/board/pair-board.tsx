@@ -1,7 +1,7 @@
-import { groundName } from '@mint-lamp/core/system/pairs/pair-name';
-import { sampleOf } from '@mint-lamp/core/system/pairs/sample';
-import type { Readout } from '@mint-lamp/core/system/readout/readout';
-import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
+import { groundName } from '@mint-lamp/core/document/pairs/pair-name';
+import { sampleOf } from '@mint-lamp/core/document/pairs/sample';
+import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import type { Readout } from '@mint-lamp/core/judged/readout/readout';
 import type { Ref } from 'react';
 import { useLongList } from '../../../ui/long-list.ts';
 import { useColumnsInView } from '../../../ui/wide-table.ts';

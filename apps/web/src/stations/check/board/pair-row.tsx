@@ -1,11 +1,11 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { shareWords } from '@mint-lamp/core/contrast/share-words';
 import { describeTarget } from '@mint-lamp/core/contrast/targets';
-import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
-import type { System } from '@mint-lamp/core/system/resolve/resolve';
+import { usageOf } from '@mint-lamp/core/document/roles/role-use';
+import type { RoleUse } from '@mint-lamp/core/document/roles/use-names';
+import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
+import type { System } from '@mint-lamp/core/system/resolve';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
-import { usageOf } from '@mint-lamp/core/system/roles/role-use';
-import type { RoleUse } from '@mint-lamp/core/system/roles/use-names';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
 import { memo, type Ref, useMemo } from 'react';

@@ -6,9 +6,9 @@ import {
   type Level,
   requiredRatio,
 } from '@mint-lamp/core/contrast/targets';
-import { MOST_WORDS, type Pair } from '@mint-lamp/core/system/pairs/pair';
-import type { PairChange } from '@mint-lamp/core/system/pairs/pair-commands';
-import { sampleOf } from '@mint-lamp/core/system/pairs/sample';
+import { MOST_WORDS, type Pair } from '@mint-lamp/core/document/pairs/pair';
+import type { PairChange } from '@mint-lamp/core/document/pairs/pair-commands';
+import { sampleOf } from '@mint-lamp/core/document/pairs/sample';
 import { useEditing } from '../../../store/editing.ts';
 import { useProjectDocument } from '../../../store/selectors.ts';
 import { Choice } from '../../../ui/choice.tsx';

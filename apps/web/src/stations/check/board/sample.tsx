@@ -1,6 +1,6 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { Pair } from '@mint-lamp/core/system/pairs/pair';
-import type { RoleUse } from '@mint-lamp/core/system/roles/use-names';
+import type { Pair } from '@mint-lamp/core/document/pairs/pair';
+import type { RoleUse } from '@mint-lamp/core/document/roles/use-names';
 import clsx from 'clsx';
 import { paintedText } from '../../../ui/painted-text.ts';
 

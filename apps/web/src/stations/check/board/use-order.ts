@@ -1,5 +1,5 @@
-import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
-import type { Readout } from '@mint-lamp/core/system/readout/readout';
+import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
+import type { Readout } from '@mint-lamp/core/judged/readout/readout';
 import { useEffect, useMemo, useState } from 'react';
 
 /** The measurements of the pair at a place in the document, theme by theme, or in one theme only. */

@@ -1,5 +1,5 @@
 import type { Content, Level } from '@mint-lamp/core/contrast/targets';
-import type { Pair } from '@mint-lamp/core/system/pairs/pair';
+import type { Pair } from '@mint-lamp/core/document/pairs/pair';
 import { newId } from '../../../store/editing.ts';
 
 /** The usual size of each kind of content, in CSS px. */

@@ -1,5 +1,5 @@
-import { MOST_WORDS } from '@mint-lamp/core/system/pairs/pair';
-import { wordsOf } from '@mint-lamp/core/system/project/sample-words';
+import { MOST_WORDS } from '@mint-lamp/core/document/pairs/pair';
+import { wordsOf } from '@mint-lamp/core/document/project/sample-words';
 import { useEditing } from '../../../store/editing.ts';
 import { useDocumentPart, useSampleWords } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';

@@ -1,8 +1,8 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { TableColor } from '@mint-lamp/core/system/readout/ratio-table';
-import type { System } from '@mint-lamp/core/system/resolve/resolve';
-import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
-import { usageOf } from '@mint-lamp/core/system/roles/role-use';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { usageOf } from '@mint-lamp/core/document/roles/role-use';
+import type { TableColor } from '@mint-lamp/core/judged/readout/ratio-table';
+import type { System } from '@mint-lamp/core/system/resolve';
 
 /** What stands along one side of the matrix. */
 export const SETS = [

@@ -1,5 +1,5 @@
 import { formatRatio, reaches } from '@mint-lamp/core/contrast/ratio';
-import { tableColorIn } from '@mint-lamp/core/system/readout/ratio-table';
+import { tableColorIn } from '@mint-lamp/core/judged/readout/ratio-table';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import clsx from 'clsx';

@@ -1,5 +1,5 @@
-import { ratioTable } from '@mint-lamp/core/system/readout/ratio-table';
-import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
+import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { ratioTable } from '@mint-lamp/core/judged/readout/ratio-table';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';

@@ -1,6 +1,6 @@
-import { linkName } from '@mint-lamp/core/system/links/link-name';
-import { partingOf, type ReaderTwins, readerTwins } from '@mint-lamp/core/system/readers/reader-twins';
-import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
+import { linkName } from '@mint-lamp/core/document/links/link-name';
+import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { partingOf, type ReaderTwins, readerTwins } from '@mint-lamp/core/judged/readers/reader-twins';
 import { simulate } from '@mint-lamp/core/vision/simulate';
 import { useMemo } from 'react';
 import { Link } from 'react-router';

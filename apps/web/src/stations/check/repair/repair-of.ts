@@ -1,8 +1,8 @@
-import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
-import type { Readout } from '@mint-lamp/core/system/readout/readout';
-import type { Repair } from '@mint-lamp/core/system/repairs/repair';
-import { repairPair } from '@mint-lamp/core/system/repairs/repair-pair';
-import { firstWay, type Way } from '@mint-lamp/core/system/repairs/ways';
+import type { Repair } from '@mint-lamp/core/edits/repairs/repair';
+import { repairPair } from '@mint-lamp/core/edits/repairs/repair-pair';
+import { firstWay, type Way } from '@mint-lamp/core/edits/repairs/ways';
+import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
+import type { Readout } from '@mint-lamp/core/judged/readout/readout';
 
 /** What stands below a failing pair: the way that is offered first, or why there is none. */
 export type Offered =

@@ -1,7 +1,7 @@
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import type { Readout } from '@mint-lamp/core/system/readout/readout';
-import { repairCommands } from '@mint-lamp/core/system/repairs/repair-all';
-import type { LinkRepair } from '@mint-lamp/core/system/repairs/repair-theme';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import { repairCommands } from '@mint-lamp/core/edits/repairs/repair-all';
+import type { LinkRepair } from '@mint-lamp/core/edits/repairs/repair-theme';
+import type { Readout } from '@mint-lamp/core/judged/readout/readout';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useJob } from '../../../jobs/use-job.ts';
 import { useEditing } from '../../../store/editing.ts';

@@ -1,6 +1,6 @@
 import { formatRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
-import { waysOf } from '@mint-lamp/core/system/repairs/ways';
+import { waysOf } from '@mint-lamp/core/edits/repairs/ways';
+import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
 import { useMemo } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { selectReadout } from '../../../store/selectors.ts';

@@ -1,6 +1,6 @@
-import { slug } from '@mint-lamp/core/system/names';
-import { EXEMPT_NAMES } from '@mint-lamp/core/system/pairs/pair';
-import { type ContrastReport, reportOf } from '@mint-lamp/core/system/readout/report';
+import { slug } from '@mint-lamp/core/document/names';
+import { EXEMPT_NAMES } from '@mint-lamp/core/document/pairs/pair';
+import { type ContrastReport, reportOf } from '@mint-lamp/core/judged/readout/report';
 import clsx from 'clsx';
 import { useMemo, useState } from 'react';
 import { useStore } from 'react-redux';

@@ -1,5 +1,5 @@
-import { sameJson } from '@mint-lamp/core/system/compare/same';
-import { type SceneUse, suggestions } from '@mint-lamp/core/system/pairs/suggested-pairs';
+import { sameJson } from '@mint-lamp/core/edits/compare/same';
+import { type SceneUse, suggestions } from '@mint-lamp/core/judged/pairs/suggested-pairs';
 import { useCallback, useMemo, useState } from 'react';
 import { newId, useEditing } from '../../../store/editing.ts';
 import { useProjectDocument, useTheme } from '../../../store/selectors.ts';

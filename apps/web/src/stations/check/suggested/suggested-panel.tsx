@@ -1,9 +1,9 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
-import type { DeclinedPair } from '@mint-lamp/core/system/declined/declined-pair';
-import { groundOf, measurePair } from '@mint-lamp/core/system/pairs/measure';
-import { pairName } from '@mint-lamp/core/system/pairs/pair-name';
-import type { Suggestion } from '@mint-lamp/core/system/pairs/suggested-pairs';
-import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
+import type { DeclinedPair } from '@mint-lamp/core/document/declined/declined-pair';
+import { pairName } from '@mint-lamp/core/document/pairs/pair-name';
+import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { groundOf, measurePair } from '@mint-lamp/core/judged/pairs/measure';
+import type { Suggestion } from '@mint-lamp/core/judged/pairs/suggested-pairs';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { newId, useEditing } from '../../../store/editing.ts';

@@ -1,5 +1,5 @@
-import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
-import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
+import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { PaintedArea } from './painted-area.tsx';
 

@@ -1,7 +1,7 @@
+import type { Backdrop } from '@mint-lamp/core/document/pairs/backdrop';
+import type { Pair } from '@mint-lamp/core/document/pairs/pair';
+import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import { type Area, areaWithin } from '@mint-lamp/core/gradient/area';
-import type { Backdrop } from '@mint-lamp/core/system/pairs/backdrop';
-import type { Pair } from '@mint-lamp/core/system/pairs/pair';
-import type { Picture } from '@mint-lamp/core/system/pictures/picture';
 
 /** px of a box that a gradient is tried in first: about a banner. */
 const BOX = { width: 720, height: 160 };

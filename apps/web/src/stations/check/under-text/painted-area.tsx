@@ -1,8 +1,8 @@
+import type { Pair } from '@mint-lamp/core/document/pairs/pair';
+import type { Picture } from '@mint-lamp/core/document/pictures/picture';
+import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
-import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
-import type { Pair } from '@mint-lamp/core/system/pairs/pair';
-import type { Picture } from '@mint-lamp/core/system/pictures/picture';
-import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import { useMemo } from 'react';
 import { useDocumentPart, useProjectId } from '../../../store/selectors.ts';

@@ -1,9 +1,9 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { shareWords } from '@mint-lamp/core/contrast/share-words';
+import { type Backdrop, LONGEST_BOX } from '@mint-lamp/core/document/pairs/backdrop';
 import { type Area, areaWithin } from '@mint-lamp/core/gradient/area';
-import { type Backdrop, LONGEST_BOX } from '@mint-lamp/core/system/pairs/backdrop';
-import type { Measurement } from '@mint-lamp/core/system/pairs/measurement';
-import type { ResolvedTheme } from '@mint-lamp/core/system/resolve/resolve';
+import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import { useEditing } from '../../../store/editing.ts';
 import { useDocumentPart } from '../../../store/selectors.ts';
 import { AreaBox } from '../../../ui/area-box.tsx';

@@ -1,6 +1,6 @@
-import type { Pair } from '@mint-lamp/core/system/pairs/pair';
-import { sampleOf } from '@mint-lamp/core/system/pairs/sample';
-import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import type { Pair } from '@mint-lamp/core/document/pairs/pair';
+import { sampleOf } from '@mint-lamp/core/document/pairs/sample';
+import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
 import { useEditing } from '../../../store/editing.ts';
 import { useProjectDocument, useSystem } from '../../../store/selectors.ts';
 import { Choice } from '../../../ui/choice.tsx';

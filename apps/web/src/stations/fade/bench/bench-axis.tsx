@@ -1,4 +1,4 @@
-import type { AlongGradient, Stretch } from '@mint-lamp/core/contrast/along-gradient';
+import type { AlongGradient, Stretch } from '@mint-lamp/core/gradient/along-gradient';
 import { type CssGradient, percentOf } from '@mint-lamp/core/gradient/model';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { type PointerEvent, useMemo, useRef } from 'react';

@@ -1,5 +1,5 @@
-import { type Gradient, percents, stopsOf } from '@mint-lamp/core/system/gradients/gradient';
-import { withEnd, withMiddle } from '@mint-lamp/core/system/gradients/stop-places';
+import { type Gradient, percents, stopsOf } from '@mint-lamp/core/document/gradients/gradient';
+import { withEnd, withMiddle } from '@mint-lamp/core/edits/gradients/stop-places';
 import { memo, type ReactElement, useState } from 'react';
 import { useStore } from 'react-redux';
 import { useEditing } from '../../../store/editing.ts';

@@ -1,9 +1,9 @@
 import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
-import { sameJson } from '@mint-lamp/core/system/compare/same';
-import { movedTo, type Stop } from '@mint-lamp/core/system/gradients/gradient';
+import { movedTo, type Stop } from '@mint-lamp/core/document/gradients/gradient';
+import type { Link } from '@mint-lamp/core/document/links/link';
+import { sameJson } from '@mint-lamp/core/edits/compare/same';
 import { stopAtLightness, stopStepped } from '@mint-lamp/core/system/gradients/walked-stop';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import type { Painted } from '@mint-lamp/core/system/resolve/painted';
+import type { Painted } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
 import { type KeyboardEvent, memo, type PointerEvent, useRef } from 'react';
 import { useStore } from 'react-redux';

@@ -1,6 +1,6 @@
+import type { Gradient, Stop } from '@mint-lamp/core/document/gradients/gradient';
+import { withEnd, withMiddle } from '@mint-lamp/core/edits/gradients/stop-places';
 import { percentOf } from '@mint-lamp/core/gradient/model';
-import type { Gradient, Stop } from '@mint-lamp/core/system/gradients/gradient';
-import { withEnd, withMiddle } from '@mint-lamp/core/system/gradients/stop-places';
 import { memo } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { SideMark } from './side-mark.tsx';

@@ -1,9 +1,9 @@
 import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
+import type { Stop } from '@mint-lamp/core/document/gradients/gradient';
 import type { MixingSpace } from '@mint-lamp/core/gradient/interpolate';
 import { type CssGradient, colorAtPlace, percentOf, placeStops } from '@mint-lamp/core/gradient/model';
 import { writeGradient } from '@mint-lamp/core/gradient/write-css';
-import type { Stop } from '@mint-lamp/core/system/gradients/gradient';
 import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 
 /** The line of a gradient laid straight, once, from 0 to 100 %; null when no stop has a colour. */

@@ -1,5 +1,5 @@
-import type { AlongGradient, Stretch } from '@mint-lamp/core/contrast/along-gradient';
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
+import type { AlongGradient, Stretch } from '@mint-lamp/core/gradient/along-gradient';
 
 /** The stretches on which the text passes as strong lines on the strip's own axis, the worst place as a cross, and the stretch under its box. */
 export function TextLane({ along, under }: { along: AlongGradient; under: Stretch | null }) {

@@ -1,6 +1,3 @@
-import { angleOf, centerIn, radiiIn } from '@mint-lamp/core/gradient/geometry';
-import { gradientLine, type Point } from '@mint-lamp/core/gradient/line';
-import type { Place } from '@mint-lamp/core/gradient/model';
 import {
   type ConicShape,
   type Gradient,
@@ -8,7 +5,10 @@ import {
   type LinearShape,
   type RadialShape,
   shapeOf,
-} from '@mint-lamp/core/system/gradients/gradient';
+} from '@mint-lamp/core/document/gradients/gradient';
+import { angleOf, centerIn, radiiIn } from '@mint-lamp/core/gradient/geometry';
+import { gradientLine, type Point } from '@mint-lamp/core/gradient/line';
+import type { Place } from '@mint-lamp/core/gradient/model';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import type { BoxSize } from './purposes.ts';

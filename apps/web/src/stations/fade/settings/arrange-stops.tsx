@@ -1,10 +1,10 @@
+import type { Gradient } from '@mint-lamp/core/document/gradients/gradient';
 import {
   evenlySpaced,
   mirrored,
   rotatedColors,
   turnedRound,
-} from '@mint-lamp/core/system/gradients/arranged-stops';
-import type { Gradient } from '@mint-lamp/core/system/gradients/gradient';
+} from '@mint-lamp/core/edits/gradients/arranged-stops';
 import { memo } from 'react';
 import { newId, useEditing } from '../../../store/editing.ts';
 import { Button } from '../../../ui/button.tsx';

@@ -1,7 +1,7 @@
-import { familyOfColors } from '@mint-lamp/core/system/families/family-of-colors';
-import { cutColors, cutStops, FEWEST_CUTS, MOST_CUTS } from '@mint-lamp/core/system/gradients/cut-gradient';
+import { freeName, slugsOf } from '@mint-lamp/core/document/names';
+import { familyOfColors } from '@mint-lamp/core/edits/families/family-of-colors';
+import { cutColors, cutStops, FEWEST_CUTS, MOST_CUTS } from '@mint-lamp/core/edits/gradients/cut-gradient';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { freeName, slugsOf } from '@mint-lamp/core/system/names';
 import { memo, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';

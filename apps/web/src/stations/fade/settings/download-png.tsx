@@ -1,6 +1,6 @@
+import { slug } from '@mint-lamp/core/document/names';
 import { LARGEST_SIDE } from '@mint-lamp/core/gradient/raster';
 import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { slug } from '@mint-lamp/core/system/names';
 import { memo, useEffect, useRef, useState } from 'react';
 import { JobCalledOff } from '../../../jobs/job.ts';
 import { runJob } from '../../../jobs/run-job.ts';

@@ -1,7 +1,7 @@
+import { slug } from '@mint-lamp/core/document/names';
 import { gradientForms } from '@mint-lamp/core/exchange/gradient-forms';
 import { writeGradientSvg } from '@mint-lamp/core/exchange/gradient-svg';
 import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { slug } from '@mint-lamp/core/system/names';
 import { memo, useMemo } from 'react';
 import { useSystem } from '../../../store/selectors.ts';
 import { useSettled } from '../../../store/use-settled.ts';

@@ -1,5 +1,5 @@
-import type { Gradient } from '@mint-lamp/core/system/gradients/gradient';
-import { movedBeside, neighbourOf } from '@mint-lamp/core/system/gradients/gradient-sections';
+import type { Gradient } from '@mint-lamp/core/document/gradients/gradient';
+import { movedBeside, neighbourOf } from '@mint-lamp/core/edits/gradients/gradient-sections';
 import { ArrowLeft, ArrowRight, Bookmark } from 'lucide-react';
 import { memo, useId } from 'react';
 import { useEditing } from '../../../store/editing.ts';

@@ -1,4 +1,3 @@
-import type { Place, RadialSize } from '@mint-lamp/core/gradient/model';
 import {
   angleOf,
   type Gradient,
@@ -6,7 +5,8 @@ import {
   type LinearShape,
   type RadialShape,
   shapeOf,
-} from '@mint-lamp/core/system/gradients/gradient';
+} from '@mint-lamp/core/document/gradients/gradient';
+import type { Place, RadialSize } from '@mint-lamp/core/gradient/model';
 import { useEditing } from '../../../store/editing.ts';
 import { Choice } from '../../../ui/choice.tsx';
 import { NumberField } from '../../../ui/number-field.tsx';

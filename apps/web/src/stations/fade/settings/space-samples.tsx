@@ -1,7 +1,7 @@
 import type { HueWay } from '@mint-lamp/core/color/mix';
+import type { Gradient } from '@mint-lamp/core/document/gradients/gradient';
 import type { MixingSpace } from '@mint-lamp/core/gradient/interpolate';
 import type { CssGradient } from '@mint-lamp/core/gradient/model';
-import type { Gradient } from '@mint-lamp/core/system/gradients/gradient';
 import clsx from 'clsx';
 import { memo } from 'react';
 import { useEditing } from '../../../store/editing.ts';

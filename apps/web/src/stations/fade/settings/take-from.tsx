@@ -1,5 +1,5 @@
-import type { SimpleCommand } from '@mint-lamp/core/system/commands/command';
-import { type Gradient, shapeOf } from '@mint-lamp/core/system/gradients/gradient';
+import type { SimpleCommand } from '@mint-lamp/core/document/commands/command';
+import { type Gradient, shapeOf } from '@mint-lamp/core/document/gradients/gradient';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import { useState } from 'react';
 import { newId, useEditing } from '../../../store/editing.ts';

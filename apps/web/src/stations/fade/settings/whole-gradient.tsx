@@ -1,6 +1,6 @@
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import { sameJson } from '@mint-lamp/core/system/compare/same';
-import { type GradientShift, NO_SHIFT, shiftedStops } from '@mint-lamp/core/system/gradients/shifted-stops';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import { sameJson } from '@mint-lamp/core/edits/compare/same';
+import { type GradientShift, NO_SHIFT, shiftedStops } from '@mint-lamp/core/edits/gradients/shifted-stops';
 import { useEffect, useMemo, useState } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { selectProject, useTheme } from '../../../store/selectors.ts';

@@ -1,8 +1,8 @@
 import { isLargeText } from '@mint-lamp/core/contrast/targets';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { LONGEST_BOX } from '@mint-lamp/core/document/pairs/backdrop';
+import type { Pair } from '@mint-lamp/core/document/pairs/pair';
 import { type Area, areaWithin } from '@mint-lamp/core/gradient/area';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { LONGEST_BOX } from '@mint-lamp/core/system/pairs/backdrop';
-import type { Pair } from '@mint-lamp/core/system/pairs/pair';
 import { newId } from '../../../store/editing.ts';
 import type { BoxSize } from '../preview/purposes.ts';
 

@@ -1,4 +1,3 @@
-import { type AlongGradient, alongGradient } from '@mint-lamp/core/contrast/along-gradient';
 import {
   groundsUnder,
   shareFailing,
@@ -6,17 +5,18 @@ import {
   worstOnGrounds,
 } from '@mint-lamp/core/contrast/over-colors';
 import { type Rgba, reaches } from '@mint-lamp/core/contrast/ratio';
+import { applyCommand } from '@mint-lamp/core/document/commands/apply';
+import type { Command } from '@mint-lamp/core/document/commands/command';
+import { veilRepair } from '@mint-lamp/core/edits/repairs/least-veil';
+import { type AlongGradient, alongGradient } from '@mint-lamp/core/gradient/along-gradient';
 import { areaWithin } from '@mint-lamp/core/gradient/area';
 import { colorsAt, coveredBy } from '@mint-lamp/core/gradient/covered';
 import { paintIn } from '@mint-lamp/core/gradient/geometry';
 import { type CssGradient, placeStops } from '@mint-lamp/core/gradient/model';
-import { applyCommand } from '@mint-lamp/core/system/commands/apply';
-import type { Command } from '@mint-lamp/core/system/commands/command';
-import { measureSingleLayersWith } from '@mint-lamp/core/system/pairs/layered';
-import { groundOf, measurePair } from '@mint-lamp/core/system/pairs/measure';
-import { underTexts } from '@mint-lamp/core/system/pairs/under-text';
-import { veilRepair } from '@mint-lamp/core/system/repairs/least-veil';
-import { resolveSystem } from '@mint-lamp/core/system/resolve/resolve';
+import { measureSingleLayersWith } from '@mint-lamp/core/judged/pairs/layered';
+import { groundOf, measurePair } from '@mint-lamp/core/judged/pairs/measure';
+import { underTexts } from '@mint-lamp/core/judged/pairs/under-text';
+import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import { useDeferredValue, useMemo } from 'react';
 import { useSystem, useTheme } from '../../../store/selectors.ts';

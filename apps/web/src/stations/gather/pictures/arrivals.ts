@@ -1,6 +1,6 @@
+import { MOST_NAME } from '@mint-lamp/core/document/names';
+import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import { MOST_PICTURE_BYTES, PICTURE_KINDS_IN_WORDS, pictureKindOf } from '@mint-lamp/core/picture/kind';
-import { MOST_NAME } from '@mint-lamp/core/system/names';
-import type { Picture } from '@mint-lamp/core/system/pictures/picture';
 import type { KeptAnswer } from '@mint-lamp/core/wire/pictures';
 import { useSyncExternalStore } from 'react';
 import { fetchPicture, keepPicture } from '../../../store/api.ts';

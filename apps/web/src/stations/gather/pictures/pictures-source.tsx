@@ -1,4 +1,4 @@
-import type { Picture } from '@mint-lamp/core/system/pictures/picture';
+import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import { Trash2, X } from 'lucide-react';
 import { useStore } from 'react-redux';
 import { Link, useNavigate } from 'react-router';

@@ -1,9 +1,9 @@
 import { readColor } from '@mint-lamp/core/color/parse';
+import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/command';
+import { slugsOf } from '@mint-lamp/core/document/names';
+import type { Round } from '@mint-lamp/core/document/rounds/round';
+import { basesOf, type ProposedSystem } from '@mint-lamp/core/edits/rounds/propose-systems';
 import { nameOf } from '@mint-lamp/core/names/names';
-import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
-import { slugsOf } from '@mint-lamp/core/system/names';
-import { basesOf, type ProposedSystem } from '@mint-lamp/core/system/rounds/propose-systems';
-import type { Round } from '@mint-lamp/core/system/rounds/round';
 import { useMemo, useState } from 'react';
 import { newFamily } from '../../../kinds/families/new-family.ts';
 import { newSwatches } from '../../../kinds/tray/new-swatches.ts';

@@ -1,6 +1,6 @@
-import { writeRoleName } from '@mint-lamp/core/system/roles/role-name';
+import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import type { Keeping } from '@mint-lamp/core/edits/rounds/kept';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
-import type { Keeping } from '@mint-lamp/core/system/rounds/kept';
 import { useDocumentPart, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';

@@ -1,4 +1,4 @@
-import type { ProposedSystem } from '@mint-lamp/core/system/rounds/propose-systems';
+import type { ProposedSystem } from '@mint-lamp/core/edits/rounds/propose-systems';
 import { memo } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { SmallPage } from './small-page.tsx';

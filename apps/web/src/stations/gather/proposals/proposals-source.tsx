@@ -1,7 +1,7 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { keptAndFree } from '@mint-lamp/core/system/rounds/kept';
-import type { ProposedSystem } from '@mint-lamp/core/system/rounds/propose-systems';
-import { MOST_KEPT, MOST_SEED, type Round, type Way } from '@mint-lamp/core/system/rounds/round';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { MOST_KEPT, MOST_SEED, type Round, type Way } from '@mint-lamp/core/document/rounds/round';
+import { keptAndFree } from '@mint-lamp/core/edits/rounds/kept';
+import type { ProposedSystem } from '@mint-lamp/core/edits/rounds/propose-systems';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';

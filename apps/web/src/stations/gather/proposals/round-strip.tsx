@@ -1,4 +1,4 @@
-import type { Round, Way } from '@mint-lamp/core/system/rounds/round';
+import type { Round, Way } from '@mint-lamp/core/document/rounds/round';
 import clsx from 'clsx';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';

@@ -1,4 +1,4 @@
-import type { PagePaint } from '@mint-lamp/core/system/rounds/propose-systems';
+import type { PagePaint } from '@mint-lamp/core/edits/rounds/propose-systems';
 import { memo } from 'react';
 import { useSampleWords } from '../../../store/selectors.ts';
 

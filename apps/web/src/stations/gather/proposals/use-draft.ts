@@ -1,5 +1,5 @@
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import type { Keeping } from '@mint-lamp/core/system/rounds/kept';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import type { Keeping } from '@mint-lamp/core/edits/rounds/kept';
 import { useEffect, useState } from 'react';
 import { ofTab } from '../../../store/storage.ts';
 

@@ -1,6 +1,6 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import type { RibbonPlace } from '@mint-lamp/core/harmony/ribbon';
-import type { Member } from '@mint-lamp/core/system/relatives/relatives';
+import type { Member } from '@mint-lamp/core/system/relatives';
 import clsx from 'clsx';
 import { memo, useRef } from 'react';
 import { useSettled } from '../../../store/use-settled.ts';

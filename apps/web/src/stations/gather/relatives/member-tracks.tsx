@@ -1,6 +1,7 @@
 import { maxChroma, oklchToRgb8 } from '@mint-lamp/core/color/gamut';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
-import type { Member, Shift } from '@mint-lamp/core/system/relatives/relatives';
+import type { Shift } from '@mint-lamp/core/document/relatives/relatives';
+import type { Member } from '@mint-lamp/core/system/relatives';
 import { Track } from '../../../ui/track.tsx';
 
 interface MemberTracksProps {

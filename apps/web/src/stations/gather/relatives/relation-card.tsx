@@ -1,15 +1,14 @@
 import { oklchToRgb8 } from '@mint-lamp/core/color/gamut';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
-import { type ColorFacts, factsOf } from '@mint-lamp/core/harmony/facts';
-import type { RibbonPlace } from '@mint-lamp/core/harmony/ribbon';
 import {
   NO_SHIFT,
   type RelationRow,
-  relativesOf,
   type Shift,
-  sourceOklch,
   withShift,
-} from '@mint-lamp/core/system/relatives/relatives';
+} from '@mint-lamp/core/document/relatives/relatives';
+import { type ColorFacts, factsOf } from '@mint-lamp/core/harmony/facts';
+import type { RibbonPlace } from '@mint-lamp/core/harmony/ribbon';
+import { relativesOf, sourceOklch } from '@mint-lamp/core/system/relatives';
 import { memo, useCallback, useMemo, useRef, useState } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { useSettled } from '../../../store/use-settled.ts';

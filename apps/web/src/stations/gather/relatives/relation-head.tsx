@@ -1,5 +1,5 @@
+import { hasOwn, type RelationRow } from '@mint-lamp/core/document/relatives/relatives';
 import { ADJUSTABLE } from '@mint-lamp/core/harmony/relations';
-import { hasOwn, type RelationRow } from '@mint-lamp/core/system/relatives/relatives';
 import clsx from 'clsx';
 import { memo } from 'react';
 import { useEditing } from '../../../store/editing.ts';

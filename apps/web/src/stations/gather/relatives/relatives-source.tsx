@@ -1,8 +1,9 @@
 import { parseColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
+import { rowOf } from '@mint-lamp/core/document/relatives/relatives';
 import { RELATIONS } from '@mint-lamp/core/harmony/relations';
 import { hueRibbon } from '@mint-lamp/core/harmony/ribbon';
-import { rowOf, sourceOklch } from '@mint-lamp/core/system/relatives/relatives';
+import { sourceOklch } from '@mint-lamp/core/system/relatives';
 import { useMemo } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { useDocumentPart } from '../../../store/selectors.ts';

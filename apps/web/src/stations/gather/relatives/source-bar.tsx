@@ -3,7 +3,7 @@ import { maxChroma, oklchToRgb8 } from '@mint-lamp/core/color/gamut';
 import type { Triple } from '@mint-lamp/core/color/kernel';
 import { readColor } from '@mint-lamp/core/color/parse';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
-import { sourceOklch } from '@mint-lamp/core/system/relatives/relatives';
+import { sourceOklch } from '@mint-lamp/core/system/relatives';
 import { useMemo, useRef } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { ColorChip } from '../../../ui/color-chip.tsx';

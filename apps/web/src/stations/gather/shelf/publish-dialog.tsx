@@ -1,13 +1,13 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
+import { grownOn } from '@mint-lamp/core/document/links/growth-ground';
+import { groupsOf } from '@mint-lamp/core/document/tray/swatch';
 import { writeCss } from '@mint-lamp/core/exchange/css';
 import { writeGradient } from '@mint-lamp/core/gradient/write-css';
 import { gradientColors } from '@mint-lamp/core/shelf/ready-made';
 import { MOST_PALETTE, MOST_SET_COLORS, MOST_WORDS, type NewSet } from '@mint-lamp/core/shelf/shelf-set';
-import { grownOn } from '@mint-lamp/core/system/families/growth-ground';
 import { paintedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { paint } from '@mint-lamp/core/system/resolve/painted';
-import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
-import { groupsOf } from '@mint-lamp/core/system/tray/swatch';
+import { paint } from '@mint-lamp/core/system/painted';
+import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
 import type { ShelfSet } from '@mint-lamp/core/wire/shelf';
 import { useId, useState } from 'react';
 import { publishSet } from '../../../store/api.ts';

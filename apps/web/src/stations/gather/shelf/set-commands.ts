@@ -1,11 +1,11 @@
 import { fromRgb8 } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
+import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/command';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { plainlyGrounded } from '@mint-lamp/core/document/links/growth-ground';
+import { freeName, MOST_NAME, slugsOf } from '@mint-lamp/core/document/names';
+import { gradientFromCss } from '@mint-lamp/core/edits/gradients/gradient-from-css';
 import { readGradient } from '@mint-lamp/core/gradient/read-css';
-import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
-import type { ProjectDocument } from '@mint-lamp/core/system/document';
-import { plainlyGrounded } from '@mint-lamp/core/system/families/growth-ground';
-import { gradientFromCss } from '@mint-lamp/core/system/gradients/gradient-from-css';
-import { freeName, MOST_NAME, slugsOf } from '@mint-lamp/core/system/names';
 import type { ShelfSet } from '@mint-lamp/core/wire/shelf';
 import { newFamily } from '../../../kinds/families/new-family.ts';
 import { newId } from '../../../store/editing.ts';

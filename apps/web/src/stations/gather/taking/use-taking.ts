@@ -1,5 +1,5 @@
+import type { TextOver } from '@mint-lamp/core/document/pictures/picture';
 import type { FittedStop } from '@mint-lamp/core/gradient/fit';
-import type { TextOver } from '@mint-lamp/core/system/pictures/picture';
 import { useMemo, useRef } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';

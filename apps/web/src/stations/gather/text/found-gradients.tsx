@@ -1,15 +1,15 @@
 import { fromRgb8 } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { FoundGradient } from '@mint-lamp/core/gradient/find-css';
-import { writeGradient } from '@mint-lamp/core/gradient/write-css';
+import { numberedName, slugsOf } from '@mint-lamp/core/document/names';
 import {
   LINKED_WITHIN,
   pastedGradient,
   pasteNotes,
   whyNotPasted,
-} from '@mint-lamp/core/system/gradients/pasted-gradient';
-import { numberedName, slugsOf } from '@mint-lamp/core/system/names';
+} from '@mint-lamp/core/edits/gradients/pasted-gradient';
+import type { FoundGradient } from '@mint-lamp/core/gradient/find-css';
+import { writeGradient } from '@mint-lamp/core/gradient/write-css';
 import { memo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';

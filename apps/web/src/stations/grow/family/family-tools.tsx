@@ -1,4 +1,4 @@
-import { duplicated } from '@mint-lamp/core/system/edits/family-edits';
+import { duplicated } from '@mint-lamp/core/edits/families/family-edits';
 import { memo } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';

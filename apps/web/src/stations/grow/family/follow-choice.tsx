@@ -1,11 +1,11 @@
-import { cut } from '@mint-lamp/core/system/edits/family-edits';
-import type { Family } from '@mint-lamp/core/system/families/family';
+import type { Family } from '@mint-lamp/core/document/families/family';
 import {
   type Following,
   followedBy,
   followingWords,
   MOST_TINT,
-} from '@mint-lamp/core/system/families/following';
+} from '@mint-lamp/core/document/links/following';
+import { cut } from '@mint-lamp/core/edits/families/family-edits';
 import { memo, useMemo, useState } from 'react';
 import { useStore } from 'react-redux';
 import { useEditing } from '../../../store/editing.ts';

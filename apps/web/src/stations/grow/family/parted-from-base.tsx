@@ -1,4 +1,4 @@
-import { linksToBase } from '@mint-lamp/core/system/edits/link-to-base';
+import { linksToBase } from '@mint-lamp/core/edits/families/link-to-base';
 import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
 import { useMemo, useState } from 'react';
 import { useStore } from 'react-redux';

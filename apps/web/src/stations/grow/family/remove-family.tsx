@@ -1,7 +1,7 @@
-import { type Replacement, removed } from '@mint-lamp/core/system/edits/family-edits';
-import { usesOfFamily } from '@mint-lamp/core/system/edits/relink';
-import { followersOf } from '@mint-lamp/core/system/families/resolved-families';
-import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
+import { followersOf } from '@mint-lamp/core/document/links/following';
+import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { type Replacement, removed } from '@mint-lamp/core/edits/families/family-edits';
+import { usesOfFamily } from '@mint-lamp/core/edits/links/relink';
 import { useState } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';

@@ -1,4 +1,4 @@
-import { split, splitPlaces } from '@mint-lamp/core/system/edits/family-edits';
+import { split, splitPlaces } from '@mint-lamp/core/edits/families/family-edits';
 import type { ResolvedFamily, ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
 import { useState } from 'react';
 import { useStore } from 'react-redux';

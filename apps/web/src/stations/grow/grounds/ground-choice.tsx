@@ -1,5 +1,5 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
-import type { Link } from '@mint-lamp/core/system/links/link';
+import type { Link } from '@mint-lamp/core/document/links/link';
 import { X } from 'lucide-react';
 import { memo } from 'react';
 import { LinkPicker } from '../../../links/link-picker.tsx';

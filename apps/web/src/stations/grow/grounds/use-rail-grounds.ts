@@ -1,9 +1,9 @@
 import { paintedOver, type Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { Link } from '@mint-lamp/core/system/links/link';
-import { linkName } from '@mint-lamp/core/system/links/link-name';
-import { groundOf } from '@mint-lamp/core/system/pairs/measure';
-import { follow, NO_ROLE } from '@mint-lamp/core/system/resolve/follow';
-import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve/resolve';
+import type { Link } from '@mint-lamp/core/document/links/link';
+import { linkName } from '@mint-lamp/core/document/links/link-name';
+import { groundOf } from '@mint-lamp/core/judged/pairs/measure';
+import { follow, NO_ROLE } from '@mint-lamp/core/system/follow';
+import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
 import { useCallback, useRef, useState } from 'react';
 import { useSystem, useTheme } from '../../../store/selectors.ts';
 import { ofTab } from '../../../store/storage.ts';

@@ -1,6 +1,6 @@
 import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
+import { grownOf } from '@mint-lamp/core/edits/families/family-edits';
 import { type DrawnStep, drawnFrom, LEAST_CHROMA, withStepMoved } from '@mint-lamp/core/family/drawn';
-import { grownOf } from '@mint-lamp/core/system/edits/family-edits';
 import { type KeyboardEvent, memo, type PointerEvent, useMemo, useRef } from 'react';
 import { useStore } from 'react-redux';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';

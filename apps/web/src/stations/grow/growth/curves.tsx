@@ -1,4 +1,4 @@
-import { grownOf } from '@mint-lamp/core/system/edits/family-edits';
+import { grownOf } from '@mint-lamp/core/edits/families/family-edits';
 import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useSettled } from '../../../store/use-settled.ts';

@@ -1,8 +1,8 @@
 import { fromRgb8 } from '@mint-lamp/core/color/parse';
+import { emptyDocument } from '@mint-lamp/core/document/document';
+import { documentSchema } from '@mint-lamp/core/document/document-schema';
 import { drawnFrom } from '@mint-lamp/core/family/drawn';
 import { growShades, USUAL_GROWTH } from '@mint-lamp/core/family/growth';
-import { emptyDocument } from '@mint-lamp/core/system/document';
-import { documentSchema } from '@mint-lamp/core/system/document-schema';
 import { describe, expect, it, test } from 'vitest';
 import { evenRatios, GROWTH_KINDS, growthOfKind, kindOf, withCount } from './growth-kinds.ts';
 

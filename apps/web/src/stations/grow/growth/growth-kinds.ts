@@ -1,8 +1,8 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import { contrastRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
+import type { FamilyGrowth } from '@mint-lamp/core/document/links/growth-ground';
 import { type DrawnGrowth, labelBetween, withoutStep, withStepBetween } from '@mint-lamp/core/family/drawn';
 import { USUAL_GROWTH } from '@mint-lamp/core/family/growth';
-import type { FamilyGrowth } from '@mint-lamp/core/system/families/growth-ground';
 
 /** The kinds of growth as a designer chooses among them: mixing is three of them. */
 export type GrowthKind = 'lightness' | 'white' | 'black' | 'grey' | 'opacity' | 'contrast' | 'drawn';

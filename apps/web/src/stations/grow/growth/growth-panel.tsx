@@ -1,9 +1,9 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
+import type { FamilyGrowth } from '@mint-lamp/core/document/links/growth-ground';
+import { grownOf } from '@mint-lamp/core/edits/families/family-edits';
+import { usesOfFamily } from '@mint-lamp/core/edits/links/relink';
 import { drawnFrom } from '@mint-lamp/core/family/drawn';
-import { grownOf } from '@mint-lamp/core/system/edits/family-edits';
-import { usesOfFamily } from '@mint-lamp/core/system/edits/relink';
-import type { FamilyGrowth } from '@mint-lamp/core/system/families/growth-ground';
-import { paint } from '@mint-lamp/core/system/resolve/painted';
+import { paint } from '@mint-lamp/core/system/painted';
 import { memo } from 'react';
 import { useStore } from 'react-redux';
 import { useEditing } from '../../../store/editing.ts';

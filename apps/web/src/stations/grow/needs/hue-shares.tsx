@@ -1,4 +1,4 @@
-import { FEW_HUES, type HueInUse } from '@mint-lamp/core/system/readout/needs';
+import { FEW_HUES, type HueInUse } from '@mint-lamp/core/judged/readout/needs';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';

@@ -1,6 +1,6 @@
-import type { Command, SimpleCommand } from '@mint-lamp/core/system/commands/command';
-import { groundOfGrowth } from '@mint-lamp/core/system/families/growth-ground';
-import type { KeptRecipe } from '@mint-lamp/core/system/recipes/recipe';
+import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/command';
+import { groundOfGrowth } from '@mint-lamp/core/document/links/growth-ground';
+import type { KeptRecipe } from '@mint-lamp/core/document/recipes/recipe';
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { useEditing } from '../../../store/editing.ts';

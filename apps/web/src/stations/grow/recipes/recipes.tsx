@@ -1,5 +1,5 @@
-import { freeName, slugsOf } from '@mint-lamp/core/system/names';
-import type { KeptRecipe } from '@mint-lamp/core/system/recipes/recipe';
+import { freeName, slugsOf } from '@mint-lamp/core/document/names';
+import type { KeptRecipe } from '@mint-lamp/core/document/recipes/recipe';
 import { Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';
 import { useStore } from 'react-redux';

@@ -1,4 +1,4 @@
-import type { SimpleCommand } from '@mint-lamp/core/system/commands/command';
+import type { SimpleCommand } from '@mint-lamp/core/document/commands/command';
 import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
 import { useState } from 'react';
 import { useEditing } from '../../../store/editing.ts';

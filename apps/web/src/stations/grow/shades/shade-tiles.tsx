@@ -1,6 +1,6 @@
 import { contrastRatio, formatRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { ResolvedFamily, ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
-import { paint } from '@mint-lamp/core/system/resolve/painted';
+import { paint } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
 import { memo } from 'react';
 import { useNavigate } from 'react-router';

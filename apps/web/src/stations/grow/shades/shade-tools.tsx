@@ -1,7 +1,7 @@
-import { baseFromShade, familyFromShade, shadeInserted } from '@mint-lamp/core/system/edits/shade-edits';
-import { MOST_SHADES } from '@mint-lamp/core/system/families/family';
+import { MOST_SHADES } from '@mint-lamp/core/document/families/family';
+import { freeName, slugsOf } from '@mint-lamp/core/document/names';
+import { baseFromShade, familyFromShade, shadeInserted } from '@mint-lamp/core/edits/families/shade-edits';
 import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
-import { freeName, slugsOf } from '@mint-lamp/core/system/names';
 import { memo } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';

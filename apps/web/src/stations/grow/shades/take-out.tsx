@@ -1,6 +1,6 @@
-import { countUses, type Instead, usesOfFamily } from '@mint-lamp/core/system/edits/relink';
-import { shadeTakenOut } from '@mint-lamp/core/system/edits/shade-edits';
-import { roleNameIn } from '@mint-lamp/core/system/roles/role-name';
+import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { shadeTakenOut } from '@mint-lamp/core/edits/families/shade-edits';
+import { countUses, type Instead, usesOfFamily } from '@mint-lamp/core/edits/links/relink';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../../addresses.ts';

@@ -1,8 +1,8 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
 import { readColor } from '@mint-lamp/core/color/parse';
+import { nearTwin } from '@mint-lamp/core/judged/readout/near-twin';
 import { sampledText } from '@mint-lamp/core/picture/sample';
-import { nearTwin } from '@mint-lamp/core/system/resolve/near-twin';
-import type { System } from '@mint-lamp/core/system/resolve/resolve';
+import type { System } from '@mint-lamp/core/system/resolve';
 import { useSystem } from '../../../../store/selectors.ts';
 import { useResting } from '../../../../ui/use-resting.ts';
 import { Crosshair } from './crosshair.tsx';

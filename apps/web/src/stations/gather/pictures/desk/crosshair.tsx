@@ -1,4 +1,4 @@
-import type { Place } from '@mint-lamp/core/system/pictures/picture';
+import type { Place } from '@mint-lamp/core/document/pictures/picture';
 import { AreaSquare } from './area-square.tsx';
 import { type DeskView, type Size, toBox } from './view.ts';
 

@@ -1,4 +1,4 @@
-import type { Side } from '@mint-lamp/core/system/pictures/picture';
+import type { Side } from '@mint-lamp/core/document/pictures/picture';
 import { Minus, PanelRightClose, PanelRightOpen, Plus } from 'lucide-react';
 import { Button } from '../../../../ui/button.tsx';
 import { Choice } from '../../../../ui/choice.tsx';

@@ -1,5 +1,5 @@
+import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import type { PictureLine } from '@mint-lamp/core/picture/row';
-import type { Picture } from '@mint-lamp/core/system/pictures/picture';
 import { PlaceHandle } from './place-handle.tsx';
 import type { DeskViewing } from './use-desk-view.ts';
 import { type DeskView, type Size, toBox } from './view.ts';

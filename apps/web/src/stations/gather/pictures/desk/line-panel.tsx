@@ -1,5 +1,5 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
-import { LINKED_WITHIN } from '@mint-lamp/core/system/gradients/pasted-gradient';
+import { LINKED_WITHIN } from '@mint-lamp/core/edits/gradients/pasted-gradient';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../../../ui/button.tsx';
 import { Track } from '../../../../ui/track.tsx';

@@ -1,7 +1,7 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
+import type { Place, Side } from '@mint-lamp/core/document/pictures/picture';
+import { nearTwin } from '@mint-lamp/core/judged/readout/near-twin';
 import { sampledText } from '@mint-lamp/core/picture/sample';
-import type { Place, Side } from '@mint-lamp/core/system/pictures/picture';
-import { nearTwin } from '@mint-lamp/core/system/resolve/near-twin';
 import { useEffect, useRef } from 'react';
 import { useSystem } from '../../../../store/selectors.ts';
 import type { Size } from './view.ts';

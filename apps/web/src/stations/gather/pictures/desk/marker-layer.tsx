@@ -1,4 +1,4 @@
-import type { Marker, Picture } from '@mint-lamp/core/system/pictures/picture';
+import type { Marker, Picture } from '@mint-lamp/core/document/pictures/picture';
 import clsx from 'clsx';
 import { useEditing } from '../../../../store/editing.ts';
 import { AreaSquare } from './area-square.tsx';

@@ -1,6 +1,6 @@
 import { NOTATIONS } from '@mint-lamp/core/color/notations';
 import { readColor } from '@mint-lamp/core/color/parse';
-import type { Marker, Picture } from '@mint-lamp/core/system/pictures/picture';
+import type { Marker, Picture } from '@mint-lamp/core/document/pictures/picture';
 import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { useState } from 'react';

@@ -1,6 +1,6 @@
+import type { Picture, Side } from '@mint-lamp/core/document/pictures/picture';
 import type { PictureLine } from '@mint-lamp/core/picture/row';
 import { sampledText } from '@mint-lamp/core/picture/sample';
-import type { Picture, Side } from '@mint-lamp/core/system/pictures/picture';
 import { useCallback, useState } from 'react';
 import { createPortal } from 'react-dom';
 import type { OpenedPicture } from '../../../../pixels/opened-picture.ts';

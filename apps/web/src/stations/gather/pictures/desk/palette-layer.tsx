@@ -1,4 +1,4 @@
-import type { Picture, Side } from '@mint-lamp/core/system/pictures/picture';
+import type { Picture, Side } from '@mint-lamp/core/document/pictures/picture';
 import clsx from 'clsx';
 import { useState } from 'react';
 import type { Light } from '../../../../pixels/pixel-worker.ts';

@@ -1,4 +1,4 @@
-import type { Picture } from '@mint-lamp/core/system/pictures/picture';
+import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import clsx from 'clsx';
 import { ArrowLeft } from 'lucide-react';
 import { useState } from 'react';

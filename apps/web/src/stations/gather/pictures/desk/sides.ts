@@ -1,4 +1,4 @@
-import { SIDES, type Side } from '@mint-lamp/core/system/pictures/picture';
+import { SIDES, type Side } from '@mint-lamp/core/document/pictures/picture';
 
 export const SIDE_OPTIONS = SIDES.map((side) => ({
   value: String(side),

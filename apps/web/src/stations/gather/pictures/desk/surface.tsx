@@ -1,4 +1,4 @@
-import type { Side } from '@mint-lamp/core/system/pictures/picture';
+import type { Side } from '@mint-lamp/core/document/pictures/picture';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { arrowStep } from './place-handle.tsx';
 import { sideByKey } from './sides.ts';

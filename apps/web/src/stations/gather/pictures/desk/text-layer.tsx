@@ -1,4 +1,4 @@
-import type { Picture, TextOver } from '@mint-lamp/core/system/pictures/picture';
+import type { Picture, TextOver } from '@mint-lamp/core/document/pictures/picture';
 import { type PointerEvent, useRef } from 'react';
 import { useEditing } from '../../../../store/editing.ts';
 import { useSampleWords } from '../../../../store/selectors.ts';

@@ -6,8 +6,8 @@ import {
   type Level,
   requiredRatio,
 } from '@mint-lamp/core/contrast/targets';
+import type { Picture, TextOver } from '@mint-lamp/core/document/pictures/picture';
 import { sampledText } from '@mint-lamp/core/picture/sample';
-import type { Picture, TextOver } from '@mint-lamp/core/system/pictures/picture';
 import clsx from 'clsx';
 import { useEditing } from '../../../../store/editing.ts';
 import { Button } from '../../../../ui/button.tsx';

@@ -1,4 +1,4 @@
-import type { Place } from '@mint-lamp/core/system/pictures/picture';
+import type { Place } from '@mint-lamp/core/document/pictures/picture';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { Latest } from '../../../../pixels/latest.ts';
 import type { OpenedPicture } from '../../../../pixels/opened-picture.ts';

@@ -1,5 +1,5 @@
+import type { Marker } from '@mint-lamp/core/document/pictures/picture';
 import { sampledText } from '@mint-lamp/core/picture/sample';
-import type { Marker } from '@mint-lamp/core/system/pictures/picture';
 import { useEffect, useRef, useState } from 'react';
 import { Latest } from '../../../../pixels/latest.ts';
 import type { OpenedPicture } from '../../../../pixels/opened-picture.ts';

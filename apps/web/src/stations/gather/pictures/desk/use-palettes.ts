@@ -1,4 +1,4 @@
-import type { MovedColor } from '@mint-lamp/core/system/pictures/picture';
+import type { MovedColor } from '@mint-lamp/core/document/pictures/picture';
 import { useEffect, useState } from 'react';
 import type { OpenedPicture } from '../../../../pixels/opened-picture.ts';
 import type { PaletteRow } from '../../../../pixels/pixel-worker.ts';

@@ -1,5 +1,5 @@
-import type { TextOver } from '@mint-lamp/core/system/pictures/picture';
-import { paint } from '@mint-lamp/core/system/resolve/painted';
+import type { TextOver } from '@mint-lamp/core/document/pictures/picture';
+import { paint } from '@mint-lamp/core/system/painted';
 import { useEffect, useRef, useState } from 'react';
 import { Latest } from '../../../../pixels/latest.ts';
 import type { OpenedPicture } from '../../../../pixels/opened-picture.ts';

@@ -1,0 +1,240 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it, test } from 'vitest';
+import { readColor } from '../../color/parse.ts';
+import { MINT_LAMP_INTERFACE } from '../../demo/interface.ts';
+import { SKERRY_LINE } from '../../demo/skerry-line.ts';
+import { writeCss } from '../../exchange/css.ts';
+import { declarationsOf } from '../../exchange/declarations.fixture.ts';
+import { type Growth, grow } from '../../family/grow.ts';
+import { resolveSystem } from '../../system/resolve.ts';
+import { after } from '../commands/after.fixture.ts';
+import type { Command } from '../commands/command.ts';
+import { commandSchema } from '../commands/command-schema.ts';
+import { ENTWINED } from '../commands/small-documents.fixture.ts';
+import { DOCUMENT_VERSION, type ProjectDocument } from '../document.ts';
+import { documentSchema } from '../document-schema.ts';
+import { NO_WORDS } from '../project/sample-words.ts';
+import { roleNameIn } from '../roles/role-name.ts';
+import { readLater } from './later.ts';
+import { bringCommand, bringDocument } from './versions.ts';
+
+const fixture = (name: string) => readFileSync(new URL(`fixtures/${name}`, import.meta.url), 'utf8');
+const stored = (name: string) => JSON.parse(fixture(name));
+
+/** A document without what came with version 5: the words of its samples, and declined pairs. */
+const wordless = (document: ProjectDocument): ProjectDocument => ({
+  ...document,
+  words: NO_WORDS,
+  declined: [],
+});
+
+/** A stored document in today's form, as the schema has it. */
+function brought(name: string): ProjectDocument {
+  const result = bringDocument(stored(name));
+  if (!result.ok) throw new Error(result.why);
+  const { error } = documentSchema.validate(result.value);
+  if (error) throw error;
+  return result.value as ProjectDocument;
+}
+
+describe('documents of version 1', () => {
+  test.each([
+    ['skerry-line-1.json', SKERRY_LINE],
+    ['interface-1.json', MINT_LAMP_INTERFACE],
+  ])('%s is what that demo is today', (name, today) => {
+    expect(brought(name)).toEqual(wordless(today));
+  });
+
+  it('export what they exported then', () => {
+    const css = writeCss(resolveSystem(brought('skerry-line-1.json')));
+    expect(declarationsOf(css)).toEqual(declarationsOf(fixture('skerry-line-1.css')));
+  });
+
+  it('take the commands of that version, and export then too what they exported', () => {
+    const unsent = Object.values(stored('unsent-1.json')).map((old) => {
+      const result = bringCommand(old, 1);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    expect(unsent).toHaveLength(10);
+    const doc = after(brought('edited-1.json'), ...unsent);
+    expect(roleNameIn(doc.roles, 'ticket-stub')).toBe('ticket.stub-no-1.quiet-text');
+    expect(declarationsOf(writeCss(resolveSystem(doc)))).toEqual(
+      declarationsOf(fixture('edited-and-sent-1.css')),
+    );
+  });
+});
+
+describe('documents of version 2', () => {
+  it('have trays without groups', () => {
+    expect(brought('skerry-line-2.json')).toEqual(wordless(SKERRY_LINE));
+  });
+
+  it('take the commands of that version', () => {
+    const unsent = Object.values(stored('unsent-2.json')).map((kept) => {
+      const { form, command } = kept as { form: number; command: unknown };
+      const result = bringCommand(command, form);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    const { tray } = after(brought('skerry-line-2.json'), ...unsent);
+    expect(tray.map(({ id, group, added }) => [id, group, added]).slice(2, 3)).toEqual([['rope', '', 0]]);
+    expect(tray.at(-1)).toEqual({ id: 'tar', name: 'Tar', color: '#202020', group: '', added: 0 });
+  });
+});
+
+describe('documents of version 3', () => {
+  it('have no pictures, relatives, rounds of proposals, recipes or notes', () => {
+    expect(brought('skerry-line-3.json')).toEqual(wordless(SKERRY_LINE));
+  });
+
+  it('have families that follow nobody, and grow on plain colours what they grew then', () => {
+    const old = stored('grown-3.json').families as { base: string; growth: Growth }[];
+    const now = brought('grown-3.json');
+    const { families } = resolveSystem(now);
+    now.families.forEach(({ id, follows }, i) => {
+      expect(follows).toBeNull();
+      const { base, growth } = old[i]!;
+      expect(families.get(id)!.shades.map(({ css }) => css)).toEqual(
+        grow(readColor(base), growth).map(({ hex }) => hex),
+      );
+    });
+    expect(now.families[3]!.growth).toMatchObject({ ground: { to: 'color', color: '#07191e' } });
+  });
+
+  it('take commands that bring growths along, in a batch too', () => {
+    const commands = (stored('unsent-3.json') as unknown[]).map((old) => {
+      const result = bringCommand(old, 3);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    const { families } = after(brought('grown-3.json'), ...commands);
+    expect(families.at(-1)).toMatchObject({
+      id: 'mist',
+      follows: null,
+      growth: { kind: 'opacity', ground: { to: 'color', color: '#ffffff' } },
+    });
+    expect(families[1]!.growth).toMatchObject({ ground: { to: 'color', color: '#ffffff' } });
+    expect(families[4]!.growth).toMatchObject({ kind: 'mix' });
+  });
+
+  it('take other commands of that version as they are', () => {
+    const { swatch, ...rest } = stored('add-swatch-3.json');
+    const result = bringCommand({ ...rest, swatch }, 3);
+    expect(result.ok && commandSchema.validate(result.value).error).toBeUndefined();
+    const { tray, pictures } = after(brought('skerry-line-3.json'), { ...rest, swatch } as Command);
+    expect([tray.at(-1), pictures]).toEqual([swatch, []]);
+  });
+});
+
+describe('documents of version 4', () => {
+  it('have no words of their own for samples, and no pair was declined', () => {
+    expect(brought('skerry-line-4.json')).toEqual(wordless(SKERRY_LINE));
+    expect(brought('entwined-4.json')).toEqual(wordless(ENTWINED));
+  });
+
+  it('take the commands of that version, with pairs that have nothing that may be left out', () => {
+    const commands = (stored('unsent-4.json') as unknown[]).map((old) => {
+      const result = bringCommand(old, 4);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    const { pairs } = after(brought('skerry-line-4.json'), ...commands);
+    expect([pairs[0]!.id, pairs.at(-1)]).toEqual([
+      'p10',
+      {
+        id: 'p9',
+        foreground: 'text-main',
+        background: 'page-sunken',
+        target: { level: 'AAA', content: 'large' },
+        size: 28,
+        weight: 700,
+      },
+    ]);
+    expect(pairs).toHaveLength(SKERRY_LINE.pairs.length + 1);
+  });
+});
+
+describe('documents of version 5', () => {
+  it('have gradients in no group, none a favourite, and none paints a role', () => {
+    expect(brought('skerry-line-5.json')).toEqual(SKERRY_LINE);
+    expect(brought('entwined-5.json')).toEqual(ENTWINED);
+  });
+
+  it('take the commands of that version', () => {
+    const commands = (stored('unsent-5.json') as unknown[]).map((old) => {
+      const result = bringCommand(old, 5);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    const { gradients, roles } = after(brought('skerry-line-5.json'), ...commands);
+    expect(gradients[0]).toMatchObject({ id: 'first-light', kind: 'conic', from: 30, space: 'srgb' });
+    expect(Object.keys(gradients[0]!)).not.toContain('group');
+    expect(roles.find(({ id }) => id === 'action-fill')!.links).toMatchObject({
+      day: { to: 'shade', family: 'buoy', shade: '700' },
+      glare: { to: 'role', role: 'text-main', opacity: 0.5 },
+    });
+  });
+});
+
+describe('bringing along', () => {
+  it('leaves today’s documents and commands as they are', () => {
+    expect(bringDocument(SKERRY_LINE)).toEqual({ ok: true, value: SKERRY_LINE });
+    const command: Command = { type: 'removeTheme', theme: 'night' };
+    expect(bringCommand(command, DOCUMENT_VERSION)).toEqual({ ok: true, value: command });
+  });
+
+  test.each([
+    [{ ...SKERRY_LINE, version: DOCUMENT_VERSION + 1 }, 'later'],
+    [{ ...SKERRY_LINE, version: 0 }, 'unreadable'],
+    [{ ...SKERRY_LINE, version: '1' }, 'unreadable'],
+    [{ version: 1, roles: 7 }, 'unreadable'],
+    [null, 'unreadable'],
+    ['text', 'unreadable'],
+  ])('says why not, %#', (document, why) => {
+    expect(bringDocument(document)).toEqual({ ok: false, why });
+  });
+
+  it('says why not of commands, and never throws', () => {
+    expect(bringCommand({ type: 'addRole' }, 1)).toEqual({ ok: false, why: 'unreadable' });
+    expect(bringCommand({ type: 'removeTheme', theme: 'x' }, 9)).toEqual({ ok: false, why: 'later' });
+    expect(bringCommand({ type: 'constructor' }, 1)).toMatchObject({ ok: true });
+  });
+});
+
+describe('a document of a later version', () => {
+  it('is read as far as its things are of today’s form', () => {
+    const later = {
+      ...SKERRY_LINE,
+      version: DOCUMENT_VERSION + 1,
+      moods: ['calm'],
+      roles: [
+        { ...SKERRY_LINE.roles[0], mood: 'calm' },
+        { id: 'spiral', kind: 'unheard of' },
+      ],
+    };
+    const { moods: _, ...rest } = later;
+    expect(readLater(later)).toEqual({
+      ...rest,
+      version: DOCUMENT_VERSION,
+      roles: [SKERRY_LINE.roles[0]],
+    });
+  });
+
+  test.each([[null], [7], [{ version: 9 }], [{ ...SKERRY_LINE, themes: [] }], [{ ...SKERRY_LINE, name: 5 }]])(
+    'that says too little is not shown, %#',
+    (stored) => {
+      expect(readLater(stored)).toBeNull();
+    },
+  );
+});

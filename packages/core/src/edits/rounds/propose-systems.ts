@@ -1,0 +1,158 @@
+import { rgbToOklab, type Triple } from '../../color/kernel.ts';
+import { hexOfRgb8 } from '../../color/write.ts';
+import { luminance } from '../../contrast/ratio.ts';
+import { applyCommand } from '../../document/commands/apply.ts';
+import type { SimpleCommand } from '../../document/commands/command.ts';
+import type { ProjectDocument } from '../../document/document.ts';
+import type { Round } from '../../document/rounds/round.ts';
+import { proposeInParts } from '../../harmony/proposals.ts';
+import { alikeIn, type Readout, readoutOf } from '../../judged/readout/readout.ts';
+import { paint } from '../../system/painted.ts';
+import { type ResolvedTheme, resolveSystem, type System } from '../../system/resolve.ts';
+
+/** A proposal with what it would make of the system. */
+export interface ProposedSystem {
+  /** `#rrggbb`: the kept colours, one for each free family, then what was added, dark to light. */
+  readonly colors: readonly string[];
+  /** Pairs that would pass, of all, over all themes. */
+  readonly passing: number;
+  readonly pairs: number;
+  /** Pairs of colours too alike to tell apart, over all themes; and colours outside sRGB. */
+  readonly alike: number;
+  readonly outside: number;
+  /** How a small page would be painted. */
+  readonly page: PagePaint;
+}
+
+/** A small page: its ground with text, and other grounds with theirs. CSS colours. */
+export interface PagePaint {
+  readonly ground: string;
+  readonly text: string;
+  readonly blocks: readonly Block[];
+}
+
+/** Blocks that a small page has room for. */
+const MOST_BLOCKS = 4;
+
+const rgbOf = (text: string): Triple => {
+  const { r, g, b } = paint(text);
+  return [r, g, b];
+};
+
+/** The free families of a round that are still there, with the base that a proposal has for each. */
+export function basesOf(
+  document: ProjectDocument,
+  round: Round,
+  colors: readonly string[],
+): { readonly family: string; readonly base: string; readonly was: string }[] {
+  // One that follows others by now has no base to set.
+  const known = new Map(
+    document.families.filter(({ follows }) => !follows).map(({ id, base }) => [id, base]),
+  );
+  return round.free.flatMap(({ family }, i) => {
+    const was = known.get(family);
+    const base = colors[round.kept.length + i];
+    return was === undefined || base === undefined ? [] : [{ family, base, was }];
+  });
+}
+
+interface Block {
+  readonly ground: string;
+  readonly text: string;
+}
+
+/** Those whose grounds are most unlike the page's and each other's, one after the other. */
+function unlike(page: Block, blocks: readonly Block[]): Block[] {
+  const out: Block[] = [];
+  const labOf = ({ ground }: Block) => rgbToOklab(...rgbOf(ground));
+  const left = blocks.map((block) => ({ block, lab: labOf(block), far: Number.POSITIVE_INFINITY }));
+  for (let last = labOf(page); out.length < MOST_BLOCKS && left.length; ) {
+    for (const one of left) one.far = Math.min(one.far, Math.hypot(...one.lab.map((v, i) => v - last[i]!)));
+    left.sort((a, b) => b.far - a.far);
+    const next = left.shift()!;
+    out.push(next.block);
+    last = next.lab;
+  }
+  return out;
+}
+
+/** A small page by the pairs of the system, the ground of the page first; or by the colours alone where there are none. */
+function pageOf(system: System, theme: ResolvedTheme, colors: readonly string[]): PagePaint {
+  const { document } = system;
+  const blocks = new Map<string, Block>();
+  for (const { foreground, background } of document.pairs) {
+    if (blocks.has(background)) continue;
+    const [text, ground] = [theme.roles.get(foreground)?.color, theme.roles.get(background)?.color];
+    if (text && ground?.alpha === 1) blocks.set(background, { ground: ground.css, text: text.css });
+  }
+  const page = (document.ground && blocks.get(document.ground)) || blocks.values().next().value;
+  if (!page) return pageOfColors(colors);
+  return {
+    ...page,
+    blocks: unlike(
+      page,
+      [...blocks.values()].filter((one) => one !== page),
+    ),
+  };
+}
+
+function pageOfColors(colors: readonly string[]): PagePaint {
+  const sorted = [...new Set(colors)].sort((a, b) => luminance(paint(a)) - luminance(paint(b)));
+  const [dark, pale] = [sorted[0] ?? '#000000', sorted[sorted.length - 1] ?? '#ffffff'];
+  const textOn = (ground: string) => (luminance(paint(ground)) > 0.18 ? dark : pale);
+  return {
+    ground: pale,
+    text: dark,
+    blocks: sorted
+      .slice(1, -1)
+      .slice(-MOST_BLOCKS)
+      .map((ground) => ({ ground, text: textOn(ground) })),
+  };
+}
+
+/**
+ * The proposals of a round, `wanted` of them, each with what the readout would count if it were adopted whole. Stops
+ * after each with the share that is done, 0–1. The document is not changed.
+ */
+export function* proposeSystems(
+  document: ProjectDocument,
+  round: Round,
+  wanted: number,
+): Generator<number, ProposedSystem[]> {
+  const recipe = {
+    ...round,
+    kept: round.kept.map(rgbOf),
+    free: round.free.map(({ base }) => rgbOf(base)),
+    of: round.of.map((colors) => colors.map(rgbOf)),
+  };
+  const parts = proposeInParts(recipe, wanted);
+  let step = parts.next();
+  for (; !step.done; step = parts.next()) yield step.value * 0.2;
+  const made = step.value;
+  const out: ProposedSystem[] = [];
+  let system = resolveSystem(document);
+  let readout: Readout = readoutOf(system);
+  for (const { colors } of made) {
+    const hexes = colors.map(([r, g, b]) => hexOfRgb8(r, g, b));
+    const commands = basesOf(document, round, hexes).map(
+      ({ family, base }): SimpleCommand => ({ type: 'setBase', family, color: base }),
+    );
+    const result = applyCommand(document, { type: 'batch', label: 'propose', commands });
+    const changed = result.ok ? result.document : document;
+    system = resolveSystem(changed, system);
+    readout = readoutOf(system, readout);
+    const theme = system.themes.values().next().value!;
+    const now = readout;
+    out.push({
+      colors: hexes,
+      passing: now.passingOverall,
+      pairs: now.pairs * now.themes,
+      alike: [...system.themes.keys()].reduce((sum, id) => sum + alikeIn(now, id).length, 0),
+      outside: now.outside.length,
+      page: pageOf(system, theme, hexes),
+    });
+    yield 0.2 + (0.8 * out.length) / made.length;
+  }
+  // Those first that leave the most to be read.
+  return out.sort((a, b) => b.passing - a.passing || a.alike - b.alike);
+}
