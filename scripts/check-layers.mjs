@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
 import { ROOT } from './setup/run.mjs';
 
@@ -6,6 +6,14 @@ import { ROOT } from './setup/run.mjs';
 
 // Tests; and the one file that holds a script for Node as the text that it writes.
 const NO_CORE = /\.test\.ts$|exchange\/check-script\.ts$/;
+
+const DOCUMENT = 'packages/core/src/document/';
+/** A file of a kind of thing: a folder of the document with a `kind.ts`. */
+const KIND = new RegExp(
+  `^${DOCUMENT}(${readdirSync(join(ROOT, DOCUMENT))
+    .filter((name) => existsSync(join(ROOT, DOCUMENT, name, 'kind.ts')))
+    .join('|')})/`,
+);
 
 const RULES = [
   {
@@ -53,11 +61,21 @@ const RULES = [
     },
   },
   {
-    says: 'kinds of things in the core know each other, but not how they are put together',
-    in: /^packages\/core\/src\/document\/(project|themes|families|roles|pairs|declined|gradients|tray|links|pictures|relatives|rounds|recipes|notes)\//,
+    says: 'a kind of thing knows links, names and ids of others, and no more of them',
+    in: KIND,
     not: /\.test\.ts$/,
-    forbids: (target) =>
-      /document\/(commands\/(command|apply|describe|command-schema)|document-schema|versions\/)/.test(target),
+    forbids: (target, _statement, file) =>
+      target.startsWith(DOCUMENT) &&
+      !/document\/((naming|links|schema)\/|commands\/(definition|lists|refusal)\.|(kind|limits|same)\.)/.test(
+        target,
+      ) &&
+      KIND.exec(target)?.[1] !== KIND.exec(file)[1],
+  },
+  {
+    says: 'what all kinds are made of knows none of them',
+    in: /^packages\/core\/src\/document\/((naming|links)\/|schema\/(?!of-kinds)|(kind|limits|same)\.)/,
+    not: /\.test\.ts$/,
+    forbids: (target) => KIND.test(target) || /document\/(document|kinds|document-schema)\./.test(target),
   },
 ];
 

@@ -9,11 +9,9 @@ const OF_EVERY_PROJECT = new RegExp(
   [
     'node_modules/(redux|immer|redux-thunk|@reduxjs|use-sync-external-store|react-redux)/',
     String.raw`core/src/(color/(mix|split|computed|parse|write|difference|describe)|contrast/(ratio|targets)|family/(growth|drawn|recipes|grow))\.ts`,
-    String.raw`core/src/(harmony/relations|gradient/(interpolate|area|write-css)|document/names)\.ts`,
-    String.raw`core/src/document/(commands/(lists|apply|refusal|describe)|links/(circles|following|growth-ground)|project/sample-words|notes/note(-name)?)\.ts`,
-    String.raw`core/src/document/\w+/\w+-commands\.ts`,
-    String.raw`core/src/document/roles/(role|role-name|role-use|use-names|painted-by-gradients)\.ts`,
-    String.raw`core/src/document/(declined/declined-pair|pictures/picture|rounds/round|tray/(swatch|arrangement)|pairs/pair(-name)?|gradients/(gradient|gradient-ids|pointers))\.ts`,
+    String.raw`core/src/(harmony/relations|gradient/(interpolate|area|write-css)|picture/leanings)\.ts`,
+    // What is stored, but for what checks and migrates it.
+    'core/src/document/(?!schema/|versions/|document-schema|commands/command-schema|coherence/coherence|naming/find-targets)',
     String.raw`core/src/system/(by-id|follow|resolve|painted|roles/(role-paint|resolved-role)|pictures/regions|families/(resolved-family|resolved-families|following-base))\.ts`,
     String.raw`core/src/system/gradients/(gradient-css|lost-stops|theme-gradients|resolved-gradient)\.ts`,
     String.raw`core/src/judged/(pairs/(layered|measure|surface)|readout/(alike|broken|readout))\.ts`,

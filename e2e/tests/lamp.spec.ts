@@ -80,10 +80,14 @@ test('keys move the lit colour: from blue-green to plum in a few presses, and on
   await expect(code).toHaveValue('#0b5f6b');
   const hue = lamp.getByRole('textbox', { name: 'Hue' });
   const from = Number(await hue.inputValue());
-  for (let i = 0; i < 8; i++) await page.keyboard.press('h');
+  // As fast as fingers are, however slow the machine is: presses that are apart are edits of their own.
+  await page.evaluate(() => {
+    for (const key of [...'hhhhhhhhc', 'L'])
+      document.body.dispatchEvent(
+        new KeyboardEvent('keydown', { key, shiftKey: key === 'L', bubbles: true, cancelable: true }),
+      );
+  });
   await expect.poll(async () => Math.abs(Number(await hue.inputValue()) - from - 120)).toBeLessThan(4);
-  await page.keyboard.press('c');
-  await page.keyboard.press('Shift+L');
   await expectSaved(page);
   // Everything has followed: the scene, its gradient, and what is linked to a shade of it in the other theme.
   const lit = await page.getByTestId('lamp-color').evaluate((half) => getComputedStyle(half).backgroundColor);

@@ -1,7 +1,8 @@
 import * as imageQ from 'image-q';
 import quantize from 'quantize';
 import { histogramOf } from '../src/picture/histogram.ts';
-import { LEANINGS, meanError, paletteOf, paletteOfHistogram } from '../src/picture/palette.ts';
+import { LEANINGS } from '../src/picture/leanings.ts';
+import { meanError, paletteOf, paletteOfHistogram } from '../src/picture/palette.ts';
 import { fullPicture } from './full-picture.ts';
 import { reportRatio, reportShare, SMALL, timeOf } from './report.ts';
 

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import { LONGEST_SIDE, MOST_PIXELS } from '@mint-lamp/core/document/pictures/picture';
+import { MOST_PIXELS } from '@mint-lamp/core/document/limits';
+import { LONGEST_SIDE } from '@mint-lamp/core/document/pictures/picture';
 import { MOST_PICTURE_BYTES, type PictureKind, pictureKindOf } from '@mint-lamp/core/picture/kind';
 import sharp, { type Metadata } from 'sharp';
 import { checkNoise } from './drawing-cost.ts';

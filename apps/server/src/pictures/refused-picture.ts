@@ -1,4 +1,4 @@
-import { MOST_PIXELS } from '@mint-lamp/core/document/pictures/picture';
+import { MOST_PIXELS } from '@mint-lamp/core/document/limits';
 import { MOST_PICTURE_BYTES, PICTURE_KINDS_IN_WORDS } from '@mint-lamp/core/picture/kind';
 import { ApiError } from '../errors.ts';
 

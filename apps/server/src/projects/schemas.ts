@@ -1,4 +1,4 @@
-import { projectNameSchema } from '@mint-lamp/core/document/project/project-schema';
+import { name as projectName } from '@mint-lamp/core/document/schema/parts';
 import Joi from 'joi';
 
 export const revision = Joi.number().integer().min(0).max(2_147_483_647).required();
@@ -13,7 +13,7 @@ const MOST_COMMANDS = 500;
 
 export const params = Joi.object({ id: uuid });
 export const newsQuery = Joi.object({ after: revision });
-export const createBody = Joi.object({ name: projectNameSchema.required() }).required();
+export const createBody = Joi.object({ name: projectName.required() }).required();
 /** The frame of what is sent; the commands themselves are checked one by one (`check-commands.ts`). */
 export const commitBody = Joi.object({
   /** The last revision that the sender has seen. */

@@ -4,7 +4,7 @@ import type {
   Differences,
   ThingDifference,
 } from '@mint-lamp/core/edits/compare/differences';
-import { ORDERED_LISTS, type Part, partKey, WHOLE_LISTS } from '@mint-lamp/core/edits/compare/parts';
+import { type Part, partKey, titleOf } from '@mint-lamp/core/edits/compare/parts';
 import type { ReactNode } from 'react';
 import { BeforeAfter } from './before-after.tsx';
 import type { Restoring } from './use-restoring.ts';
@@ -42,12 +42,12 @@ export function ChangedThings({ differences, restoring }: ChangedThingsProps) {
           )}
           {orders.map((list) => (
             <Line key={list} part={{ part: 'order', list }} restoring={restoring}>
-              The order of {ORDERED_LISTS[list]}
+              The order of {list}
             </Line>
           ))}
           {lists.map(({ list, words }) => (
             <Line key={list} part={{ part: 'list', list }} restoring={restoring}>
-              {WHOLE_LISTS[list]}: {words}
+              {titleOf(list)}: {words}
             </Line>
           ))}
           {words && (

@@ -1,7 +1,7 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
-import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import type { Differences } from '@mint-lamp/core/edits/compare/differences';
-import { type Part, partKey, WHOLE_LISTS } from '@mint-lamp/core/edits/compare/parts';
+import { type Part, partKey, titleOf } from '@mint-lamp/core/edits/compare/parts';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -82,7 +82,7 @@ export function nameOfPart(part: Part, then: ProjectDocument, now: ProjectDocume
     case 'relatives':
       return 'the relatives';
     case 'list':
-      return WHOLE_LISTS[part.list].toLowerCase();
+      return titleOf(part.list).toLowerCase();
     case 'order':
       return `the order of ${part.list}`;
     case 'theme':

@@ -1,4 +1,4 @@
-import { MOST_NAME } from '@mint-lamp/core/document/names';
+import { MOST_NAME } from '@mint-lamp/core/document/naming/names';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { Button } from '../ui/button.tsx';

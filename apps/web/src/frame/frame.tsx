@@ -1,4 +1,4 @@
-import { paintedByGradients } from '@mint-lamp/core/document/roles/painted-by-gradients';
+import { paintedByGradients } from '@mint-lamp/core/document/coherence/painted-by-gradients';
 import { useEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { Outlet, useParams } from 'react-router';

@@ -1,6 +1,6 @@
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
-import { readRoleName, writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { readRoleName, writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { useEffect, useRef } from 'react';
 import { useEditing } from '../store/editing.ts';
 import type { Selection } from '../store/interface-slice.ts';

@@ -1,5 +1,5 @@
 import { contrastRatio, formatRatio, paintedOver, reaches } from '@mint-lamp/core/contrast/ratio';
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { groundOf } from '@mint-lamp/core/judged/pairs/measure';
 import type { Painted } from '@mint-lamp/core/system/painted';
 import { useMemo } from 'react';

@@ -1,7 +1,7 @@
 import { describeColor } from '@mint-lamp/core/color/describe';
 import type { Color } from '@mint-lamp/core/color/spaces';
+import { usageOf } from '@mint-lamp/core/document/coherence/role-use';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { usageOf } from '@mint-lamp/core/document/roles/role-use';
 import type { StoodOn } from '@mint-lamp/core/edits/roles/standing-on';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { colorOf, type Painted } from '@mint-lamp/core/system/painted';

@@ -1,6 +1,6 @@
 import { stopsOf } from '@mint-lamp/core/document/gradients/gradient';
 import { followedBy } from '@mint-lamp/core/document/links/following';
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { differenceOf, type Painted } from '@mint-lamp/core/system/painted';
 import type { System } from '@mint-lamp/core/system/resolve';
 import { memo, useEffect, useRef, useState } from 'react';

@@ -1,6 +1,6 @@
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { linkName } from '@mint-lamp/core/document/links/link-name';
+import { linkName } from '@mint-lamp/core/document/naming/link-name';
 import { countUses, type FamilyLink, relinked, usesOfFamily } from '@mint-lamp/core/edits/links/relink';
 import { useMemo } from 'react';
 import { useStore } from 'react-redux';

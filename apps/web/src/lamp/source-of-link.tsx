@@ -1,4 +1,4 @@
-import { linkName } from '@mint-lamp/core/document/links/link-name';
+import { linkName } from '@mint-lamp/core/document/naming/link-name';
 import { Link as RouterLink } from 'react-router';
 import { addressOf } from '../addresses.ts';
 import type { LitColor } from '../kinds/lit-color.ts';

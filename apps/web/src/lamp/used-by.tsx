@@ -1,7 +1,7 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { Family } from '@mint-lamp/core/document/families/family';
-import { nameIn } from '@mint-lamp/core/document/names';
-import { roleNameIn, writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { nameIn } from '@mint-lamp/core/document/naming/names';
+import { roleNameIn, writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { type Depended, dependentsOf } from '@mint-lamp/core/judged/readout/dependents';
 import type { System } from '@mint-lamp/core/system/resolve';
 import { memo, useMemo, useRef, useState } from 'react';

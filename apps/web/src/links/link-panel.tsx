@@ -1,6 +1,6 @@
 import { canonical } from '@mint-lamp/core/color/write';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import clsx from 'clsx';

@@ -1,4 +1,4 @@
-import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import { newTwins } from '@mint-lamp/core/judged/readers/new-twins';
 import type { Deficiency } from '@mint-lamp/core/vision/simulate';
 import { useMemo } from 'react';

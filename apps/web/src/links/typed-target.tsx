@@ -1,5 +1,5 @@
-import { findTargets } from '@mint-lamp/core/document/links/find-targets';
 import type { Link } from '@mint-lamp/core/document/links/link';
+import { findTargets } from '@mint-lamp/core/document/naming/find-targets';
 import { follow, NO_ROLE } from '@mint-lamp/core/system/follow';
 import clsx from 'clsx';
 import { type KeyboardEvent, useId, useState } from 'react';

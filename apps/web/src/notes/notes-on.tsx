@@ -1,5 +1,6 @@
-import { MOST_NAME } from '@mint-lamp/core/document/names';
-import { MOST_NOTE_TEXT, type Note, type Noted, notedKey } from '@mint-lamp/core/document/notes/note';
+import { MOST_NAME } from '@mint-lamp/core/document/naming/names';
+import type { Noted } from '@mint-lamp/core/document/naming/note-name';
+import { MOST_NOTE_TEXT, type Note, notedKey } from '@mint-lamp/core/document/notes/note';
 import clsx from 'clsx';
 import { Trash2 } from 'lucide-react';
 import { memo, useId, useMemo, useState } from 'react';

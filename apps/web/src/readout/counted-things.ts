@@ -1,6 +1,6 @@
-import type { Noted } from '@mint-lamp/core/document/notes/note';
-import { notedName } from '@mint-lamp/core/document/notes/note-name';
-import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import type { Noted } from '@mint-lamp/core/document/naming/note-name';
+import { notedName } from '@mint-lamp/core/document/naming/note-name';
+import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import type { BrokenLink } from '@mint-lamp/core/judged/readout/broken';
 import { alikeIn, type Readout, type ShadeAddress } from '@mint-lamp/core/judged/readout/readout';
 import { addressOf } from '../addresses.ts';

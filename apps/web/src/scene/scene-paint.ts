@@ -1,5 +1,5 @@
-import { slug } from '@mint-lamp/core/document/names';
-import { roleSlug } from '@mint-lamp/core/document/roles/role-name';
+import { slug } from '@mint-lamp/core/document/naming/names';
+import { roleSlug } from '@mint-lamp/core/document/naming/role-name';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';

@@ -2,7 +2,7 @@ import { type ApplyResult, applyCommand } from '@mint-lamp/core/document/command
 import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/command';
 import { describeCommand } from '@mint-lamp/core/document/commands/describe';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
-import { faultOfTexts } from '@mint-lamp/core/document/names';
+import { faultOfTexts } from '@mint-lamp/core/document/naming/names';
 import { useCallback, useMemo } from 'react';
 import { toast } from 'sonner';
 import { withNames } from './following-names.ts';

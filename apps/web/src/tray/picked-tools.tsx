@@ -1,4 +1,4 @@
-import { numberedName, slug } from '@mint-lamp/core/document/names';
+import { numberedName, slug } from '@mint-lamp/core/document/naming/names';
 import { groupCommand, takeOut } from '@mint-lamp/core/document/tray/arrangement';
 import type { Swatch } from '@mint-lamp/core/document/tray/swatch';
 import { edit } from '../store/editing.ts';

@@ -2,7 +2,7 @@ import type { Target } from '../contrast/targets.ts';
 import type { Family } from '../document/families/family.ts';
 import type { Gradient, Stop } from '../document/gradients/gradient.ts';
 import type { Link } from '../document/links/link.ts';
-import { slug } from '../document/names.ts';
+import { slug } from '../document/naming/names.ts';
 import type { Pair } from '../document/pairs/pair.ts';
 import type { Role } from '../document/roles/role.ts';
 import { type LightnessGrowth, USUAL_GROWTH } from '../family/growth.ts';

@@ -8,7 +8,7 @@ import type { Batch } from '../document/commands/definition.ts';
 import type { ProjectDocument } from '../document/document.ts';
 import type { Family } from '../document/families/family.ts';
 import type { Link, RoleLink } from '../document/links/link.ts';
-import { freeName, slugsOf } from '../document/names.ts';
+import { freeName, slugsOf } from '../document/naming/names.ts';
 import type { Pair } from '../document/pairs/pair.ts';
 import type { Role } from '../document/roles/role.ts';
 import { USUAL_GROWTH } from '../family/growth.ts';

@@ -1,7 +1,7 @@
 import type { Command, SimpleCommand } from '../document/commands/command.ts';
 import { describeCommand } from '../document/commands/describe.ts';
 import type { ProjectDocument } from '../document/document.ts';
-import { freeName, slug } from '../document/names.ts';
+import { freeName, slug } from '../document/naming/names.ts';
 
 /** How colours are called that nobody has named, by their CSS text. */
 export type NameOf = (color: string) => string;

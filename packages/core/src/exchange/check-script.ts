@@ -1,5 +1,5 @@
 import { describeTarget, effectiveTarget, requiredRatio } from '../contrast/targets.ts';
-import { pairName } from '../document/pairs/pair-name.ts';
+import { pairName } from '../document/naming/pair-name.ts';
 import type { System } from '../system/resolve.ts';
 import { cssNames } from './css.ts';
 

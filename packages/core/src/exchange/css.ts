@@ -1,8 +1,8 @@
 import type { ProjectDocument } from '../document/document.ts';
 import { stopsOf } from '../document/gradients/gradient.ts';
 import type { Link } from '../document/links/link.ts';
-import { slug } from '../document/names.ts';
-import { roleSlug, writeRoleName } from '../document/roles/role-name.ts';
+import { slug } from '../document/naming/names.ts';
+import { roleSlug, writeRoleName } from '../document/naming/role-name.ts';
 import { familiesOf } from '../system/families/resolved-families.ts';
 import { gradientCss, gradientText, type StopPaint } from '../system/gradients/gradient-css.ts';
 import type { ResolvedGradient } from '../system/gradients/resolved-gradient.ts';

@@ -1,5 +1,5 @@
 import { writeHex } from '../color/write.ts';
-import { writeRoleName } from '../document/roles/role-name.ts';
+import { writeRoleName } from '../document/naming/role-name.ts';
 import { gradientCss } from '../system/gradients/gradient-css.ts';
 import { colorOf } from '../system/painted.ts';
 import type { System } from '../system/resolve.ts';

@@ -1,9 +1,6 @@
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import { type Histogram, histogramOf } from './histogram.ts';
-
-/** What a palette can lean to. */
-export const LEANINGS = ['area', 'vivid', 'gentle', 'low light', 'high light', 'most different'] as const;
-export type Leaning = (typeof LEANINGS)[number];
+import type { Leaning } from './leanings.ts';
 
 export interface PaletteColor {
   /** 8-bit channels. */

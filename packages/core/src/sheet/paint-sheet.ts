@@ -1,6 +1,6 @@
 import { applyCommand } from '../document/commands/apply.ts';
 import { emptyDocument } from '../document/document.ts';
-import { linkName } from '../document/links/link-name.ts';
+import { linkName } from '../document/naming/link-name.ts';
 import { gradientCss } from '../system/gradients/gradient-css.ts';
 import { resolveSystem } from '../system/resolve.ts';
 import { adoptSheet, type SheetChoice, wholeOf } from './adopt.ts';

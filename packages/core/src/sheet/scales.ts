@@ -1,8 +1,9 @@
 import { rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { readColor } from '../color/parse.ts';
 import { luminance } from '../contrast/ratio.ts';
-import { isLabel, LEAST_SHADES, MOST_SHADES } from '../document/families/family.ts';
-import { slug } from '../document/names.ts';
+import { isLabel } from '../document/families/family.ts';
+import { LEAST_SHADES, MOST_SHADES } from '../document/limits.ts';
+import { slug } from '../document/naming/names.ts';
 import { BASE_REMARK } from '../exchange/css.ts';
 import type { SheetProperty } from './properties.ts';
 import { nameFrom, titleOf, withoutPrefix } from './sheet-names.ts';

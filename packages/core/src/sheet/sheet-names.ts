@@ -1,4 +1,4 @@
-import { MOST_NAME, slug } from '../document/names.ts';
+import { MOST_NAME, slug } from '../document/naming/names.ts';
 
 /** What is left of a name's length for a number behind it. */
 export const MOST_FOUND = MOST_NAME - 10;

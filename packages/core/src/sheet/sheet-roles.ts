@@ -1,5 +1,5 @@
-import { slug } from '../document/names.ts';
-import { type FullName, readNames, writeRoleName } from '../document/roles/role-name.ts';
+import { slug } from '../document/naming/names.ts';
+import { type FullName, readNames, writeRoleName } from '../document/naming/role-name.ts';
 import { gradientFromCss } from '../edits/gradients/gradient-from-css.ts';
 import { readLinkedGradient, type SheetGradient, type StopSource } from './linked-gradient.ts';
 import { colorIn, gradientIn, type SheetProperty } from './properties.ts';

@@ -1,4 +1,4 @@
-import { freeName } from '../document/names.ts';
+import { freeName } from '../document/naming/names.ts';
 import { readBlocks } from './blocks.ts';
 import { colorCounter, type LooseColor, opaque } from './counted-colors.ts';
 import { gatherFamilies } from './gathered-families.ts';

@@ -12,7 +12,7 @@ import { anyDocument } from '../document/commands/random-document.fixture.ts';
 import { emptyDocument, type ProjectDocument } from '../document/document.ts';
 import { documentSchema } from '../document/document-schema.ts';
 import type { RoleLink } from '../document/links/link.ts';
-import { writeRoleName } from '../document/roles/role-name.ts';
+import { writeRoleName } from '../document/naming/role-name.ts';
 import { writeCss } from '../exchange/css.ts';
 import { resolveSystem } from '../system/resolve.ts';
 import { rolePaint } from '../system/roles/role-paint.ts';

@@ -1,4 +1,4 @@
-import { slug } from '../document/names.ts';
+import { slug } from '../document/naming/names.ts';
 import type { SheetBlock } from './blocks.ts';
 import { nameFrom } from './sheet-names.ts';
 import { readValue } from './values.ts';

@@ -1,7 +1,8 @@
 import Joi from 'joi';
-import { familySchema, plainGrowthSchema } from '../document/families/family-schema.ts';
+import { MOST_HAND_SET } from '../document/families/family.ts';
+import { plainGrowth } from '../document/schema/growth.ts';
 import { objectOf, unionOf } from '../document/schema/keys.ts';
-import { color, name, opaqueColor, text } from '../document/schema/parts.ts';
+import { color, label, name, opaqueColor, record, text } from '../document/schema/parts.ts';
 import { readGradient } from '../gradient/read-css.ts';
 import {
   MOST_PALETTE,
@@ -24,8 +25,8 @@ const contentSchema = unionOf<SetContent, 'kind'>('kind', {
   },
   family: {
     base: opaqueColor,
-    growth: plainGrowthSchema,
-    handSet: familySchema.extract('handSet'),
+    growth: plainGrowth,
+    handSet: record(color, MOST_HAND_SET, label),
   },
   gradient: { css: gradientCss },
   system: { css: Joi.string().min(1).max(MOST_SET_CSS) },

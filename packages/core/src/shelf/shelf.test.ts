@@ -1,5 +1,5 @@
 import { describe, expect, it, test } from 'vitest';
-import { slug } from '../document/names.ts';
+import { slug } from '../document/naming/names.ts';
 import { READY_MADE } from './ready-made.ts';
 import { newSetSchema } from './set-schema.ts';
 

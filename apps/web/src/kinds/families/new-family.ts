@@ -1,7 +1,7 @@
 import { readColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
 import type { Family } from '@mint-lamp/core/document/families/family';
-import { freeName, MOST_NAME } from '@mint-lamp/core/document/names';
+import { freeName, MOST_NAME } from '@mint-lamp/core/document/naming/names';
 import { USUAL_GROWTH } from '@mint-lamp/core/family/growth';
 import { newId } from '../../store/editing.ts';
 

@@ -1,4 +1,4 @@
-import { slugsOf } from '@mint-lamp/core/document/names';
+import { slugsOf } from '@mint-lamp/core/document/naming/names';
 import { useCallback } from 'react';
 import { useEditing } from '../../store/editing.ts';
 import { useProjectDocument } from '../../store/selectors.ts';

@@ -1,4 +1,4 @@
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import type { FindingGroup, FindingTools } from '../finding.ts';
 
 export const pairFindings = ({ system, go }: FindingTools): FindingGroup => {

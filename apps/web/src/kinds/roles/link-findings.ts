@@ -1,5 +1,5 @@
 import type { RoleLink } from '@mint-lamp/core/document/links/link';
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import type { Finding, FindingGroup, FindingTools } from '../finding.ts';

@@ -1,5 +1,5 @@
 import { plainLink } from '@mint-lamp/core/document/links/link';
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { type Light, litLink } from '../lit-color.ts';
 
 export const lightRole: Light<'role'> = (_system, theme, selection) => {

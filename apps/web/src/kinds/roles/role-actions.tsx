@@ -1,4 +1,4 @@
-import { usageOf } from '@mint-lamp/core/document/roles/role-use';
+import { usageOf } from '@mint-lamp/core/document/coherence/role-use';
 import { ROLE_USES, type RoleUse } from '@mint-lamp/core/document/roles/use-names';
 import { useEditing } from '../../store/editing.ts';
 import { useDocumentPart } from '../../store/selectors.ts';

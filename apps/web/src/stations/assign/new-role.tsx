@@ -1,4 +1,4 @@
-import { readRoleName, writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { readRoleName, writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { memo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';

@@ -1,5 +1,5 @@
 import type { RoleLink } from '@mint-lamp/core/document/links/link';
-import { freeName, slugsOf } from '@mint-lamp/core/document/names';
+import { freeName, slugsOf } from '@mint-lamp/core/document/naming/names';
 import type { Theme } from '@mint-lamp/core/document/themes/theme';
 import { ArrowDown, ArrowUp, CopyPlus, Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';

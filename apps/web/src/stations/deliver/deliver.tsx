@@ -1,4 +1,4 @@
-import { slug } from '@mint-lamp/core/document/names';
+import { slug } from '@mint-lamp/core/document/naming/names';
 import { Download } from 'lucide-react';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';

@@ -1,5 +1,5 @@
 import { writeHex } from '@mint-lamp/core/color/write';
-import { writeGroup } from '@mint-lamp/core/document/roles/role-name';
+import { writeGroup } from '@mint-lamp/core/document/naming/role-name';
 import { cssNames } from '@mint-lamp/core/exchange/css';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import { colorOf, type Painted } from '@mint-lamp/core/system/painted';

@@ -1,5 +1,5 @@
 import { applyCommand } from '@mint-lamp/core/document/commands/apply';
-import { linkName } from '@mint-lamp/core/document/links/link-name';
+import { linkName } from '@mint-lamp/core/document/naming/link-name';
 import { faultsWithMends, type GradientFault } from '@mint-lamp/core/judged/gradients/gradient-faults';
 import { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { TriangleAlert } from 'lucide-react';

@@ -1,7 +1,7 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { type Gradient, stopAt } from '@mint-lamp/core/document/gradients/gradient';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { freeName, numberedName, slugsOf } from '@mint-lamp/core/document/names';
+import { freeName, numberedName, slugsOf } from '@mint-lamp/core/document/naming/names';
 import { stopsThrough } from '@mint-lamp/core/edits/gradients/cut-gradient';
 import { newId } from '../../store/editing.ts';
 

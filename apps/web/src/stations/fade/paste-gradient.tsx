@@ -1,4 +1,4 @@
-import { freeName, slugsOf } from '@mint-lamp/core/document/names';
+import { freeName, slugsOf } from '@mint-lamp/core/document/naming/names';
 import {
   LINKED_WITHIN,
   pastedColors,

@@ -1,6 +1,6 @@
 import { type Gradient, movedTo, type Stop } from '@mint-lamp/core/document/gradients/gradient';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { linkName } from '@mint-lamp/core/document/links/link-name';
+import { linkName } from '@mint-lamp/core/document/naming/link-name';
 import { percentOf } from '@mint-lamp/core/gradient/model';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import clsx from 'clsx';

@@ -1,4 +1,4 @@
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import clsx from 'clsx';
 import { useNavigate } from 'react-router';

@@ -1,37 +1,17 @@
-import { declinedSteps } from '../declined/declined-commands.ts';
+import { refuseGradients } from '../coherence/painted-by-gradients.ts';
 import type { ProjectDocument } from '../document.ts';
-import { familySteps } from '../families/family-commands.ts';
-import { gradientSteps } from '../gradients/gradient-commands.ts';
-import { noteSteps } from '../notes/note-commands.ts';
-import { pairSteps } from '../pairs/pair-commands.ts';
-import { pictureSteps } from '../pictures/picture-commands.ts';
-import { projectSteps } from '../project/project-commands.ts';
-import { recipeSteps } from '../recipes/recipe-commands.ts';
-import { relativesSteps } from '../relatives/relatives-commands.ts';
-import { refuseGradients } from '../roles/painted-by-gradients.ts';
-import { roleSteps } from '../roles/role-commands.ts';
-import { roundSteps } from '../rounds/round-commands.ts';
-import { themeSteps } from '../themes/theme-commands.ts';
-import { swatchSteps } from '../tray/swatch-commands.ts';
+import { KINDS } from '../kinds.ts';
 import { type Command, MOST_IN_BATCH, type SimpleCommand } from './command.ts';
-import type { Step, StepsOf } from './definition.ts';
+import type { Batch, StepsOf } from './definition.ts';
 import { Refusal } from './refusal.ts';
 
-const STEPS: StepsOf<SimpleCommand> = {
-  ...projectSteps,
-  ...themeSteps,
-  ...familySteps,
-  ...roleSteps,
-  ...pairSteps,
-  ...declinedSteps,
-  ...gradientSteps,
-  ...swatchSteps,
-  ...pictureSteps,
-  ...relativesSteps,
-  ...roundSteps,
-  ...recipeSteps,
-  ...noteSteps,
-};
+const STEPS = Object.assign({}, ...KINDS.map(({ steps }) => steps)) as StepsOf<
+  SimpleCommand,
+  ProjectDocument
+>;
+
+/** A document after a command, and the command that takes it back. */
+type Applied = readonly [document: ProjectDocument, inverse: SimpleCommand | Batch<SimpleCommand>];
 
 /** The parts of a document that decide of which roles one colour is needed. */
 const NEED_COLORS = ['roles', 'gradients', 'pairs', 'families', 'ground'] as const;
@@ -40,16 +20,20 @@ export type ApplyResult =
   | { readonly ok: true; readonly document: ProjectDocument; readonly inverse: Command }
   | { readonly ok: false; readonly reason: string };
 
-function run(doc: ProjectDocument, command: SimpleCommand): Step<SimpleCommand> {
-  const step = STEPS[command.type] as (doc: ProjectDocument, command: SimpleCommand) => Step<SimpleCommand>;
-  return step(doc, command);
+function run(doc: ProjectDocument, command: SimpleCommand): Applied {
+  const step = STEPS[command.type] as StepsOf<SimpleCommand, ProjectDocument>[typeof command.type];
+  const [changed, inverse] = (step as (doc: ProjectDocument, command: SimpleCommand) => Applied)(
+    doc,
+    command,
+  );
+  return [{ ...doc, ...changed }, inverse];
 }
 
 function* runBatch(
   doc: ProjectDocument,
   label: string,
   commands: readonly SimpleCommand[],
-): Generator<void, Step<SimpleCommand>> {
+): Generator<void, Applied> {
   const inverses: SimpleCommand[][] = [];
   let document = doc;
   let count = 0;

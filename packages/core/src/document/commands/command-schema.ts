@@ -1,37 +1,14 @@
 import Joi from 'joi';
-import { declinedCommandSchemas } from '../declined/declined-schema.ts';
-import { familyCommandSchemas } from '../families/family-schema.ts';
-import { gradientCommandSchemas } from '../gradients/gradient-schema.ts';
-import { noteCommandSchemas } from '../notes/note-schema.ts';
-import { pairCommandSchemas } from '../pairs/pair-schema.ts';
-import { pictureCommandSchemas } from '../pictures/picture-schema.ts';
-import { projectCommandSchemas } from '../project/project-schema.ts';
-import { recipeCommandSchemas } from '../recipes/recipe-schema.ts';
-import { relativesCommandSchemas } from '../relatives/relatives-schema.ts';
-import { roleCommandSchemas } from '../roles/role-schema.ts';
-import { roundCommandSchemas } from '../rounds/round-schema.ts';
 import { type CommandSchemas, objectOf, unionOf } from '../schema/keys.ts';
+import { kindSchemas } from '../schema/of-kinds.ts';
 import { text } from '../schema/parts.ts';
-import { themeCommandSchemas } from '../themes/theme-schema.ts';
-import { swatchCommandSchemas } from '../tray/swatch-schema.ts';
 import { MOST_IN_BATCH, type SimpleCommand } from './command.ts';
 import type { Batch } from './definition.ts';
 
-const SCHEMAS: CommandSchemas<SimpleCommand> = {
-  ...projectCommandSchemas,
-  ...themeCommandSchemas,
-  ...familyCommandSchemas,
-  ...roleCommandSchemas,
-  ...pairCommandSchemas,
-  ...declinedCommandSchemas,
-  ...gradientCommandSchemas,
-  ...swatchCommandSchemas,
-  ...pictureCommandSchemas,
-  ...relativesCommandSchemas,
-  ...roundCommandSchemas,
-  ...recipeCommandSchemas,
-  ...noteCommandSchemas,
-};
+const SCHEMAS = Object.assign(
+  {},
+  ...kindSchemas.map(({ commands }) => commands),
+) as CommandSchemas<SimpleCommand>;
 
 /** A command that is no batch. */
 export const simpleCommandSchema = unionOf<SimpleCommand, 'type'>('type', SCHEMAS).required();

@@ -2,12 +2,16 @@ import { readColor } from '../../color/parse.ts';
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
-import type { ProjectDocument } from '../document.ts';
-import { refuseCircles } from '../links/circles.ts';
+import { type Linked, refuseCircles } from '../links/circles.ts';
 import { type Following, followedBy } from '../links/following.ts';
 import type { FamilyGrowth } from '../links/growth-ground.ts';
-import { checkName, nameIn } from '../names.ts';
+import { checkName, nameIn } from '../naming/names.ts';
 import { type Family, MOST_FAMILIES, MOST_HAND_SET } from './family.ts';
+
+/** What these commands look at. */
+export interface FamilyLists extends Linked {
+  readonly families: readonly Family[];
+}
 
 export type FamilyCommand =
   | { readonly type: 'addFamily'; readonly family: Family; readonly index?: number }
@@ -26,12 +30,12 @@ export type FamilyCommand =
       readonly gone?: true;
     };
 
-const change = (doc: ProjectDocument, index: number, part: Partial<Family>): ProjectDocument => ({
+const change = (doc: FamilyLists, index: number, part: Partial<Family>): FamilyLists => ({
   ...doc,
   families: replaced(doc.families, index, { ...doc.families[index]!, ...part }),
 });
 
-export const familySteps: StepsOf<FamilyCommand> = {
+export const familySteps: StepsOf<FamilyCommand, FamilyLists> = {
   addFamily(doc, { family, index }) {
     checkName(family.name, doc.families, family.id, 'family');
     const next = { ...doc, families: inserted(doc.families, family, index, MOST_FAMILIES, 'family') };
@@ -42,7 +46,7 @@ export const familySteps: StepsOf<FamilyCommand> = {
   removeFamily(doc, { family }) {
     const index = indexOf(doc.families, family, 'family');
     return [
-      { ...doc, families: without(doc.families, index) },
+      { families: without(doc.families, index) },
       { type: 'addFamily', family: doc.families[index]!, index },
     ];
   },
@@ -55,10 +59,7 @@ export const familySteps: StepsOf<FamilyCommand> = {
 
   moveFamily(doc, { family, index }) {
     const from = indexOf(doc.families, family, 'family');
-    return [
-      { ...doc, families: moved(doc.families, from, index) },
-      { type: 'moveFamily', family, index: from },
-    ];
+    return [{ families: moved(doc.families, from, index) }, { type: 'moveFamily', family, index: from }];
   },
 
   setBase(doc, { family, color }) {
@@ -104,7 +105,7 @@ export const familySteps: StepsOf<FamilyCommand> = {
   },
 };
 
-export const familyWords: WordsOf<FamilyCommand> = {
+export const familyWords: WordsOf<FamilyCommand, FamilyLists> = {
   addFamily: (_, { family }) => `add the family ${family.name}`,
   removeFamily: (doc, { family }) => `remove the family ${nameIn(doc.families, family)}`,
   renameFamily: (doc, { family, name }) => `rename ${nameIn(doc.families, family)} to ${name}`,

@@ -1,3 +1,4 @@
+import { MOST_LABEL } from '../limits.ts';
 import type { Following } from '../links/following.ts';
 import type { FamilyGrowth } from '../links/growth-ground.ts';
 
@@ -15,13 +16,9 @@ export interface Family {
 }
 
 export const MOST_FAMILIES = 128;
-/** Shades of one family, as growing allows. */
-export const LEAST_SHADES = 3;
-export const MOST_SHADES = 24;
 /** Hand-set colours may outlive their labels, so there can be more of them than shades. */
 export const MOST_HAND_SET = 100;
 
-export const MOST_LABEL = 24;
 /** Whether a text can be the label of a shade: one short line, and none of the names that every object has. */
 export const isLabel = (text: string): boolean =>
   text.trim() === text &&

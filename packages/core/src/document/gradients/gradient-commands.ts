@@ -2,9 +2,8 @@ import type { ConicGradient, LinearGradient, RadialGradient } from '../../gradie
 import type { Step, StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
-import type { ProjectDocument } from '../document.ts';
 import type { Link } from '../links/link.ts';
-import { checkName, nameIn } from '../names.ts';
+import { checkName, nameIn } from '../naming/names.ts';
 import {
   type Gradient,
   type GradientShape,
@@ -30,6 +29,11 @@ export type GradientChange = Partial<
 
 type Items = Gradient['stops'];
 
+/** What these commands look at. */
+export interface GradientLists {
+  readonly gradients: readonly Gradient[];
+}
+
 export type GradientCommand =
   | { readonly type: 'addGradient'; readonly gradient: Gradient; readonly index?: number }
   | { readonly type: 'removeGradient'; readonly gradient: string }
@@ -52,13 +56,13 @@ export type GradientCommand =
     }
   | { readonly type: 'linkStop'; readonly gradient: string; readonly stop: string; readonly link: Link };
 
-function find(doc: ProjectDocument, id: string): { index: number; gradient: Gradient } {
+function find(doc: GradientLists, id: string): { index: number; gradient: Gradient } {
   const index = indexOf(doc.gradients, id, 'gradient');
   return { index, gradient: doc.gradients[index]! };
 }
 
 /** The document with one gradient changed; `part` is of the gradient's own kind. */
-function change(doc: ProjectDocument, index: number, part: Partial<Gradient>): ProjectDocument {
+function change(doc: GradientLists, index: number, part: Partial<Gradient>): GradientLists {
   const gradient = { ...doc.gradients[index]!, ...part } as Gradient;
   return { ...doc, gradients: replaced(doc.gradients, index, gradient) };
 }
@@ -101,29 +105,26 @@ function stripped(gradient: Gradient, change: GradientChange): Gradient {
 }
 
 function withStops(
-  doc: ProjectDocument,
+  doc: GradientLists,
   id: string,
   stops: Items,
   back: GradientCommand,
-): Step<GradientCommand> {
+): Step<GradientCommand, GradientLists> {
   return [change(doc, find(doc, id).index, { stops }), back];
 }
 
-export const gradientSteps: StepsOf<GradientCommand> = {
+export const gradientSteps: StepsOf<GradientCommand, GradientLists> = {
   addGradient(doc, { gradient, index }) {
     checkName(gradient.name, doc.gradients, gradient.id, 'gradient');
     return [
-      { ...doc, gradients: inserted(doc.gradients, gradient, index, MOST_GRADIENTS, 'gradient') },
+      { gradients: inserted(doc.gradients, gradient, index, MOST_GRADIENTS, 'gradient') },
       { type: 'removeGradient', gradient: gradient.id },
     ];
   },
 
   removeGradient(doc, { gradient: id }) {
     const { index, gradient } = find(doc, id);
-    return [
-      { ...doc, gradients: without(doc.gradients, index) },
-      { type: 'addGradient', gradient, index },
-    ];
+    return [{ gradients: without(doc.gradients, index) }, { type: 'addGradient', gradient, index }];
   },
 
   renameGradient(doc, { gradient: id, name }) {
@@ -135,7 +136,7 @@ export const gradientSteps: StepsOf<GradientCommand> = {
   moveGradient(doc, { gradient: id, index }) {
     const from = indexOf(doc.gradients, id, 'gradient');
     return [
-      { ...doc, gradients: moved(doc.gradients, from, index) },
+      { gradients: moved(doc.gradients, from, index) },
       { type: 'moveGradient', gradient: id, index: from },
     ];
   },
@@ -150,7 +151,7 @@ export const gradientSteps: StepsOf<GradientCommand> = {
     );
     const next = stripped({ ...gradient, ...wanted } as Gradient, wanted);
     return [
-      { ...doc, gradients: replaced(doc.gradients, index, next) },
+      { gradients: replaced(doc.gradients, index, next) },
       { type: 'setGradient', gradient: id, change: back },
     ];
   },
@@ -161,7 +162,7 @@ export const gradientSteps: StepsOf<GradientCommand> = {
     const listed = { ...(group === undefined ? {} : { group }), ...(favourite ? { favourite } : {}) };
     const next = { id, name, ...listed, repeating, space, hueWay, stops, ...shape } as Gradient;
     return [
-      { ...doc, gradients: replaced(doc.gradients, index, next) },
+      { gradients: replaced(doc.gradients, index, next) },
       { type: 'shapeGradient', gradient: id, shape: shapeOf(gradient) },
     ];
   },
@@ -226,7 +227,7 @@ export const gradientSteps: StepsOf<GradientCommand> = {
   },
 };
 
-export const gradientWords: WordsOf<GradientCommand> = {
+export const gradientWords: WordsOf<GradientCommand, GradientLists> = {
   addGradient: (_, { gradient }) => `add the gradient ${gradient.name}`,
   removeGradient: (doc, { gradient }) => `remove the gradient ${nameIn(doc.gradients, gradient)}`,
   renameGradient: (doc, { gradient, name }) => `rename ${nameIn(doc.gradients, gradient)} to ${name}`,

@@ -1,12 +1,10 @@
 import { readColor } from '../../color/parse.ts';
 import { Refusal } from '../commands/refusal.ts';
-import type { ProjectDocument } from '../document.ts';
-import type { Family } from '../families/family.ts';
-import { rolesOf } from '../roles/role.ts';
-import { writeRoleName } from '../roles/role-name.ts';
-import { followedBy } from './following.ts';
-import { anyOnRole, groundOfGrowth } from './growth-ground.ts';
+import { type NamedRole, writeRoleName } from '../naming/role-name.ts';
+import { type Following, followedBy } from './following.ts';
+import { anyOnRole, type FamilyGrowth, groundOfGrowth } from './growth-ground.ts';
 import type { RoleLink } from './link.ts';
+import { rolesOf } from './roles-by-id.ts';
 
 /** Something whose colour can come of the colours of others. */
 export type Dependent =
@@ -17,12 +15,30 @@ export type Dependent =
 const keyOf = (one: Dependent) =>
   one.kind === 'role' ? `role ${one.theme} ${one.role}` : `${one.kind} ${one.family}`;
 
-type Lists = Pick<ProjectDocument, 'families' | 'roles' | 'ground'>;
+interface LinkedFamily {
+  readonly id: string;
+  readonly name: string;
+  readonly follows: Following | null;
+  readonly growth: FamilyGrowth;
+  readonly handSet: Readonly<Record<string, string>>;
+}
 
-const familyOf = (doc: Lists, id: string): Family | undefined => doc.families.find((one) => one.id === id);
+interface LinkedRole extends NamedRole {
+  readonly links: Readonly<Record<string, RoleLink>>;
+}
+
+/** What circles can be in. */
+export interface Linked {
+  readonly families: readonly LinkedFamily[];
+  readonly roles: readonly LinkedRole[];
+  readonly ground: string | null;
+}
+
+const familyOf = (doc: Linked, id: string): LinkedFamily | undefined =>
+  doc.families.find((one) => one.id === id);
 
 /** What the colour of something comes of, directly. */
-function originsOf(doc: Lists, one: Dependent): Dependent[] {
+function originsOf(doc: Linked, one: Dependent): Dependent[] {
   if (one.kind === 'role') {
     const link = rolesOf(doc.roles).get(one.role)?.links[one.theme];
     // A gradient's stops never take their colours of roles that gradients paint.
@@ -44,7 +60,7 @@ function originsOf(doc: Lists, one: Dependent): Dependent[] {
 }
 
 /** Whether a role is translucent in a theme, so that what lies beneath the page is seen through it. */
-function letsThrough(doc: Lists, id: string, theme: string): boolean {
+function letsThrough(doc: Linked, id: string, theme: string): boolean {
   let link = rolesOf(doc.roles).get(id)?.links[theme];
   for (const seen = new Set([id]); link; ) {
     if (link.to === 'gradient') return false;
@@ -62,7 +78,7 @@ function letsThrough(doc: Lists, id: string, theme: string): boolean {
   return false;
 }
 
-function nameOf(doc: Lists, one: Dependent): string {
+function nameOf(doc: Linked, one: Dependent): string {
   if (one.kind === 'role') {
     const role = rolesOf(doc.roles).get(one.role);
     return role ? writeRoleName(role) : 'a role that is gone';
@@ -74,7 +90,7 @@ function nameOf(doc: Lists, one: Dependent): string {
  * Refuses a document in which one of these, or what it comes of, or a family that is grown on a role, comes of itself: roles that point to each other,
  * families that follow each other, a family grown on a role that shows one of its shades. The reason names the circle.
  */
-export function refuseCircles(doc: Lists, starts: readonly Dependent[]): void {
+export function refuseCircles(doc: Linked, starts: readonly Dependent[]): void {
   const sound = new Set<string>();
   const way: Dependent[] = [];
   const onWay = new Set<string>();
@@ -103,5 +119,5 @@ export function refuseCircles(doc: Lists, starts: readonly Dependent[]): void {
 }
 
 /** Whether a link could be part of a circle at all: most cannot, which is told without looking at the others. */
-export const canCircle = ({ families }: Lists, link: RoleLink): boolean =>
+export const canCircle = ({ families }: Linked, link: RoleLink): boolean =>
   link.to === 'role' || anyOnRole(families);

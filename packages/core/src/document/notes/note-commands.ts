@@ -1,30 +1,32 @@
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, replaced, without } from '../commands/lists.ts';
+import { type NotedNames, notedName } from '../naming/note-name.ts';
 import { MOST_NOTES, type Note } from './note.ts';
-import { notedName } from './note-name.ts';
 
 /** What of a note can be changed. */
 export type NoteChange = Partial<Pick<Note, 'text' | 'settled'>>;
+
+/** What these commands look at. */
+export interface NoteLists extends NotedNames {
+  readonly notes: readonly Note[];
+}
 
 export type NoteCommand =
   | { readonly type: 'addNote'; readonly note: Note; readonly index?: number }
   | { readonly type: 'removeNote'; readonly note: string }
   | { readonly type: 'setNote'; readonly note: string; readonly change: NoteChange };
 
-export const noteSteps: StepsOf<NoteCommand> = {
+export const noteSteps: StepsOf<NoteCommand, NoteLists> = {
   addNote(doc, { note, index }) {
     return [
-      { ...doc, notes: inserted(doc.notes, note, index, MOST_NOTES, 'note') },
+      { notes: inserted(doc.notes, note, index, MOST_NOTES, 'note') },
       { type: 'removeNote', note: note.id },
     ];
   },
 
   removeNote(doc, { note }) {
     const index = indexOf(doc.notes, note, 'note');
-    return [
-      { ...doc, notes: without(doc.notes, index) },
-      { type: 'addNote', note: doc.notes[index]!, index },
-    ];
+    return [{ notes: without(doc.notes, index) }, { type: 'addNote', note: doc.notes[index]!, index }];
   },
 
   setNote(doc, { note, change }) {
@@ -35,13 +37,13 @@ export const noteSteps: StepsOf<NoteCommand> = {
       ...(change.settled === undefined ? {} : { settled: old.settled }),
     };
     return [
-      { ...doc, notes: replaced(doc.notes, index, { ...old, ...change }) },
+      { notes: replaced(doc.notes, index, { ...old, ...change }) },
       { type: 'setNote', note, change: back },
     ];
   },
 };
 
-export const noteWords: WordsOf<NoteCommand> = {
+export const noteWords: WordsOf<NoteCommand, NoteLists> = {
   addNote: (doc, { note }) => `write a note on ${notedName(doc, note.on) ?? 'something that is gone'}`,
   removeNote: () => 'remove a note',
   setNote: (_, { change }) =>

@@ -1,11 +1,4 @@
-/** What a note can be on. */
-export type Noted =
-  | { readonly kind: 'shade'; readonly family: string; readonly shade: string }
-  | { readonly kind: 'base'; readonly family: string }
-  | { readonly kind: 'swatch'; readonly swatch: string }
-  | { readonly kind: 'role'; readonly role: string }
-  | { readonly kind: 'pair'; readonly pair: string }
-  | { readonly kind: 'gradient'; readonly gradient: string };
+import type { Noted } from '../naming/note-name.ts';
 
 /** A remark of somebody on a thing of the project. */
 export interface Note {

@@ -1,8 +1,8 @@
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
+import { type PairNames, pairName } from '../naming/pair-name.ts';
 import { MOST_PAIRS, type Pair } from './pair.ts';
-import { pairName } from './pair-name.ts';
 
 type Optional = 'words' | 'exempt' | 'backdrop' | 'veil';
 
@@ -17,26 +17,28 @@ function changed(pair: Pair, change: PairChange): Pair {
   return Object.fromEntries(entries) as unknown as Pair;
 }
 
+/** What these commands look at. */
+export interface PairLists extends PairNames {
+  readonly pairs: readonly Pair[];
+}
+
 export type PairCommand =
   | { readonly type: 'addPair'; readonly pair: Pair; readonly index?: number }
   | { readonly type: 'removePair'; readonly pair: string }
   | { readonly type: 'setPair'; readonly pair: string; readonly change: PairChange };
 
-export const pairSteps: StepsOf<PairCommand> = {
+export const pairSteps: StepsOf<PairCommand, PairLists> = {
   addPair(doc, { pair, index }) {
     if (pair.foreground === pair.background) throw new Refusal('A pair needs two different roles.');
     return [
-      { ...doc, pairs: inserted(doc.pairs, pair, index, MOST_PAIRS, 'pair') },
+      { pairs: inserted(doc.pairs, pair, index, MOST_PAIRS, 'pair') },
       { type: 'removePair', pair: pair.id },
     ];
   },
 
   removePair(doc, { pair }) {
     const index = indexOf(doc.pairs, pair, 'pair');
-    return [
-      { ...doc, pairs: without(doc.pairs, index) },
-      { type: 'addPair', pair: doc.pairs[index]!, index },
-    ];
+    return [{ pairs: without(doc.pairs, index) }, { type: 'addPair', pair: doc.pairs[index]!, index }];
   },
 
   setPair(doc, { pair, change }) {
@@ -47,14 +49,11 @@ export const pairSteps: StepsOf<PairCommand> = {
     const back: PairChange = Object.fromEntries(
       Object.keys(change).map((key) => [key, old[key as keyof PairChange] ?? null]),
     );
-    return [
-      { ...doc, pairs: replaced(doc.pairs, index, next) },
-      { type: 'setPair', pair, change: back },
-    ];
+    return [{ pairs: replaced(doc.pairs, index, next) }, { type: 'setPair', pair, change: back }];
   },
 };
 
-export const pairWords: WordsOf<PairCommand> = {
+export const pairWords: WordsOf<PairCommand, PairLists> = {
   addPair: (doc, { pair }) => `add the pair ${pairName(doc, pair)}`,
   removePair: () => 'remove a pair',
   setPair: () => 'change a pair',

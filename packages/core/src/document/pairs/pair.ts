@@ -39,9 +39,6 @@ export interface Pair {
 }
 
 export const MOST_PAIRS = 4000;
-/** Characters of a reason, and of words to show a pair with. */
-export const MOST_REASON = 300;
-export const MOST_WORDS = 120;
 
 /** The ratio that a pair has to reach: 3, 4.5 or 7 by its target and size; 1, which everything reaches, where it is exempt. */
 export const requiredOf = ({ target, size, weight, exempt }: Pair): number =>

@@ -1,9 +1,8 @@
-import type { Leaning } from '../../picture/palette.ts';
+import type { Leaning } from '../../picture/leanings.ts';
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
-import type { ProjectDocument } from '../document.ts';
-import { checkLength, nameIn } from '../names.ts';
+import { checkLength, nameIn } from '../naming/names.ts';
 import {
   isSameColor,
   type Marker,
@@ -14,6 +13,11 @@ import {
   type Place,
   type TextOver,
 } from './picture.ts';
+
+/** What these commands look at. */
+export interface PictureList {
+  readonly pictures: readonly Picture[];
+}
 
 export type PictureCommand =
   | { readonly type: 'addPicture'; readonly picture: Picture; readonly index?: number }
@@ -66,31 +70,28 @@ export function checkPicture(picture: Picture): void {
   });
 }
 
-function pictureOf(doc: ProjectDocument, id: string): readonly [index: number, picture: Picture] {
+function pictureOf(doc: PictureList, id: string): readonly [index: number, picture: Picture] {
   const index = indexOf(doc.pictures, id, 'picture');
   return [index, doc.pictures[index]!];
 }
 
-const change = (doc: ProjectDocument, index: number, part: Partial<Picture>): ProjectDocument => ({
+const change = (doc: PictureList, index: number, part: Partial<Picture>): PictureList => ({
   ...doc,
   pictures: replaced(doc.pictures, index, { ...doc.pictures[index]!, ...part }),
 });
 
-export const pictureSteps: StepsOf<PictureCommand> = {
+export const pictureSteps: StepsOf<PictureCommand, PictureList> = {
   addPicture(doc, { picture, index }) {
     checkPicture(picture);
     return [
-      { ...doc, pictures: inserted(doc.pictures, picture, index, MOST_PICTURES, 'picture') },
+      { pictures: inserted(doc.pictures, picture, index, MOST_PICTURES, 'picture') },
       { type: 'removePicture', picture: picture.id },
     ];
   },
 
   removePicture(doc, { picture }) {
     const [index, old] = pictureOf(doc, picture);
-    return [
-      { ...doc, pictures: without(doc.pictures, index) },
-      { type: 'addPicture', picture: old, index },
-    ];
+    return [{ pictures: without(doc.pictures, index) }, { type: 'addPicture', picture: old, index }];
   },
 
   renamePicture(doc, { picture, name }) {
@@ -101,10 +102,7 @@ export const pictureSteps: StepsOf<PictureCommand> = {
 
   movePicture(doc, { picture, index }) {
     const [from] = pictureOf(doc, picture);
-    return [
-      { ...doc, pictures: moved(doc.pictures, from, index) },
-      { type: 'movePicture', picture, index: from },
-    ];
+    return [{ pictures: moved(doc.pictures, from, index) }, { type: 'movePicture', picture, index: from }];
   },
 
   addMarker(doc, { picture, marker, index }) {
@@ -166,16 +164,16 @@ export const pictureSteps: StepsOf<PictureCommand> = {
   },
 };
 
-const inPicture = (doc: ProjectDocument, id: string) => nameIn(doc.pictures, id);
+const inPicture = (doc: PictureList, id: string) => nameIn(doc.pictures, id);
 
 /** "marker 3 in Harbour at dusk" */
-function markerName(doc: ProjectDocument, picture: string, marker: string): string {
+function markerName(doc: PictureList, picture: string, marker: string): string {
   const markers = doc.pictures.find(({ id }) => id === picture)?.markers ?? [];
   const index = markers.findIndex(({ id }) => id === marker);
   return index === -1 ? `a marker in ${inPicture(doc, picture)}` : `marker ${index + 1}`;
 }
 
-export const pictureWords: WordsOf<PictureCommand> = {
+export const pictureWords: WordsOf<PictureCommand, PictureList> = {
   addPicture: (_, { picture }) => `add the picture ${picture.name}`,
   removePicture: (doc, { picture }) => `remove the picture ${inPicture(doc, picture)}`,
   renamePicture: (doc, { picture, name }) => `rename the picture ${inPicture(doc, picture)} to ${name}`,

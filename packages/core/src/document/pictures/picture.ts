@@ -1,5 +1,5 @@
 import type { Target } from '../../contrast/targets.ts';
-import type { Leaning } from '../../picture/palette.ts';
+import type { Leaning } from '../../picture/leanings.ts';
 
 /** A reference image of the project. Its bytes are kept aside, once for the same content, under their hash. */
 export interface Picture {
@@ -54,8 +54,6 @@ export interface TextOver {
 export const MOST_PICTURES = 100;
 export const MOST_MARKERS = 200;
 export const MOST_MOVED = 200;
-/** Pixels of a picture, at most. */
-export const MOST_PIXELS = 50_000_000;
 /** px of the longer side of a picture, at most: what JPEG can hold. */
 export const LONGEST_SIDE = 65_535;
 

@@ -1,22 +1,25 @@
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf } from '../commands/lists.ts';
-import { refuseCircles } from '../links/circles.ts';
-import { checkLength } from '../names.ts';
-import { roleNameIn } from '../roles/role-name.ts';
+import { type Linked, refuseCircles } from '../links/circles.ts';
+import { checkLength } from '../naming/names.ts';
+import { roleNameIn } from '../naming/role-name.ts';
 import type { SampleWords } from './sample-words.ts';
+
+/** What these commands look at. */
+export interface ProjectParts extends Linked {
+  readonly name: string;
+  readonly words: SampleWords;
+}
 
 export type ProjectCommand =
   | { readonly type: 'renameProject'; readonly name: string }
   | { readonly type: 'setGround'; readonly role: string | null }
   | { readonly type: 'setWords'; readonly words: SampleWords };
 
-export const projectSteps: StepsOf<ProjectCommand> = {
+export const projectSteps: StepsOf<ProjectCommand, ProjectParts> = {
   renameProject(doc, { name }) {
     checkLength(name);
-    return [
-      { ...doc, name },
-      { type: 'renameProject', name: doc.name },
-    ];
+    return [{ name }, { type: 'renameProject', name: doc.name }];
   },
 
   setGround(doc, { role }) {
@@ -27,14 +30,11 @@ export const projectSteps: StepsOf<ProjectCommand> = {
   },
 
   setWords(doc, { words }) {
-    return [
-      { ...doc, words },
-      { type: 'setWords', words: doc.words },
-    ];
+    return [{ words }, { type: 'setWords', words: doc.words }];
   },
 };
 
-export const projectWords: WordsOf<ProjectCommand> = {
+export const projectWords: WordsOf<ProjectCommand, ProjectParts> = {
   renameProject: (_, { name }) => `rename the project to ${name}`,
   setGround: (doc, { role }) =>
     role ? `lay ${roleNameIn(doc.roles, role)} beneath the page` : 'lay white beneath the page',

@@ -1,12 +1,19 @@
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
-import { canCircle, refuseCircles } from '../links/circles.ts';
+import { MOST_ROLES } from '../limits.ts';
+import { canCircle, type Linked, refuseCircles } from '../links/circles.ts';
 import type { RoleLink } from '../links/link.ts';
-import { checkLength, nameIn, slug } from '../names.ts';
-import { MOST_ROLES, type Role } from './role.ts';
-import { roleNameIn, roleSlug, writeGroup, writeRoleName } from './role-name.ts';
+import { checkLength, nameIn, slug } from '../naming/names.ts';
+import { roleNameIn, roleSlug, writeGroup, writeRoleName } from '../naming/role-name.ts';
+import type { Role } from './role.ts';
 import type { RoleUse } from './use-names.ts';
+
+/** What these commands look at. */
+export interface RoleLists extends Linked {
+  readonly roles: readonly Role[];
+  readonly themes: readonly { readonly id: string; readonly name: string }[];
+}
 
 export type RoleCommand =
   | { readonly type: 'addRole'; readonly role: Role; readonly index?: number }
@@ -63,7 +70,7 @@ function clash(written: string, other: string): string {
 
 const isIn = (role: Role, group: readonly string[]) => group.every((name, i) => role.group[i] === name);
 
-export const roleSteps: StepsOf<RoleCommand> = {
+export const roleSteps: StepsOf<RoleCommand, RoleLists> = {
   addRole(doc, { role, index }) {
     checkNames(doc.roles, [role]);
     // Links for themes that are gone meanwhile are left behind; a theme of that id must not find them later.
@@ -85,10 +92,7 @@ export const roleSteps: StepsOf<RoleCommand> = {
       throw new Refusal(
         `${writeRoleName(doc.roles[index]!)} is what lies beneath the page; choose another ground first.`,
       );
-    return [
-      { ...doc, roles: without(doc.roles, index) },
-      { type: 'addRole', role: doc.roles[index]!, index },
-    ];
+    return [{ roles: without(doc.roles, index) }, { type: 'addRole', role: doc.roles[index]!, index }];
   },
 
   renameRole(doc, { role, group, name }) {
@@ -97,7 +101,7 @@ export const roleSteps: StepsOf<RoleCommand> = {
     const renamed = { ...old, group, name };
     checkNames(doc.roles, [renamed]);
     return [
-      { ...doc, roles: replaced(doc.roles, index, renamed) },
+      { roles: replaced(doc.roles, index, renamed) },
       { type: 'renameRole', role, group: old.group, name: old.name },
     ];
   },
@@ -121,20 +125,14 @@ export const roleSteps: StepsOf<RoleCommand> = {
 
   moveRole(doc, { role, index }) {
     const from = indexOf(doc.roles, role, 'role');
-    return [
-      { ...doc, roles: moved(doc.roles, from, index) },
-      { type: 'moveRole', role, index: from },
-    ];
+    return [{ roles: moved(doc.roles, from, index) }, { type: 'moveRole', role, index: from }];
   },
 
   setUse(doc, { role, use }) {
     const index = indexOf(doc.roles, role, 'role');
     const { use: old, ...rest } = doc.roles[index]!;
     const changed: Role = use === null ? rest : { ...rest, use };
-    return [
-      { ...doc, roles: replaced(doc.roles, index, changed) },
-      { type: 'setUse', role, use: old ?? null },
-    ];
+    return [{ roles: replaced(doc.roles, index, changed) }, { type: 'setUse', role, use: old ?? null }];
   },
 
   setLink(doc, { role, theme, link }) {
@@ -149,7 +147,7 @@ export const roleSteps: StepsOf<RoleCommand> = {
   },
 };
 
-export const roleWords: WordsOf<RoleCommand> = {
+export const roleWords: WordsOf<RoleCommand, RoleLists> = {
   addRole: (_, { role }) => `add the role ${writeRoleName(role)}`,
   removeRole: (doc, { role }) => `remove the role ${roleNameIn(doc.roles, role)}`,
   renameRole: (doc, { role, group, name }) =>

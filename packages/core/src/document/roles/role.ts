@@ -13,16 +13,5 @@ export interface Role {
   readonly links: Readonly<Record<string, RoleLink>>;
 }
 
-export const MOST_ROLES = 1000;
 /** Groups in groups. A name of 80 characters holds no more. */
 export const MOST_GROUPS = 40;
-
-// A list of roles never changes, only its successor does.
-const rolesById = new WeakMap<readonly Role[], ReadonlyMap<string, Role>>();
-
-/** The roles of a document by their ids. */
-export function rolesOf(roles: readonly Role[]): ReadonlyMap<string, Role> {
-  const byId = rolesById.get(roles) ?? new Map(roles.map((role) => [role.id, role]));
-  rolesById.set(roles, byId);
-  return byId;
-}

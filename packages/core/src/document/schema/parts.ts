@@ -1,8 +1,8 @@
 import Joi from 'joi';
 import { parseColor, readColor } from '../../color/parse.ts';
 import { canonical } from '../../color/write.ts';
-import { MOST_LABEL } from '../families/family.ts';
-import { faultOfText, MOST_NAME } from '../names.ts';
+import { MOST_LABEL } from '../limits.ts';
+import { faultOfText, MOST_NAME } from '../naming/names.ts';
 
 /** The parts that schemas of the document and its commands are made of. */
 

@@ -1,11 +1,16 @@
 import type { Step, StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, omit, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
-import type { ProjectDocument } from '../document.ts';
-import { canCircle, refuseCircles } from '../links/circles.ts';
+import { MOST_THEMES } from '../limits.ts';
+import { canCircle, type Linked, refuseCircles } from '../links/circles.ts';
 import type { RoleLink } from '../links/link.ts';
-import { checkName, nameIn } from '../names.ts';
-import { MOST_THEMES, type Theme } from './theme.ts';
+import { checkName, nameIn } from '../naming/names.ts';
+import type { Theme } from './theme.ts';
+
+/** What these commands look at. */
+export interface ThemeLists extends Linked {
+  readonly themes: readonly Theme[];
+}
 
 export type ThemeCommand =
   | {
@@ -19,7 +24,7 @@ export type ThemeCommand =
   | { readonly type: 'renameTheme'; readonly theme: string; readonly name: string }
   | { readonly type: 'moveTheme'; readonly theme: string; readonly index: number };
 
-export const themeSteps: StepsOf<ThemeCommand> = {
+export const themeSteps: StepsOf<ThemeCommand, ThemeLists> = {
   addTheme(doc, { theme, index, links }) {
     checkName(theme.name, doc.themes, theme.id, 'theme');
     const themes = inserted(doc.themes, theme, index, MOST_THEMES, 'theme');
@@ -48,7 +53,7 @@ export const themeSteps: StepsOf<ThemeCommand> = {
       return { ...role, links: omit(role.links, theme) };
     });
     return [
-      { ...doc, themes: without(doc.themes, index), roles },
+      { themes: without(doc.themes, index), roles },
       { type: 'addTheme', theme: doc.themes[index]!, index, links },
     ];
   },
@@ -62,21 +67,18 @@ export const themeSteps: StepsOf<ThemeCommand> = {
 
   moveTheme(doc, { theme, index }) {
     const from = indexOf(doc.themes, theme, 'theme');
-    return [
-      { ...doc, themes: moved(doc.themes, from, index) },
-      { type: 'moveTheme', theme, index: from },
-    ];
+    return [{ themes: moved(doc.themes, from, index) }, { type: 'moveTheme', theme, index: from }];
   },
 };
 
 const changed = (
-  doc: ProjectDocument,
+  doc: ThemeLists,
   index: number,
   theme: Theme,
   back: ThemeCommand,
-): Step<ThemeCommand> => [{ ...doc, themes: replaced(doc.themes, index, theme) }, back];
+): Step<ThemeCommand, ThemeLists> => [{ themes: replaced(doc.themes, index, theme) }, back];
 
-export const themeWords: WordsOf<ThemeCommand> = {
+export const themeWords: WordsOf<ThemeCommand, ThemeLists> = {
   addTheme: (_, { theme }) => `add the theme ${theme.name}`,
   removeTheme: (doc, { theme }) => `remove the theme ${nameIn(doc.themes, theme)}`,
   renameTheme: (doc, { theme, name }) => `rename ${nameIn(doc.themes, theme)} to ${name}`,

@@ -1,15 +1,20 @@
-import { linkSchema } from '../links/link-schema.ts';
-import { MOST_ROLES } from '../roles/role.ts';
-import { type CommandSchemas, objectOf, optional } from '../schema/keys.ts';
-import { id, index, name, record } from '../schema/parts.ts';
+import type { KindSchemas } from '../kind.ts';
+import { MOST_ROLES, MOST_THEMES } from '../limits.ts';
+import type { CommandSchemas } from '../schema/keys.ts';
+import type { SchemaParts } from '../schema/toolbox.ts';
 import type { Theme } from './theme.ts';
 import type { ThemeCommand } from './theme-commands.ts';
 
-export const themeSchema = objectOf<Theme>({ id, name });
+export function themeSchemas(parts: SchemaParts): KindSchemas<{ themes: readonly Theme[] }, ThemeCommand> {
+  const { objectOf, optional, id, index, link, name, record } = parts;
+  const themeSchema = objectOf<Theme>({ id, name });
 
-export const themeCommandSchemas: CommandSchemas<ThemeCommand> = {
-  addTheme: { theme: themeSchema, index: optional(index), links: record(linkSchema, MOST_ROLES) },
-  removeTheme: { theme: id },
-  renameTheme: { theme: id, name },
-  moveTheme: { theme: id, index },
-};
+  const themeCommandSchemas: CommandSchemas<ThemeCommand> = {
+    addTheme: { theme: themeSchema, index: optional(index), links: record(link, MOST_ROLES) },
+    removeTheme: { theme: id },
+    renameTheme: { theme: id, name },
+    moveTheme: { theme: id, index },
+  };
+
+  return { parts: { themes: parts.listOf(themeSchema, MOST_THEMES, 1) }, commands: themeCommandSchemas };
+}

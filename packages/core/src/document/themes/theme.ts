@@ -3,5 +3,3 @@ export interface Theme {
   readonly id: string;
   readonly name: string;
 }
-
-export const MOST_THEMES = 24;

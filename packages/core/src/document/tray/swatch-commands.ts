@@ -1,9 +1,13 @@
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
-import type { ProjectDocument } from '../document.ts';
-import { checkLength, nameIn } from '../names.ts';
+import { checkLength, nameIn } from '../naming/names.ts';
 import { MOST_SWATCHES, type Swatch } from './swatch.ts';
+
+/** What these commands look at. */
+export interface TrayList {
+  readonly tray: readonly Swatch[];
+}
 
 export type SwatchCommand =
   | { readonly type: 'addSwatch'; readonly swatch: Swatch; readonly index?: number }
@@ -25,24 +29,21 @@ export interface SwatchPlace {
 const placesOf = (tray: readonly Swatch[]): SwatchPlace[] =>
   tray.map(({ id, group }) => ({ swatch: id, group }));
 
-function change(doc: ProjectDocument, id: string, part: Partial<Swatch>): [ProjectDocument, Swatch] {
+function change(doc: TrayList, id: string, part: Partial<Swatch>): [TrayList, Swatch] {
   const index = indexOf(doc.tray, id, 'swatch');
   const old = doc.tray[index]!;
-  return [{ ...doc, tray: replaced(doc.tray, index, { ...old, ...part }) }, old];
+  return [{ tray: replaced(doc.tray, index, { ...old, ...part }) }, old];
 }
 
-export const swatchSteps: StepsOf<SwatchCommand> = {
+export const swatchSteps: StepsOf<SwatchCommand, TrayList> = {
   addSwatch: (doc, { swatch, index }) => [
-    { ...doc, tray: inserted(doc.tray, swatch, index, MOST_SWATCHES, 'swatch') },
+    { tray: inserted(doc.tray, swatch, index, MOST_SWATCHES, 'swatch') },
     { type: 'removeSwatch', swatch: swatch.id },
   ],
 
   removeSwatch(doc, { swatch }) {
     const index = indexOf(doc.tray, swatch, 'swatch');
-    return [
-      { ...doc, tray: without(doc.tray, index) },
-      { type: 'addSwatch', swatch: doc.tray[index]!, index },
-    ];
+    return [{ tray: without(doc.tray, index) }, { type: 'addSwatch', swatch: doc.tray[index]!, index }];
   },
 
   renameSwatch(doc, { swatch, name }) {
@@ -57,7 +58,7 @@ export const swatchSteps: StepsOf<SwatchCommand> = {
     const old = doc.tray[from]!;
     const tray = group === undefined ? doc.tray : replaced(doc.tray, from, { ...old, group });
     return [
-      { ...doc, tray: moved(tray, from, index) },
+      { tray: moved(tray, from, index) },
       { type: 'moveSwatch', swatch, index: from, ...(group === undefined ? {} : { group: old.group }) },
     ];
   },
@@ -69,7 +70,7 @@ export const swatchSteps: StepsOf<SwatchCommand> = {
     const joins = from !== to && doc.tray.some(({ group }) => group === to);
     const tray = doc.tray.map((swatch) => (swatch.group === from ? { ...swatch, group: to } : swatch));
     return [
-      { ...doc, tray },
+      { tray },
       // One that joins another group comes apart again colour by colour.
       joins
         ? { type: 'arrangeTray', order: placesOf(doc.tray) }
@@ -88,10 +89,7 @@ export const swatchSteps: StepsOf<SwatchCommand> = {
       placed.push(item.group === group ? item : { ...item, group });
     }
     if (!placed.length) throw new Refusal('None of these colours is in the tray any more.');
-    return [
-      { ...doc, tray: [...placed, ...left.values()] },
-      { type: 'arrangeTray', order: placesOf(doc.tray) },
-    ];
+    return [{ tray: [...placed, ...left.values()] }, { type: 'arrangeTray', order: placesOf(doc.tray) }];
   },
 
   setSwatch(doc, { swatch, color }) {
@@ -100,7 +98,7 @@ export const swatchSteps: StepsOf<SwatchCommand> = {
   },
 };
 
-export const swatchWords: WordsOf<SwatchCommand> = {
+export const swatchWords: WordsOf<SwatchCommand, TrayList> = {
   addSwatch: (_, { swatch }) => `add ${swatch.name} to the tray`,
   removeSwatch: (doc, { swatch }) => `take ${nameIn(doc.tray, swatch)} out of the tray`,
   renameSwatch: (doc, { swatch, name }) => `rename ${nameIn(doc.tray, swatch)} to ${name}`,

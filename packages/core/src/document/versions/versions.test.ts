@@ -13,8 +13,8 @@ import { commandSchema } from '../commands/command-schema.ts';
 import { ENTWINED } from '../commands/small-documents.fixture.ts';
 import { DOCUMENT_VERSION, type ProjectDocument } from '../document.ts';
 import { documentSchema } from '../document-schema.ts';
+import { roleNameIn } from '../naming/role-name.ts';
 import { NO_WORDS } from '../project/sample-words.ts';
-import { roleNameIn } from '../roles/role-name.ts';
 import { readLater } from './later.ts';
 import { bringCommand, bringDocument } from './versions.ts';
 

@@ -1,11 +1,14 @@
 import type { SimpleCommand } from '../../document/commands/command.ts';
 import type { ProjectDocument } from '../../document/document.ts';
+import type { AnyCompared } from '../../document/kind.ts';
+import { KINDS } from '../../document/kinds.ts';
 import type { RoleLink } from '../../document/links/link.ts';
-import { freeName, slug, slugsOf } from '../../document/names.ts';
+import { freeName, slug, slugsOf } from '../../document/naming/names.ts';
+import { roles as roleKind } from '../../document/roles/kind.ts';
 import type { Role } from '../../document/roles/role.ts';
+import { sameJson } from '../../document/same.ts';
 import type { Theme } from '../../document/themes/theme.ts';
 import { keptIds } from './kept.ts';
-import { sameJson } from './same.ts';
 
 interface Identified {
   readonly id: string;
@@ -18,56 +21,35 @@ interface ListCommands<T extends Identified> {
   readonly remove: (id: string) => SimpleCommand;
 }
 
-const listed = <T extends Identified>(list: ListCommands<T>) => list as unknown as ListCommands<Identified>;
+/** Themes and roles depend on each other, and are exchanged by themselves. */
+const BY_THEMSELVES: readonly string[] = ['themes', 'roles'] satisfies readonly (keyof ProjectDocument)[];
 
-/** All lists but themes and roles, which depend on each other. Families come first when they are put in. */
-const LISTS: readonly ListCommands<Identified>[] = [
-  listed({
-    of: (doc) => doc.families,
-    add: (family, index) => ({ type: 'addFamily', family, index }),
-    remove: (family) => ({ type: 'removeFamily', family }),
-  }),
-  listed({
-    of: (doc) => doc.pairs,
-    add: (pair, index) => ({ type: 'addPair', pair, index }),
-    remove: (pair) => ({ type: 'removePair', pair }),
-  }),
-  listed({
-    of: (doc) => doc.declined,
-    add: (declined, index) => ({ type: 'declinePair', declined, index }),
-    remove: (declined) => ({ type: 'reconsiderPair', declined }),
-  }),
-  listed({
-    of: (doc) => doc.gradients,
-    add: (gradient, index) => ({ type: 'addGradient', gradient, index }),
-    remove: (gradient) => ({ type: 'removeGradient', gradient }),
-  }),
-  listed({
-    of: (doc) => doc.tray,
-    add: (swatch, index) => ({ type: 'addSwatch', swatch, index }),
-    remove: (swatch) => ({ type: 'removeSwatch', swatch }),
-  }),
-  listed({
-    of: (doc) => doc.pictures,
-    add: (picture, index) => ({ type: 'addPicture', picture, index }),
-    remove: (picture) => ({ type: 'removePicture', picture }),
-  }),
-  listed({
-    of: (doc) => doc.rounds,
-    add: (round, index) => ({ type: 'addRound', round, index }),
-    remove: (round) => ({ type: 'removeRound', round }),
-  }),
-  listed({
-    of: (doc) => doc.recipes,
-    add: (recipe, index) => ({ type: 'addRecipe', recipe, index }),
-    remove: (recipe) => ({ type: 'removeRecipe', recipe }),
-  }),
-  listed({
-    of: (doc) => doc.notes,
-    add: (note, index) => ({ type: 'addNote', note, index }),
-    remove: (note) => ({ type: 'removeNote', note }),
-  }),
-];
+/** All other lists. Families come first when they are put in. */
+const LISTS = KINDS.flatMap((kind) =>
+  Object.entries(kind.compared as Record<string, AnyCompared>).flatMap(
+    ([name, one]): ListCommands<Identified>[] =>
+      one.as === 'value' || BY_THEMSELVES.includes(name)
+        ? []
+        : [
+            {
+              ...(one as Pick<ListCommands<Identified>, 'add' | 'remove'>),
+              of: (doc) => doc[name as keyof ProjectDocument] as unknown as readonly Identified[],
+            },
+          ],
+  ),
+);
+
+/** What is no list, but for what lies beneath the page, which needs its role. */
+const VALUES = KINDS.flatMap((kind) =>
+  Object.entries(kind.compared as Record<string, AnyCompared>).flatMap(([name, one]) =>
+    one.as === 'value' && name !== 'ground' ? [{ name: name as keyof ProjectDocument, ...one }] : [],
+  ),
+);
+
+const valuesBetween = (from: ProjectDocument, to: ProjectDocument): SimpleCommand[] =>
+  VALUES.flatMap(({ name, between }) =>
+    sameJson(from[name], to[name]) ? [] : [...(between(from[name], to[name]) as readonly SimpleCommand[])],
+  );
 
 /** Takes out what is not the same, and puts in what is; in two halves, so that nothing meets what is going. */
 function exchange<T extends Identified>(
@@ -83,11 +65,6 @@ function exchange<T extends Identified>(
     in: to.flatMap((thing, index) => (kept.has(thing.id) ? [] : [add(thing, index)])),
   };
 }
-
-const ROLES = {
-  add: (role: Role, index: number): SimpleCommand => ({ type: 'addRole', role, index }),
-  remove: (role: string): SimpleCommand => ({ type: 'removeRole', role }),
-};
 
 /** Makes the themes of one document those of another; `linksOf` gives the links that come with a new theme. */
 function themeCommands(
@@ -187,7 +164,7 @@ export function commandsBetween(from: ProjectDocument, to: ProjectDocument): Sim
   // Links in themes that come or go, come and go with them.
   const sameRole = (a: Role, b: Role) =>
     sameJson({ ...a, links: {} }, { ...b, links: {} }) && relinkedIn(a, b, common).length <= MOST_LINKS;
-  const roles = exchange(from.roles, to.roles, ROLES, sameRole);
+  const roles = exchange(from.roles, to.roles, roleKind.compared.roles, sameRole);
   const links = relink(from.roles, to.roles, roles.kept, common);
   const lists = LISTS.map((list) => exchange(list.of(from), list.of(to), list));
   const linksOf = (theme: string) =>
@@ -198,25 +175,13 @@ export function commandsBetween(from: ProjectDocument, to: ProjectDocument): Sim
       }),
     );
   const out: SimpleCommand[] = [];
-  if (from.name !== to.name) out.push({ type: 'renameProject', name: to.name });
-  if (!sameJson(from.words, to.words)) out.push({ type: 'setWords', words: to.words });
+  out.push(...valuesBetween(from, to));
   const loosened = from.ground !== null && !roles.kept.has(from.ground);
   if (loosened) out.push({ type: 'setGround', role: null });
   for (const list of [...lists].reverse()) out.push(...list.out);
   out.push(...roles.out, ...links.out, ...themeCommands(from.themes, to.themes, linksOf));
   const [families, ...others] = lists;
   out.push(...families!.in, ...roles.in, ...links.in, ...others.flatMap((list) => list.in));
-  if (!sameJson(from.relatives, to.relatives)) {
-    if (from.relatives.source !== to.relatives.source)
-      out.push({ type: 'setRelativesSource', color: to.relatives.source });
-    const wanted = new Map(to.relatives.rows.map((row) => [row.relation, row]));
-    for (const { relation } of from.relatives.rows)
-      if (!wanted.has(relation)) out.push({ type: 'setRelation', relation, row: null });
-    for (const row of to.relatives.rows) {
-      const old = from.relatives.rows.find(({ relation }) => relation === row.relation);
-      if (!sameJson(old, row)) out.push({ type: 'setRelation', relation: row.relation, row });
-    }
-  }
   if (to.ground !== (loosened ? null : from.ground)) out.push({ type: 'setGround', role: to.ground });
   return out;
 }

@@ -1,12 +1,15 @@
+import { meetingOf } from '../../document/coherence/role-use.ts';
 import type { ProjectDocument } from '../../document/document.ts';
-import type { Family } from '../../document/families/family.ts';
+import { families } from '../../document/families/kind.ts';
+import { gradients } from '../../document/gradients/kind.ts';
 import type { RoleLink } from '../../document/links/link.ts';
-import { linkName } from '../../document/links/link-name.ts';
-import type { Pair } from '../../document/pairs/pair.ts';
-import { pairName } from '../../document/pairs/pair-name.ts';
+import { linkName } from '../../document/naming/link-name.ts';
+import { pairName } from '../../document/naming/pair-name.ts';
+import { roleNameIn, writeRoleName } from '../../document/naming/role-name.ts';
+import { pairs } from '../../document/pairs/kind.ts';
+import { roles } from '../../document/roles/kind.ts';
 import type { Role } from '../../document/roles/role.ts';
-import { roleNameIn, writeRoleName } from '../../document/roles/role-name.ts';
-import { meetingOf } from '../../document/roles/role-use.ts';
+import { sameJson } from '../../document/same.ts';
 import { type Readout, readoutOf } from '../../judged/readout/readout.ts';
 import { worstOfRole } from '../../judged/readout/worst-of-role.ts';
 import { gradientCss } from '../../system/gradients/gradient-css.ts';
@@ -15,7 +18,6 @@ import { resolveSystem, type System } from '../../system/resolve.ts';
 import { rolePaint } from '../../system/roles/role-paint.ts';
 import { keptIds } from './kept.ts';
 import { ORDERED_LISTS, type OrderedList, WHOLE_LISTS, type WholeList } from './parts.ts';
-import { sameJson } from './same.ts';
 
 /** How a thing differs: it came, it went, or it is another than it was. */
 export type Change = 'added' | 'removed' | 'changed';
@@ -121,27 +123,13 @@ const changeOf = (was: unknown, is: unknown): Change => (!was ? 'added' : is ? '
 const named = (was: string | undefined, is: string | undefined) =>
   was !== undefined && is !== undefined && was !== is ? [`named ${was} before`] : [];
 
-function familyWords(was: Family | undefined, is: Family | undefined): string[] {
-  if (!was || !is) return [];
-  return [
-    ...named(was.name, is.name),
-    ...(was.base !== is.base ? ['base'] : []),
-    ...(sameJson(was.follows, is.follows) ? [] : ['what it follows']),
-    ...(sameJson(was.growth, is.growth) ? [] : ['growth']),
-    ...(sameJson(was.handSet, is.handSet) ? [] : ['hand-set shades']),
-  ];
-}
-
-function pairWords(was: Pair | undefined, is: Pair | undefined): string[] {
-  if (!was || !is) return [];
-  return [
-    ...(was.foreground === is.foreground && was.background === is.background ? [] : ['roles']),
-    ...(sameJson(was.target, is.target) ? [] : ['target']),
-    ...(was.size === is.size && was.weight === is.weight ? [] : ['size and weight']),
-    ...(was.words === is.words ? [] : ['words']),
-    ...(sameJson(was.exempt, is.exempt) ? [] : ['exemption']),
-    ...(sameJson(was.backdrop, is.backdrop) && was.veil === is.veil ? [] : ['what lies under the text']),
-  ];
+/** What of a thing differs that is on both sides: its name, and what its kind tells apart. */
+function wordsOf<T extends { readonly name: string }>(
+  { differs }: { readonly differs: (was: T, is: T) => readonly string[] },
+  was: T | undefined,
+  is: T | undefined,
+): string[] {
+  return was && is ? [...named(was.name, is.name), ...differs(was, is)] : [];
 }
 
 /** A gradient in the first theme, as CSS. */
@@ -182,10 +170,10 @@ function roleDifferences(before: State, after: State, columns: readonly Identifi
       if (!linked && colors[0] === colors[1]) return [];
       return [{ theme, linked, before: sideOf(before, was, theme), after: sideOf(after, is, theme) }];
     });
-    const words = [
-      ...(was && is ? named(writeRoleName(was), writeRoleName(is)) : []),
-      ...(was && is && was.use !== is.use ? ['what it is shown as'] : []),
-    ];
+    const words =
+      was && is
+        ? [...named(writeRoleName(was), writeRoleName(is)), ...roles.compared.roles.differs(was, is)]
+        : [];
     const itself = !was || !is || words.length > 0;
     if (!itself && !cells.length) return [];
     return [{ id, name: writeRoleName((is ?? was)!), change: changeOf(was, is), words, itself, cells }];
@@ -225,8 +213,6 @@ export function differencesBetween(
   const known = new Set(later.themes.map(({ id }) => id));
   const columns = [...later.themes, ...earlier.themes.filter(({ id }) => !known.has(id))];
   const groundName = (doc: ProjectDocument) => (doc.ground ? roleNameIn(doc.roles, doc.ground) : 'none');
-  const orders = Object.keys(ORDERED_LISTS) as OrderedList[];
-  const lists = Object.keys(WHOLE_LISTS) as WholeList[];
   return {
     name: earlier.name === later.name ? null : { before: earlier.name, after: later.name },
     ground:
@@ -242,7 +228,7 @@ export function differencesBetween(
       id: (is ?? was)!.id,
       name: (is ?? was)!.name,
       change: changeOf(was, is),
-      words: familyWords(was, is),
+      words: wordsOf(families.compared.families, was, is),
       before: was ? (before.system.families.get(was.id)?.base.color.css ?? null) : null,
       after: is ? (after.system.families.get(is.id)?.base.color.css ?? null) : null,
     })),
@@ -251,23 +237,20 @@ export function differencesBetween(
       id: (is ?? was)!.id,
       name: is ? pairName(later, is) : pairName(earlier, was!),
       change: changeOf(was, is),
-      words: pairWords(was, is),
+      words: was && is ? pairs.compared.pairs.differs(was, is) : [],
     })),
     gradients: differing(earlier.gradients, later.gradients).map(({ was, is }) => ({
       id: (is ?? was)!.id,
       name: (is ?? was)!.name,
       change: changeOf(was, is),
-      words: [
-        ...named(was?.name, is?.name),
-        ...(was && is && !sameJson({ ...was, name: '' }, { ...is, name: '' }) ? ['stops and shape'] : []),
-      ],
+      words: wordsOf(gradients.compared.gradients, was, is),
       before: was ? gradientIn(before, was.id) : null,
       after: is ? gradientIn(after, is.id) : null,
     })),
-    lists: lists.flatMap((list) =>
+    lists: WHOLE_LISTS.flatMap((list) =>
       sameJson(earlier[list], later[list]) ? [] : [{ list, words: listWords(earlier[list], later[list]) }],
     ),
-    orders: orders.filter((list) => isReordered(earlier[list], later[list])),
+    orders: ORDERED_LISTS.filter((list) => isReordered(earlier[list], later[list])),
     words: !sameJson(earlier.words, later.words),
     relatives: !sameJson(earlier.relatives, later.relatives),
     passing: {

@@ -1,32 +1,37 @@
-import type { ProjectDocument } from '../../document/document.ts';
+import type { AnyCompared } from '../../document/kind.ts';
+import {
+  KINDS,
+  type OrderedList,
+  type ThingKind,
+  type ValuePart,
+  type WholeList,
+} from '../../document/kinds.ts';
 
-/** The lists that are compared and restored as a whole, with what they are called. */
-export const WHOLE_LISTS = {
-  declined: 'Declined pairs',
-  tray: 'Tray',
-  pictures: 'Pictures',
-  rounds: 'Rounds of proposals',
-  recipes: 'Recipes',
-  notes: 'Notes',
-} as const satisfies Partial<Record<keyof ProjectDocument, string>>;
+export type { OrderedList, ThingKind, WholeList };
 
-/** The lists whose order is a part by itself. */
-export const ORDERED_LISTS = {
-  themes: 'themes',
-  families: 'families',
-  roles: 'roles',
-  pairs: 'pairs',
-  gradients: 'gradients',
-} as const satisfies Partial<Record<keyof ProjectDocument, string>>;
+const compared = KINDS.flatMap((kind) => Object.entries(kind.compared as Record<string, AnyCompared>));
+const namesOf = <N extends string>(as: AnyCompared['as']) =>
+  compared.flatMap(([name, one]) => (one.as === as ? [name as N] : []));
 
-export type WholeList = keyof typeof WHOLE_LISTS;
-export type OrderedList = keyof typeof ORDERED_LISTS;
-/** A list whose things are compared and restored one by one. */
-export type ThingKind = 'theme' | 'family' | 'role' | 'pair' | 'gradient';
+/** The lists that are compared and restored as a whole, those whose order is a part by itself, and what is no list. */
+export const WHOLE_LISTS = namesOf<WholeList>('whole');
+export const ORDERED_LISTS = namesOf<OrderedList>('things');
+export const VALUE_PARTS = namesOf<ValuePart>('value');
+
+/** What a list is called that is compared as a whole: "Tray". */
+export function titleOf(list: WholeList): string {
+  const [, one] = compared.find(([name]) => name === list)!;
+  return one.as === 'whole' ? one.title : list;
+}
+
+/** The lists of things by the word for one of them. */
+export const LIST_OF = Object.fromEntries(
+  compared.flatMap(([name, one]) => (one.as === 'things' ? [[one.word, name]] : [])),
+) as Readonly<Record<ThingKind, OrderedList>>;
 
 /** A part of a project that can be restored by itself. */
 export type Part =
-  | { readonly part: 'name' | 'ground' | 'words' | 'relatives' }
+  | { readonly part: ValuePart }
   | { readonly part: 'list'; readonly list: WholeList }
   | { readonly part: 'order'; readonly list: OrderedList }
   /** A thing: that it is there or not, and what it is itself. Of a role all but its links. */

@@ -4,19 +4,11 @@ import { followedBy } from '../../document/links/following.ts';
 import { groundOfGrowth } from '../../document/links/growth-ground.ts';
 import type { RoleLink } from '../../document/links/link.ts';
 import type { Role } from '../../document/roles/role.ts';
-import { type OrderedList, type Part, partKey, type ThingKind } from './parts.ts';
+import { LIST_OF, type Part, partKey, type ThingKind } from './parts.ts';
 
 interface Identified {
   readonly id: string;
 }
-
-const LIST_OF = {
-  theme: 'themes',
-  family: 'families',
-  role: 'roles',
-  pair: 'pairs',
-  gradient: 'gradients',
-} as const satisfies Record<ThingKind, OrderedList>;
 
 const find = <T extends Identified>(list: readonly T[], id: string): T | undefined =>
   list.find((thing) => thing.id === id);
@@ -114,13 +106,10 @@ function withCell(now: ProjectDocument, then: ProjectDocument, id: string, theme
 function withPart(now: ProjectDocument, then: ProjectDocument, part: Part): ProjectDocument {
   switch (part.part) {
     case 'name':
-      return { ...now, name: then.name };
     case 'ground':
-      return { ...now, ground: then.ground };
     case 'words':
-      return { ...now, words: then.words };
     case 'relatives':
-      return { ...now, relatives: then.relatives };
+      return { ...now, [part.part]: then[part.part] };
     case 'list':
       return { ...now, [part.list]: then[part.list] };
     case 'order':

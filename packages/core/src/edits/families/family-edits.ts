@@ -1,10 +1,11 @@
 import { readColor } from '../../color/parse.ts';
 import type { Command, SimpleCommand } from '../../document/commands/command.ts';
 import type { ProjectDocument } from '../../document/document.ts';
-import { type Family, LEAST_SHADES } from '../../document/families/family.ts';
+import type { Family } from '../../document/families/family.ts';
+import { LEAST_SHADES } from '../../document/limits.ts';
 import { followersOf } from '../../document/links/following.ts';
 import { grownOn } from '../../document/links/growth-ground.ts';
-import { freeName, numberedName, slugsOf } from '../../document/names.ts';
+import { freeName, numberedName, slugsOf } from '../../document/naming/names.ts';
 import { drawnFrom } from '../../family/drawn.ts';
 import { grow } from '../../family/grow.ts';
 import type { GrownShade } from '../../family/growth.ts';

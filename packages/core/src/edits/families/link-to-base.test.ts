@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../../document/commands/after.fixture.ts';
 import type { Link } from '../../document/links/link.ts';
-import { linkName } from '../../document/links/link-name.ts';
+import { linkName } from '../../document/naming/link-name.ts';
 import { writeCss } from '../../exchange/css.ts';
 import { resolveFamily } from '../../system/families/resolved-family.ts';
 import { resolveSystem } from '../../system/resolve.ts';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { contrastRatio } from '../../contrast/ratio.ts';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../../document/commands/after.fixture.ts';
-import { writeRoleName } from '../../document/roles/role-name.ts';
+import { writeRoleName } from '../../document/naming/role-name.ts';
 import { paint } from '../../system/painted.ts';
 import { resolveSystem } from '../../system/resolve.ts';
 import { isPaired, type StoodOn, standCommand, standingOn } from './standing-on.ts';

@@ -1,12 +1,12 @@
 import { contrastRatio, luminance, paintedOver, reaches } from '../../contrast/ratio.ts';
+import { meetingOf, usageOf } from '../../document/coherence/role-use.ts';
 import type { Command, SimpleCommand } from '../../document/commands/command.ts';
 import type { Link } from '../../document/links/link.ts';
-import { linkName } from '../../document/links/link-name.ts';
-import { slug } from '../../document/names.ts';
+import { linkName } from '../../document/naming/link-name.ts';
+import { slug } from '../../document/naming/names.ts';
+import { writeRoleName } from '../../document/naming/role-name.ts';
 import type { Pair } from '../../document/pairs/pair.ts';
 import type { Role } from '../../document/roles/role.ts';
-import { writeRoleName } from '../../document/roles/role-name.ts';
-import { meetingOf, usageOf } from '../../document/roles/role-use.ts';
 import { groundOf } from '../../judged/pairs/measure.ts';
 import { type Painted, paint } from '../../system/painted.ts';
 import type { ResolvedTheme, System } from '../../system/resolve.ts';

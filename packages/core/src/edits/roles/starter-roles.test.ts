@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../../document/commands/after.fixture.ts';
-import { writeRoleName } from '../../document/roles/role-name.ts';
+import { writeRoleName } from '../../document/naming/role-name.ts';
 import { suggestedPairs } from '../../judged/pairs/suggested-pairs.ts';
 import { readoutOf } from '../../judged/readout/readout.ts';
 import { resolveSystem } from '../../system/resolve.ts';

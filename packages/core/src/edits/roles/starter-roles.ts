@@ -3,8 +3,8 @@ import type { SimpleCommand } from '../../document/commands/command.ts';
 import type { ProjectDocument } from '../../document/document.ts';
 import type { Family } from '../../document/families/family.ts';
 import type { Link } from '../../document/links/link.ts';
+import { writeRoleName } from '../../document/naming/role-name.ts';
 import type { Role } from '../../document/roles/role.ts';
-import { writeRoleName } from '../../document/roles/role-name.ts';
 import { paint } from '../../system/painted.ts';
 import { hueApart, NOTICE_HUES, nearHue, type StarterPart } from './starter-parts.ts';
 

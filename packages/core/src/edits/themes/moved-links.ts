@@ -1,10 +1,10 @@
 import { oklchToRgb8, rgb8ToOklch } from '../../color/gamut.ts';
 import { hexOfRgb8 } from '../../color/write.ts';
 import { luminance, paintedOver, type Rgba } from '../../contrast/ratio.ts';
+import { usageOf } from '../../document/coherence/role-use.ts';
 import type { ProjectDocument } from '../../document/document.ts';
 import { type Link, plainLink, type RoleLink } from '../../document/links/link.ts';
 import type { Role } from '../../document/roles/role.ts';
-import { usageOf } from '../../document/roles/role-use.ts';
 import { opacityOf, type Place, placeOf } from '../../system/families/family-place.ts';
 import type { FamilyMap } from '../../system/families/resolved-families.ts';
 import { differenceOf, type Painted, paint } from '../../system/painted.ts';

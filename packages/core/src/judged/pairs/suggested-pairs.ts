@@ -1,9 +1,9 @@
 import { isLargeText } from '../../contrast/targets.ts';
 import type { ProjectDocument } from '../../document/document.ts';
+import { writeGroup } from '../../document/naming/role-name.ts';
 import type { Backdrop } from '../../document/pairs/backdrop.ts';
 import type { Pair } from '../../document/pairs/pair.ts';
 import type { Role } from '../../document/roles/role.ts';
-import { writeGroup } from '../../document/roles/role-name.ts';
 
 const TEXTS = new Set(['text', 'label', 'icon']);
 const GROUNDS = new Set(['ground', 'fill', 'hover', 'raised', 'surface']);

@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '../../document/document.ts';
+import { writeGroup } from '../../document/naming/role-name.ts';
 import type { Role } from '../../document/roles/role.ts';
-import { writeGroup } from '../../document/roles/role-name.ts';
 
 /** Roles that say different things in the same place, so that their colours have to be told apart. */
 export interface MeaningSet {

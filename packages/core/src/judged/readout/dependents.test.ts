@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../../document/commands/after.fixture.ts';
-import { writeRoleName } from '../../document/roles/role-name.ts';
+import { writeRoleName } from '../../document/naming/role-name.ts';
 import { resolveSystem } from '../../system/resolve.ts';
 import { type Depended, dependentsOf } from './dependents.ts';
 

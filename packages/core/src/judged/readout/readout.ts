@@ -1,5 +1,5 @@
+import { notedName } from '../../document/naming/note-name.ts';
 import type { Note } from '../../document/notes/note.ts';
-import { notedName } from '../../document/notes/note-name.ts';
 import type { Pair } from '../../document/pairs/pair.ts';
 import type { ResolvedFamily } from '../../system/families/resolved-family.ts';
 import type { System } from '../../system/resolve.ts';

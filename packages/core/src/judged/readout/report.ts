@@ -1,9 +1,9 @@
 import { hexOfRgb8 } from '../../color/write.ts';
 import { formatRatio } from '../../contrast/ratio.ts';
 import { describeTarget, effectiveTarget, requiredRatio } from '../../contrast/targets.ts';
+import { groundName } from '../../document/naming/pair-name.ts';
+import { roleNameIn, writeRoleName } from '../../document/naming/role-name.ts';
 import { type Exemption, isLayered } from '../../document/pairs/pair.ts';
-import { groundName } from '../../document/pairs/pair-name.ts';
-import { roleNameIn, writeRoleName } from '../../document/roles/role-name.ts';
 import type { Measurement } from '../pairs/measurement.ts';
 import type { Readout } from './readout.ts';
 

@@ -1,4 +1,4 @@
-import type { RoleMeets } from '../../document/roles/role-use.ts';
+import type { RoleMeets } from '../../document/coherence/role-use.ts';
 import type { Measurement } from '../pairs/measurement.ts';
 import type { Readout } from './readout.ts';
 

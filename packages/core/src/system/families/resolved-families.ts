@@ -5,7 +5,7 @@ import type { Family } from '../../document/families/family.ts';
 import { followedBy } from '../../document/links/following.ts';
 import { anyOnRole, type GrowthGround, groundOfGrowth } from '../../document/links/growth-ground.ts';
 import { type Link, plainLink } from '../../document/links/link.ts';
-import { rolesOf } from '../../document/roles/role.ts';
+import { rolesOf } from '../../document/links/roles-by-id.ts';
 import { fade, type Painted, paint } from '../painted.ts';
 import { followingBase } from './following-base.ts';
 import { type Families, type GrownFrom, type ResolvedFamily, resolveFamily } from './resolved-family.ts';

@@ -1,6 +1,6 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { readNames, writeGroup } from '@mint-lamp/core/document/roles/role-name';
+import { readNames, writeGroup } from '@mint-lamp/core/document/naming/role-name';
 import clsx from 'clsx';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { memo, useCallback } from 'react';

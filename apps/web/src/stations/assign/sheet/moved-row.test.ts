@@ -1,8 +1,8 @@
 import { applyCommand } from '@mint-lamp/core/document/commands/apply';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { emptyDocument } from '@mint-lamp/core/document/document';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import type { Role } from '@mint-lamp/core/document/roles/role';
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
 import { expect, test } from 'vitest';
 import { movedRow } from './moved-row.ts';
 import { roleRows } from './role-rows.ts';

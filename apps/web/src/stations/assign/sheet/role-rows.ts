@@ -1,5 +1,5 @@
+import { writeGroup } from '@mint-lamp/core/document/naming/role-name';
 import type { Role } from '@mint-lamp/core/document/roles/role';
-import { writeGroup } from '@mint-lamp/core/document/roles/role-name';
 
 /** The heading of a group, above a run of its roles. */
 export interface GroupRow {

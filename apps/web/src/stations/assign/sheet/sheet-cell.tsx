@@ -1,7 +1,7 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { plainLink, type RoleLink } from '@mint-lamp/core/document/links/link';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import type { Role } from '@mint-lamp/core/document/roles/role';
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
 import type { RoleUse } from '@mint-lamp/core/document/roles/use-names';
 import type { Theme } from '@mint-lamp/core/document/themes/theme';
 import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';

@@ -1,6 +1,6 @@
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { writeGroup } from '@mint-lamp/core/document/roles/role-name';
+import { writeGroup } from '@mint-lamp/core/document/naming/role-name';
 import clsx from 'clsx';
 import { useCallback, useMemo, useRef } from 'react';
 import { toast } from 'sonner';

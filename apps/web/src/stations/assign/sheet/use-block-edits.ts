@@ -1,5 +1,5 @@
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { linkName } from '@mint-lamp/core/document/links/link-name';
+import { linkName } from '@mint-lamp/core/document/naming/link-name';
 import { besideInFamily } from '@mint-lamp/core/system/families/family-place';
 import { useMemo } from 'react';
 import { useStore } from 'react-redux';

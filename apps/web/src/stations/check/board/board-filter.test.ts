@@ -1,5 +1,5 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import { readoutOf } from '@mint-lamp/core/judged/readout/readout';
 import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import { describe, expect, it } from 'vitest';

@@ -1,9 +1,9 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import type { Content, Level } from '@mint-lamp/core/contrast/targets';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import type { Pair } from '@mint-lamp/core/document/pairs/pair';
-import { sampleOf } from '@mint-lamp/core/document/pairs/sample';
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
 import { groundOf, measurePair } from '@mint-lamp/core/judged/pairs/measure';
+import { sampleOf } from '@mint-lamp/core/judged/pairs/sample';
 import { seenShort } from '@mint-lamp/core/judged/readers/seen-pair';
 import clsx from 'clsx';
 import { useState } from 'react';

@@ -1,7 +1,7 @@
 import { contrastMark, lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
 import { luminance, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
 import { besideInFamily } from '@mint-lamp/core/system/families/family-place';
 import { movedOnAxis } from '@mint-lamp/core/system/families/moved-on-axis';

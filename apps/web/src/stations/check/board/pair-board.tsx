@@ -1,6 +1,6 @@
-import { groundName } from '@mint-lamp/core/document/pairs/pair-name';
-import { sampleOf } from '@mint-lamp/core/document/pairs/sample';
-import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { groundName } from '@mint-lamp/core/document/naming/pair-name';
+import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
+import { sampleOf } from '@mint-lamp/core/judged/pairs/sample';
 import type { Readout } from '@mint-lamp/core/judged/readout/readout';
 import type { Ref } from 'react';
 import { useLongList } from '../../../ui/long-list.ts';

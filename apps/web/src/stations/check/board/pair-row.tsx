@@ -1,7 +1,7 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { shareWords } from '@mint-lamp/core/contrast/share-words';
 import { describeTarget } from '@mint-lamp/core/contrast/targets';
-import { usageOf } from '@mint-lamp/core/document/roles/role-use';
+import { usageOf } from '@mint-lamp/core/document/coherence/role-use';
 import type { RoleUse } from '@mint-lamp/core/document/roles/use-names';
 import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
 import type { System } from '@mint-lamp/core/system/resolve';

@@ -6,9 +6,10 @@ import {
   type Level,
   requiredRatio,
 } from '@mint-lamp/core/contrast/targets';
-import { MOST_WORDS, type Pair } from '@mint-lamp/core/document/pairs/pair';
+import { MOST_WORDS } from '@mint-lamp/core/document/limits';
+import type { Pair } from '@mint-lamp/core/document/pairs/pair';
 import type { PairChange } from '@mint-lamp/core/document/pairs/pair-commands';
-import { sampleOf } from '@mint-lamp/core/document/pairs/sample';
+import { sampleOf } from '@mint-lamp/core/judged/pairs/sample';
 import { useEditing } from '../../../store/editing.ts';
 import { useProjectDocument } from '../../../store/selectors.ts';
 import { Choice } from '../../../ui/choice.tsx';

@@ -1,4 +1,4 @@
-import { MOST_WORDS } from '@mint-lamp/core/document/pairs/pair';
+import { MOST_WORDS } from '@mint-lamp/core/document/limits';
 import { wordsOf } from '@mint-lamp/core/document/project/sample-words';
 import { useEditing } from '../../../store/editing.ts';
 import { useDocumentPart, useSampleWords } from '../../../store/selectors.ts';

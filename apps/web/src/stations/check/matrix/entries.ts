@@ -1,6 +1,6 @@
+import { usageOf } from '@mint-lamp/core/document/coherence/role-use';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
-import { usageOf } from '@mint-lamp/core/document/roles/role-use';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import type { TableColor } from '@mint-lamp/core/judged/readout/ratio-table';
 import type { System } from '@mint-lamp/core/system/resolve';
 

@@ -1,4 +1,4 @@
-import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import { ratioTable } from '@mint-lamp/core/judged/readout/ratio-table';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';

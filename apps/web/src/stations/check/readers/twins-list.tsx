@@ -1,5 +1,5 @@
-import { linkName } from '@mint-lamp/core/document/links/link-name';
-import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { linkName } from '@mint-lamp/core/document/naming/link-name';
+import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import { partingOf, type ReaderTwins, readerTwins } from '@mint-lamp/core/judged/readers/reader-twins';
 import { simulate } from '@mint-lamp/core/vision/simulate';
 import { useMemo } from 'react';

@@ -1,6 +1,6 @@
-import { linkName } from '@mint-lamp/core/document/links/link-name';
-import { nameIn } from '@mint-lamp/core/document/names';
-import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { linkName } from '@mint-lamp/core/document/naming/link-name';
+import { nameIn } from '@mint-lamp/core/document/naming/names';
+import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { toast } from 'sonner';

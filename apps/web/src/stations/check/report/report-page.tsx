@@ -1,4 +1,4 @@
-import { slug } from '@mint-lamp/core/document/names';
+import { slug } from '@mint-lamp/core/document/naming/names';
 import { EXEMPT_NAMES } from '@mint-lamp/core/document/pairs/pair';
 import { type ContrastReport, reportOf } from '@mint-lamp/core/judged/readout/report';
 import clsx from 'clsx';

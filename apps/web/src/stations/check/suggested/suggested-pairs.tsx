@@ -1,4 +1,4 @@
-import { sameJson } from '@mint-lamp/core/edits/compare/same';
+import { sameJson } from '@mint-lamp/core/document/same';
 import { type SceneUse, suggestions } from '@mint-lamp/core/judged/pairs/suggested-pairs';
 import { useCallback, useMemo, useState } from 'react';
 import { newId, useEditing } from '../../../store/editing.ts';

@@ -1,7 +1,7 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import type { DeclinedPair } from '@mint-lamp/core/document/declined/declined-pair';
-import { pairName } from '@mint-lamp/core/document/pairs/pair-name';
-import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { pairName } from '@mint-lamp/core/document/naming/pair-name';
+import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import { groundOf, measurePair } from '@mint-lamp/core/judged/pairs/measure';
 import type { Suggestion } from '@mint-lamp/core/judged/pairs/suggested-pairs';
 import clsx from 'clsx';

@@ -1,6 +1,6 @@
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import type { Pair } from '@mint-lamp/core/document/pairs/pair';
-import { sampleOf } from '@mint-lamp/core/document/pairs/sample';
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { sampleOf } from '@mint-lamp/core/judged/pairs/sample';
 import { useEditing } from '../../../store/editing.ts';
 import { useProjectDocument, useSystem } from '../../../store/selectors.ts';
 import { Choice } from '../../../ui/choice.tsx';

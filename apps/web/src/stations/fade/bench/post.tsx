@@ -1,7 +1,7 @@
 import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import { movedTo, type Stop } from '@mint-lamp/core/document/gradients/gradient';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { sameJson } from '@mint-lamp/core/edits/compare/same';
+import { sameJson } from '@mint-lamp/core/document/same';
 import { stopAtLightness, stopStepped } from '@mint-lamp/core/system/gradients/walked-stop';
 import type { Painted } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';

@@ -1,4 +1,4 @@
-import { freeName, slugsOf } from '@mint-lamp/core/document/names';
+import { freeName, slugsOf } from '@mint-lamp/core/document/naming/names';
 import { familyOfColors } from '@mint-lamp/core/edits/families/family-of-colors';
 import { cutColors, cutStops, FEWEST_CUTS, MOST_CUTS } from '@mint-lamp/core/edits/gradients/cut-gradient';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';

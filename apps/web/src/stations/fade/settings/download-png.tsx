@@ -1,4 +1,4 @@
-import { slug } from '@mint-lamp/core/document/names';
+import { slug } from '@mint-lamp/core/document/naming/names';
 import { LARGEST_SIDE } from '@mint-lamp/core/gradient/raster';
 import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { memo, useEffect, useRef, useState } from 'react';

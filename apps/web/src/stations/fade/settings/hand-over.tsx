@@ -1,4 +1,4 @@
-import { slug } from '@mint-lamp/core/document/names';
+import { slug } from '@mint-lamp/core/document/naming/names';
 import { gradientForms } from '@mint-lamp/core/exchange/gradient-forms';
 import { writeGradientSvg } from '@mint-lamp/core/exchange/gradient-svg';
 import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';

@@ -1,5 +1,5 @@
 import type { Command } from '@mint-lamp/core/document/commands/command';
-import { sameJson } from '@mint-lamp/core/edits/compare/same';
+import { sameJson } from '@mint-lamp/core/document/same';
 import { type GradientShift, NO_SHIFT, shiftedStops } from '@mint-lamp/core/edits/gradients/shifted-stops';
 import { useEffect, useMemo, useState } from 'react';
 import { useEditing } from '../../../store/editing.ts';

@@ -1,7 +1,7 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { shareWords } from '@mint-lamp/core/contrast/share-words';
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
-import { usageOf } from '@mint-lamp/core/document/roles/role-use';
+import { usageOf } from '@mint-lamp/core/document/coherence/role-use';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { useEditing } from '../../../store/editing.ts';

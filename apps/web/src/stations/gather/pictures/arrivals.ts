@@ -1,4 +1,4 @@
-import { MOST_NAME } from '@mint-lamp/core/document/names';
+import { MOST_NAME } from '@mint-lamp/core/document/naming/names';
 import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import { MOST_PICTURE_BYTES, PICTURE_KINDS_IN_WORDS, pictureKindOf } from '@mint-lamp/core/picture/kind';
 import type { KeptAnswer } from '@mint-lamp/core/wire/pictures';

@@ -1,6 +1,6 @@
 import { readColor } from '@mint-lamp/core/color/parse';
 import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/command';
-import { slugsOf } from '@mint-lamp/core/document/names';
+import { slugsOf } from '@mint-lamp/core/document/naming/names';
 import type { Round } from '@mint-lamp/core/document/rounds/round';
 import { basesOf, type ProposedSystem } from '@mint-lamp/core/edits/rounds/propose-systems';
 import { nameOf } from '@mint-lamp/core/names/names';

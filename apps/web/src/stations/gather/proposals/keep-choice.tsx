@@ -1,4 +1,4 @@
-import { writeRoleName } from '@mint-lamp/core/document/roles/role-name';
+import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import type { Keeping } from '@mint-lamp/core/edits/rounds/kept';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import { useDocumentPart, useTheme } from '../../../store/selectors.ts';

@@ -3,7 +3,7 @@ import { canonical } from '@mint-lamp/core/color/write';
 import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { plainlyGrounded } from '@mint-lamp/core/document/links/growth-ground';
-import { freeName, MOST_NAME, slugsOf } from '@mint-lamp/core/document/names';
+import { freeName, MOST_NAME, slugsOf } from '@mint-lamp/core/document/naming/names';
 import { gradientFromCss } from '@mint-lamp/core/edits/gradients/gradient-from-css';
 import { readGradient } from '@mint-lamp/core/gradient/read-css';
 import type { ShelfSet } from '@mint-lamp/core/wire/shelf';

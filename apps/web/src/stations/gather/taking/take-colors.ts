@@ -3,7 +3,7 @@ import { readColor } from '@mint-lamp/core/color/parse';
 import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { type Gradient, stopAt } from '@mint-lamp/core/document/gradients/gradient';
-import { MOST_NAME, numberedName, slugsOf } from '@mint-lamp/core/document/names';
+import { MOST_NAME, numberedName, slugsOf } from '@mint-lamp/core/document/naming/names';
 import type { TextOver } from '@mint-lamp/core/document/pictures/picture';
 import type { Role } from '@mint-lamp/core/document/roles/role';
 import { pastedGradient } from '@mint-lamp/core/edits/gradients/pasted-gradient';

@@ -1,7 +1,7 @@
 import { fromRgb8 } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
-import { numberedName, slugsOf } from '@mint-lamp/core/document/names';
+import { numberedName, slugsOf } from '@mint-lamp/core/document/naming/names';
 import {
   LINKED_WITHIN,
   pastedGradient,

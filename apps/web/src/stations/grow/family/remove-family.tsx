@@ -1,5 +1,5 @@
 import { followersOf } from '@mint-lamp/core/document/links/following';
-import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import { type Replacement, removed } from '@mint-lamp/core/edits/families/family-edits';
 import { usesOfFamily } from '@mint-lamp/core/edits/links/relink';
 import { useState } from 'react';

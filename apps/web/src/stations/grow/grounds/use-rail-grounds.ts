@@ -1,6 +1,6 @@
 import { paintedOver, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { linkName } from '@mint-lamp/core/document/links/link-name';
+import { linkName } from '@mint-lamp/core/document/naming/link-name';
 import { groundOf } from '@mint-lamp/core/judged/pairs/measure';
 import { follow, NO_ROLE } from '@mint-lamp/core/system/follow';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';

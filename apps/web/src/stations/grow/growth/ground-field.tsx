@@ -1,6 +1,6 @@
 import type { GrowthGround } from '@mint-lamp/core/document/links/growth-ground';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { linkName } from '@mint-lamp/core/document/links/link-name';
+import { linkName } from '@mint-lamp/core/document/naming/link-name';
 import { LinkPicker } from '../../../links/link-picker.tsx';
 import { useDocumentPart, useProjectDocument, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';

@@ -1,6 +1,6 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
-import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import { type Carrier, FEW_HUES, type Needs, needsOf } from '@mint-lamp/core/judged/readout/needs';
 import { Check, CircleAlert } from 'lucide-react';
 import { memo, type ReactNode, useDeferredValue } from 'react';

@@ -1,4 +1,4 @@
-import { freeName, slugsOf } from '@mint-lamp/core/document/names';
+import { freeName, slugsOf } from '@mint-lamp/core/document/naming/names';
 import type { KeptRecipe } from '@mint-lamp/core/document/recipes/recipe';
 import { Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';

@@ -1,5 +1,5 @@
-import { MOST_SHADES } from '@mint-lamp/core/document/families/family';
-import { freeName, slugsOf } from '@mint-lamp/core/document/names';
+import { MOST_SHADES } from '@mint-lamp/core/document/limits';
+import { freeName, slugsOf } from '@mint-lamp/core/document/naming/names';
 import { baseFromShade, familyFromShade, shadeInserted } from '@mint-lamp/core/edits/families/shade-edits';
 import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
 import { memo } from 'react';

@@ -1,4 +1,4 @@
-import { roleNameIn } from '@mint-lamp/core/document/roles/role-name';
+import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import { shadeTakenOut } from '@mint-lamp/core/edits/families/shade-edits';
 import { countUses, type Instead, usesOfFamily } from '@mint-lamp/core/edits/links/relink';
 import { useState } from 'react';

@@ -2,7 +2,7 @@ import { findTwins } from '@mint-lamp/core/color/difference';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import { MOST_STOPS } from '@mint-lamp/core/document/gradients/gradient';
 import type { Picture } from '@mint-lamp/core/document/pictures/picture';
-import type { Leaning } from '@mint-lamp/core/picture/palette';
+import type { Leaning } from '@mint-lamp/core/picture/leanings';
 import { oklabOf, paint } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
 import type { Light, PaletteRow, RowColor } from '../../../../pixels/pixel-worker.ts';

@@ -1,4 +1,4 @@
-import { Refusal } from './commands/refusal.ts';
+import { Refusal } from '../commands/refusal.ts';
 
 /** Characters of a name; of a role's name with its group written before it. */
 export const MOST_NAME = 80;

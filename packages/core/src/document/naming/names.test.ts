@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { newSetSchema } from '../shelf/set-schema.ts';
+import { newSetSchema } from '../../shelf/set-schema.ts';
 import { faultOfText, faultOfTexts, slug } from './names.ts';
 
 describe('names as parts of addresses', () => {

@@ -1,6 +1,6 @@
 import type { Pair } from '../pairs/pair.ts';
-import type { Role } from './role.ts';
-import type { RoleUse } from './use-names.ts';
+import type { Role } from '../roles/role.ts';
+import type { RoleUse } from '../roles/use-names.ts';
 
 /** Names that say it, as parts of a role's own name or of its innermost groups. */
 const NAMES: readonly (readonly [RoleUse, readonly string[]])[] = [

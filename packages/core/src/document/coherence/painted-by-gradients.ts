@@ -3,9 +3,9 @@ import type { ProjectDocument } from '../document.ts';
 import type { Family } from '../families/family.ts';
 import { pointersOf } from '../gradients/pointers.ts';
 import { groundOfGrowth } from '../links/growth-ground.ts';
+import { writeRoleName } from '../naming/role-name.ts';
 import type { Pair } from '../pairs/pair.ts';
-import type { Role } from './role.ts';
-import { writeRoleName } from './role-name.ts';
+import type { Role } from '../roles/role.ts';
 import { usageOf } from './role-use.ts';
 
 /** A role that a gradient paints in some theme, with one such gradient and whether an opacity is laid over it on the way. */

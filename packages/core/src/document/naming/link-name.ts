@@ -1,9 +1,23 @@
-import type { ProjectDocument } from '../document.ts';
-import { writeRoleName } from '../roles/role-name.ts';
-import type { Link, RoleLink } from './link.ts';
+import type { Link, RoleLink } from '../links/link.ts';
+import { type NamedRole, writeRoleName } from './role-name.ts';
+
+interface Identified {
+  readonly id: string;
+}
+
+interface Named extends Identified {
+  readonly name: string;
+}
+
+/** The lists that the name of a link's target is made from. */
+export interface LinkNames {
+  readonly families: readonly Named[];
+  readonly roles: readonly NamedRole[];
+  readonly gradients: readonly Named[];
+}
 
 /** What a link points to, in words: "Deepwater 700", "text.main", "#ffffff"; with its opacity, if any. */
-export function linkName(doc: ProjectDocument, link: RoleLink | null): string {
+export function linkName(doc: LinkNames, link: RoleLink | null): string {
   if (!link) return 'not linked';
   if (link.to === 'gradient') return find(doc.gradients, link.gradient)?.name ?? 'lost gradient';
   const opacity = link.opacity ?? 1;
@@ -11,14 +25,10 @@ export function linkName(doc: ProjectDocument, link: RoleLink | null): string {
   return opacity === 1 ? name : `${name} at ${Math.round(opacity * 100)} %`;
 }
 
-interface Named {
-  readonly id: string;
-}
-
 // A list never changes, only its successor does; names are asked for by the hundred, as by the cells of the sheet.
-const known = new WeakMap<readonly Named[], ReadonlyMap<string, Named>>();
+const known = new WeakMap<readonly Identified[], ReadonlyMap<string, Identified>>();
 
-function find<T extends Named>(list: readonly T[], id: string): T | undefined {
+function find<T extends Identified>(list: readonly T[], id: string): T | undefined {
   let byId = known.get(list);
   if (!byId) {
     byId = new Map(list.map((thing) => [thing.id, thing]));
@@ -27,7 +37,7 @@ function find<T extends Named>(list: readonly T[], id: string): T | undefined {
   return byId.get(id) as T | undefined;
 }
 
-function targetName(doc: ProjectDocument, link: Link): string {
+function targetName(doc: LinkNames, link: Link): string {
   switch (link.to) {
     case 'shade':
       return `${find(doc.families, link.family)?.name ?? 'lost family'} ${link.shade}`;

@@ -1,8 +1,16 @@
-import { slug } from '../names.ts';
-import type { Role } from './role.ts';
+import { slug } from './names.ts';
 
 /** A role's name together with its group. */
-export type FullName = Pick<Role, 'group' | 'name'>;
+export interface FullName {
+  /** Names of the groups that it is in, outermost first. */
+  readonly group: readonly string[];
+  readonly name: string;
+}
+
+/** A role, as far as its name goes. */
+export interface NamedRole extends FullName {
+  readonly id: string;
+}
 
 /** A group as it is written where it is out of sight: `notice.delay`. */
 export const writeGroup = (group: readonly string[]): string => group.join('.');
@@ -14,7 +22,7 @@ export const writeGroup = (group: readonly string[]): string => group.join('.');
 export const writeRoleName = ({ group, name }: FullName): string => writeGroup([...group, name]);
 
 /** The written name of the role with an id, for words about a command. */
-export function roleNameIn(roles: readonly Role[], id: string): string {
+export function roleNameIn(roles: readonly NamedRole[], id: string): string {
   const role = roles.find((r) => r.id === id);
   return role ? writeRoleName(role) : 'a role that is gone';
 }

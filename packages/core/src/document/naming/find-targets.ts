@@ -1,11 +1,20 @@
-import type { ProjectDocument } from '../document.ts';
-import { writeRoleName } from '../roles/role-name.ts';
-import type { Link } from './link.ts';
+import type { Link } from '../links/link.ts';
+import { type NamedRole, writeRoleName } from './role-name.ts';
 
 /** Something that a link can lead to, with what it is called. */
 export interface FoundTarget {
   readonly link: Link;
   readonly name: string;
+}
+
+/** The lists that targets are looked for in. */
+export interface TargetLists {
+  readonly families: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly growth: { readonly labels: readonly string[] };
+  }[];
+  readonly roles: readonly NamedRole[];
 }
 
 /** How well a typed word fits a name: 0 not at all, more the better. */
@@ -20,11 +29,7 @@ function fit(word: string, name: string): number {
  * What some typed words mean, best first: "dee 7" is Deepwater 700, "dee b" its base, "text ma" the role text.main.
  * Every word has to be found, in the order of family and label for shades. At most `most`.
  */
-export function findTargets(
-  { families, roles }: Pick<ProjectDocument, 'families' | 'roles'>,
-  text: string,
-  most = 8,
-): FoundTarget[] {
+export function findTargets({ families, roles }: TargetLists, text: string, most = 8): FoundTarget[] {
   const words = text
     .toLowerCase()
     .trim()

@@ -1,7 +1,7 @@
-import type { ProjectDocument } from '../document.ts';
-import { wordsOf } from '../project/sample-words.ts';
-import { usageOf } from '../roles/role-use.ts';
-import type { Pair } from './pair.ts';
+import { usageOf } from '../../document/coherence/role-use.ts';
+import type { ProjectDocument } from '../../document/document.ts';
+import type { Pair } from '../../document/pairs/pair.ts';
+import { wordsOf } from '../../document/project/sample-words.ts';
 
 /** The words that a pair is shown with: its own, else the project's; on what is pressed, those for actions. */
 export function sampleOf(document: ProjectDocument, pair: Pick<Pair, 'background' | 'words'>): string {

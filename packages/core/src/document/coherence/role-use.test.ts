@@ -4,7 +4,7 @@ import { nearShades } from '../../system/near-shades.ts';
 import { resolveSystem } from '../../system/resolve.ts';
 import { after } from '../commands/after.fixture.ts';
 import type { ProjectDocument } from '../document.ts';
-import { findTargets } from '../links/find-targets.ts';
+import { findTargets } from '../naming/find-targets.ts';
 import { meetingOf, usageOf } from './role-use.ts';
 
 const useIn = (doc: ProjectDocument, id: string) =>
