@@ -84,6 +84,7 @@ const RULES = [
  * from its own, never from those below. What lies in src/ itself is named with its file. Tests may look anywhere.
  */
 const CORE_LAYERS = [
+  ['in-parts'],
   ['color'],
   ['contrast'],
   ['vision', 'gradient'],

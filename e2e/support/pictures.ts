@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 
 /** Pixels that differ everywhere, with soft bands and fine noise, the same each time. RGB, 3 bytes each. */
-export function drawnPixels(width: number, height: number): Buffer {
+function drawnPixels(width: number, height: number): Buffer {
   const bytes = Buffer.alloc(width * height * 3);
   let state = 11;
   const noise = () => {

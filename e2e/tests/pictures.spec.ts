@@ -3,7 +3,7 @@ import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { type Marker, type Picture, SIDES } from '@mint-lamp/core/document/pictures/picture';
 import { followRow } from '@mint-lamp/core/gradient/follow-row';
-import { worstOverPixels } from '@mint-lamp/core/gradient/over-gradient';
+import { worstOverPixels } from '@mint-lamp/core/picture/over-pixels';
 import { rowAlong } from '@mint-lamp/core/picture/row';
 import { averageAround, sampledText } from '@mint-lamp/core/picture/sample';
 import { partOf } from '@mint-lamp/core/picture/shrink';

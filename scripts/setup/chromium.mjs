@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { installDebian } from './run.mjs';
 
-export const CHROMIUM = '/usr/bin/chromium-headless-shell';
+const CHROMIUM = '/usr/bin/chromium-headless-shell';
 
 /**
  * Chromium is for the tests and benchmarks only; the app itself does not need it. This is Debian's build of it without

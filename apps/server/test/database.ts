@@ -6,7 +6,7 @@ declare module 'vitest' {
   }
 }
 
-/** A cluster of its own for this run of the tests, removed at the end. */
+/** A cluster of its own for this run of the tests, removed at the end. @public Named in the settings of the tests. */
 export default async function setup({ provide }: { provide: (key: 'databaseUrl', value: string) => void }) {
   const cluster = await startCluster(temporaryFolder());
   provide('databaseUrl', cluster.url);

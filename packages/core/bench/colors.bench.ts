@@ -1,10 +1,5 @@
-import { converter, differenceCiede2000, wcagContrast } from 'culori';
-import { convert, numbers } from '../src/color/convert.ts';
-import { deltaE2000Lab } from '../src/color/difference.ts';
-import { hexToOklch } from '../src/color/gamut.ts';
-import { readColor } from '../src/color/parse.ts';
+import { converter } from 'culori';
 import { paintPlane } from '../src/color/plane.ts';
-import { ratioMatrix } from '../src/gradient/over-gradient.ts';
 import { shippedNames } from '../src/names/names.ts';
 import { reportRatio, reportShare, sized, timeOf } from './report.ts';
 
@@ -25,46 +20,6 @@ const rgbas = hexes.map((hex) => {
   const v = Number.parseInt(hex.slice(1), 16);
   return { r: v >> 16, g: (v >> 8) & 255, b: v & 255, alpha: 1 };
 });
-
-// Both get colours that are parsed already; the other library's function is called for every pair, as it is meant.
-const parsed = rgbas.map(({ r, g, b }) => ({ mode: 'rgb' as const, r: r / 255, g: g / 255, b: b / 255 }));
-const matrix = timeOf(() => ratioMatrix(rgbas, rgbas), 5);
-const theirs = timeOf(() => {
-  let sum = 0;
-  for (const a of parsed) for (const b of parsed) sum += wcagContrast(a, b);
-  return sum;
-}, 2);
-reportRatio('1,000 × 1,000 contrast ratios', matrix, theirs, "culori's wcagContrast on the same", 20);
-
-const toOklch = converter('oklch');
-const oklch = timeOf(() => hexes.map((hex) => hexToOklch(hex)), 30);
-const oklchTheirs = timeOf(() => hexes.map((hex) => toOklch(hex)), 30);
-reportRatio('hex to OKLCH, 1,000 colours', oklch, oklchTheirs, "culori's converter", 1);
-
-const labs = hexes.map((hex) => numbers(convert(readColor(hex), 'lab')));
-const labObjects = labs.map(([l, a, b]) => ({ mode: 'lab65' as const, l, a, b }));
-const ciede = differenceCiede2000();
-const e2000 = timeOf(() => {
-  let sum = 0;
-  for (let i = 0; i < 300; i++)
-    for (let j = 0; j < 300; j++) {
-      const [p, q] = [labs[i]!, labs[j]!];
-      sum += deltaE2000Lab(p[0], p[1], p[2], q[0], q[1], q[2]);
-    }
-  return sum;
-});
-const e2000Theirs = timeOf(() => {
-  let sum = 0;
-  for (let i = 0; i < 300; i++) for (let j = 0; j < 300; j++) sum += ciede(labObjects[i]!, labObjects[j]!);
-  return sum;
-}, 3);
-reportRatio(
-  'ΔE2000 of 90,000 pairs of Lab colours',
-  e2000,
-  e2000Theirs,
-  "culori's on Lab colours of its own",
-  1,
-);
 
 const names = shippedNames();
 const looked = timeOf(() => rgbas.map(({ r, g, b }) => names.nearest(r, g, b)), 5);

@@ -1,4 +1,5 @@
 import { proposeSystems } from '../src/edits/rounds/propose-systems.ts';
+import { drain } from '../src/in-parts/drain.ts';
 import { LARGEST } from './largest-document.ts';
 import { reportShare, timeOf } from './report.ts';
 
@@ -17,10 +18,7 @@ const roundOf = (seed: number) => ({
 let seed = 0;
 let made = 0;
 const ms = timeOf(() => {
-  const parts = proposeSystems(LARGEST, roundOf(seed++), 9);
-  let step = parts.next();
-  while (!step.done) step = parts.next();
-  made = step.value.length;
+  made = drain(proposeSystems(LARGEST, roundOf(seed++), 9)).length;
 }, 5);
 if (made !== 9) throw new Error(`Only ${made} proposals were made.`);
 reportShare('a round of nine proposals for the largest project, each with its readout', ms, 1000, 'ms');

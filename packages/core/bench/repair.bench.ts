@@ -2,16 +2,14 @@ import { applyCommand } from '../src/document/commands/apply.ts';
 import type { SimpleCommand } from '../src/document/commands/command.ts';
 import type { ProjectDocument } from '../src/document/document.ts';
 import { repairAll, repairCommands } from '../src/edits/repairs/repair-all.ts';
+import { drain } from '../src/in-parts/drain.ts';
 import { readoutOf } from '../src/judged/readout/readout.ts';
 import { resolveSystem } from '../src/system/resolve.ts';
 import { LARGEST } from './largest-document.ts';
 import { reportShare, sized, timeOf } from './report.ts';
 
 function repaired(doc: ProjectDocument) {
-  const parts = repairAll(resolveSystem(doc));
-  let step = parts.next();
-  while (!step.done) step = parts.next();
-  return step.value;
+  return drain(repairAll(resolveSystem(doc)));
 }
 
 function after(doc: ProjectDocument, commands: readonly SimpleCommand[]): ProjectDocument {

@@ -12,7 +12,7 @@ import { channelsOf, type NamedColor } from '../src/names/names.ts';
 
 const read = (file: string) => readFileSync(new URL(file, import.meta.url), 'utf8');
 /** Words that were read one by one: colours, plants, stones, weather, food, and what describes them. */
-export const PLAIN_WORDS: ReadonlySet<string> = new Set(read('plain-words.txt').split(/\s+/).filter(Boolean));
+const PLAIN_WORDS: ReadonlySet<string> = new Set(read('plain-words.txt').split(/\s+/).filter(Boolean));
 /** What plain words make together that is called after something: a place, a film, a song, a group, a drink. */
 export const NOT_PLAIN: readonly string[] = read('not-plain.txt').split('\n').filter(Boolean);
 

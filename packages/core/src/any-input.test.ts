@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { convert } from './color/convert.ts';
 import { describeColor } from './color/describe.ts';
-import { deltaE2000, deltaEOk, findTwins } from './color/difference.ts';
+import { deltaEOk, findTwins } from './color/difference.ts';
 import { findColors } from './color/find.ts';
 import { gamutOutline, inGamut, maxChroma, rgb8ToOklch, toRgb8, toSrgb } from './color/gamut.ts';
 import { mixIn } from './color/mix.ts';
@@ -12,18 +12,18 @@ import { composite, contrastRatio, formatRatio, luminance, reaches } from './con
 import { nearestPassingShade } from './contrast/repair.ts';
 import { growDrawn } from './family/drawn.ts';
 import { growColors, growShades } from './family/growth.ts';
-import { growByRecipe, labelScheme } from './family/recipes.ts';
+import { growByRecipe } from './family/recipes.ts';
 import { gradientFaults, shifted } from './gradient/analyse.ts';
 import { bakeGradient, fitGradient } from './gradient/fit.ts';
 import { paintIn } from './gradient/geometry.ts';
 import { mix } from './gradient/interpolate.ts';
 import { colorAtPlace, placeStops, slices } from './gradient/model.ts';
-import { bestTextColor, ratioMatrix, worstOverGradient, worstOverPixels } from './gradient/over-gradient.ts';
 import { anyGradient } from './gradient/random-gradient.fixture.ts';
 import { proposals } from './harmony/proposals.ts';
 import { between, related } from './harmony/relations.ts';
+import { worstOverPixels } from './picture/over-pixels.ts';
 import { paletteOf } from './picture/palette.ts';
-import { averageAround, maskNear } from './picture/sample.ts';
+import { averageAround } from './picture/sample.ts';
 import { simulate, visionTwins } from './vision/simulate.ts';
 
 /** Numbers of every sort, the ones that break arithmetic among them. */
@@ -89,7 +89,6 @@ const CASES: readonly Case[] = [
   ['rgb8ToOklch', fc.tuple(byte, byte, byte), rgb8ToOklch],
   ['describeColor', fc.tuple(anyColor, fc.option(fc.string(), { nil: undefined })), describeColor],
   ['deltaEOk', fc.tuple(anyColor, anyColor), deltaEOk],
-  ['deltaE2000', fc.tuple(anyColor, anyColor), deltaE2000],
   ['findTwins', fc.tuple(fc.array(fc.tuple(number, number, number)), number), findTwins],
   ['findColors', fc.tuple(fc.string()), findColors],
   ['mixIn', fc.tuple(anyColor, anyColor, number, space), mixIn],
@@ -98,12 +97,6 @@ const CASES: readonly Case[] = [
   ['composite', fc.tuple(rgba, rgba), composite],
   ['formatRatio', fc.tuple(fc.double({ min: 1, max: 21 })), formatRatio],
   ['reaches', fc.tuple(number, number), reaches],
-  ['ratioMatrix', fc.tuple(fc.array(rgba), fc.array(rgba)), ratioMatrix],
-  [
-    'bestTextColor',
-    fc.tuple(fc.array(rgba), rgba, fc.option(number, { nil: undefined })),
-    (...args: Parameters<typeof bestTextColor>) => bestTextColor(...args)?.ratio,
-  ],
   [
     'nearestPassingShade',
     fc.tuple(fc.array(rgba), number, rgba, number, number),
@@ -149,15 +142,7 @@ const CASES: readonly Case[] = [
     simulate,
   ],
   ['visionTwins', fc.tuple(fc.array(painted, { maxLength: 6 }), number, number), visionTwins],
-  [
-    'worstOverGradient',
-    fc.tuple(rgba, anyGradient, rgba, number, number),
-    (text: never, gradient: never, beneath: never, a: number, b: number) =>
-      worstOverGradient(text, placeStops(gradient), beneath, [a, b]),
-  ],
-  ['maskNear', fc.tuple(fc.record({ pixels }), rgba, number), maskNear],
   ['paletteOf', fc.tuple(pixels, fc.integer()), paletteOf],
-  ['labelScheme', fc.tuple(number, fc.constantFrom('hundreds', 'ordinals')), labelScheme],
   [
     'proposals',
     fc.tuple(

@@ -13,7 +13,7 @@ import { type KnownDocument, type KnownDocuments, newest } from './known-documen
 import { append, type FreshEntry, revisionsOf } from './log.ts';
 
 /** What became of one sender's commands. */
-export interface Committed {
+interface Committed {
   readonly one: Waiting;
   readonly outcomes: readonly CommandOutcome[];
 }

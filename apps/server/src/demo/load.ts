@@ -16,7 +16,7 @@ import type { TakenPicture } from '../pictures/take-in-file.ts';
 import { takeInInTurn } from '../pictures/take-in-in-turn.ts';
 
 /** Fixed, so that links to the demo projects keep working after `--fresh`. */
-export const DEMO_PROJECTS = [
+const DEMO_PROJECTS = [
   { id: '5ce77000-0000-4000-8000-000000000002', document: MINT_LAMP_INTERFACE },
   { id: '5ce77000-0000-4000-8000-000000000001', document: SKERRY_LINE },
 ] as const;

@@ -1,7 +1,7 @@
 import { refused } from './refused-picture.ts';
 
 /** Pixels of noise of one octave, at most, in all filters of a drawing: some ten seconds of painting. */
-export const MOST_NOISE = 12_000_000;
+const MOST_NOISE = 12_000_000;
 
 /** What one more octave costs, in parts of what noise costs at all; measured. */
 const OCTAVE = 0.3;

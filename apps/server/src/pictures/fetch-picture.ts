@@ -9,9 +9,9 @@ import { atMost, type Incoming, writeIncoming } from './incoming.ts';
 import { refused } from './refused-picture.ts';
 
 /** The IP addresses of a name. */
-export type Resolve = (name: string) => Promise<readonly string[]>;
+type Resolve = (name: string) => Promise<readonly string[]>;
 
-export interface FetchLimits {
+interface FetchLimits {
   /** ms for all of it, redirects too. */
   readonly patience: number;
   readonly redirects: number;
@@ -38,7 +38,7 @@ const notPublic = (host: string) =>
   );
 
 /** A web address that may be asked, as far as its text says. */
-export function webAddress(text: string): URL {
+function webAddress(text: string): URL {
   let url: URL;
   try {
     url = new URL(text.trim());

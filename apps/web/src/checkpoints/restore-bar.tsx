@@ -69,7 +69,7 @@ const Passing = ({ side: [passing, all] }: { side: readonly [number, number] }) 
 );
 
 /** A part of a project in words, by its name then or now. */
-export function nameOfPart(part: Part, then: ProjectDocument, now: ProjectDocument): string {
+function nameOfPart(part: Part, then: ProjectDocument, now: ProjectDocument): string {
   const named = (key: 'themes' | 'families' | 'gradients', id: string) =>
     [...then[key], ...now[key]].find((one) => one.id === id)?.name ?? 'something gone';
   switch (part.part) {

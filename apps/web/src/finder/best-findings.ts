@@ -15,11 +15,7 @@ const words = (text: string) =>
  * How well a thing fits what is typed: 0 not at all. Every word typed must begin a word of its name or of its
  * kind's or of those it is found by besides, or at least stand in the name; whole words and words at the beginning count for more.
  */
-export function fit(
-  finding: Pick<Finding, 'name' | 'also'>,
-  title: string,
-  typed: readonly string[],
-): number {
+function fit(finding: Pick<Finding, 'name' | 'also'>, title: string, typed: readonly string[]): number {
   const own = words(finding.name);
   const kind = words(`${title} ${finding.also ?? ''}`);
   const whole = finding.name.toLowerCase();

@@ -26,6 +26,7 @@ interface FrameProps {
   onOpen: (others: readonly (() => Promise<unknown>)[]) => () => void;
 }
 
+/** @public Fetched with the frame. */
 export { default as FrontDoor } from './front-door.tsx';
 
 /** The frame with its store, which the list of projects does without. */

@@ -1,10 +1,11 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { MovedColor, Place } from '@mint-lamp/core/document/pictures/picture';
 import { followRow } from '@mint-lamp/core/gradient/follow-row';
-import { worstOfEach, worstOverPixels } from '@mint-lamp/core/gradient/over-gradient';
+import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
 import { type Division, dimOthers, divide } from '@mint-lamp/core/picture/division';
 import { countInParts, type Histogram } from '@mint-lamp/core/picture/histogram';
 import { LEANINGS, type Leaning } from '@mint-lamp/core/picture/leanings';
+import { worstOfEach, worstOverPixels } from '@mint-lamp/core/picture/over-pixels';
 import { paletteOfHistogram } from '@mint-lamp/core/picture/palette';
 import { palettePlaces } from '@mint-lamp/core/picture/places';
 import { type PictureLine, rowAlong } from '@mint-lamp/core/picture/row';
@@ -178,13 +179,10 @@ function faintestOf(pixels: Pixels['pixels']): number {
 async function smaller(whole: Pixels, tell: (share: number) => void): Promise<Pixels[]> {
   const all = [whole];
   for (let last = whole; last.width * last.height > SMALLEST_LEVEL; ) {
-    const parts = halved(last);
-    let step = parts.next();
-    for (; !step.done; step = parts.next()) {
-      if (all.length === 1) tell(step.value);
-      await nextTurn();
-    }
-    last = step.value;
+    last = await drainInTurns(halved(last), (share) => {
+      if (all.length === 1) tell(share);
+      return nextTurn();
+    });
     all.push(last);
   }
   return all;
@@ -240,10 +238,7 @@ function drawPart(target: OffscreenCanvas, view: View, level: Pixels, factor: nu
 
 async function counted(): Promise<Histogram> {
   if (histogram) return histogram;
-  const parts = countInParts(picture().pixels, PART);
-  let step = parts.next();
-  for (; !step.done; step = parts.next()) await nextTurn();
-  histogram = step.value;
+  histogram = await drainInTurns(countInParts(picture().pixels, PART), nextTurn);
   return histogram;
 }
 

@@ -9,7 +9,7 @@ export type Shares = ReadonlyMap<string, number>;
 const CELL = 4;
 
 /** Who paints each place of a scene: parts later in it lie over those before. Text and lines are left out. */
-export function sharesOf(scene: HTMLElement): Shares {
+function sharesOf(scene: HTMLElement): Shares {
   const all = scene.getBoundingClientRect();
   const [columns, rows] = [Math.ceil(all.width / CELL), Math.ceil(all.height / CELL)];
   const owners: (string | undefined)[] = new Array(columns * rows).fill(undefined);

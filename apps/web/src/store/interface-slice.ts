@@ -12,7 +12,7 @@ export type Selection =
 /** Somebody who sees colours otherwise, or under other circumstances. */
 export type Reader = Deficiency | 'blurred' | 'glare';
 
-export interface InterfaceState {
+interface InterfaceState {
   readonly theme: string | null;
   readonly selection: Selection | null;
   readonly dialog: 'finder' | 'shortcuts' | 'rename' | null;

@@ -3,7 +3,7 @@ import { keptKeys, letGo, readKept, rename } from './kept-entries.ts';
 /** Where commands that are to be sent are kept; see `unsent.ts`. */
 export const PREFIX = 'mint-lamp/unsent/';
 /** Where what could not be read or sent is kept, so that nothing is lost for good. */
-export const ASIDE = 'mint-lamp/set-aside/';
+const ASIDE = 'mint-lamp/set-aside/';
 
 /** An edit that could not be read, or that the server did not take. */
 export interface SetAsideEdit {

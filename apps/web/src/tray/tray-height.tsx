@@ -3,7 +3,7 @@ import { type PointerEvent, useEffect, useState } from 'react';
 import { lasting } from '../store/storage.ts';
 import { IconButton } from '../ui/icon-button.tsx';
 
-export const LOWEST_PX = 68;
+const LOWEST_PX = 68;
 const TALL_PX = 250;
 const STEP_PX = 60;
 const KEY = 'mint-lamp/tray-height';

@@ -1,6 +1,6 @@
 import type { CSSProperties } from 'react';
 
-export const isGradientCss = (css: string): boolean => css.includes('-gradient(');
+const isGradientCss = (css: string): boolean => css.includes('-gradient(');
 
 /** Letters in a paint: a colour, or a gradient that is cut out by them; `ground` is painted behind them on the same box. */
 export function paintedText(css: string, ground?: string | null): CSSProperties {

@@ -57,7 +57,7 @@ function converterTo(space: SpaceId) {
 }
 
 /** Our colour as the library's; `none` becomes undefined. */
-export function toLibrary(c: Color): LibraryColor {
+function toLibrary(c: Color): LibraryColor {
   const { mode, keys, scale } = SPACES[c.space].library;
   const out: LibraryColor = { mode };
   for (let i = 0; i < 3; i++) {

@@ -41,7 +41,7 @@ export interface FindResult {
 }
 
 /** Different colours that are listed of one text, and codes that are none. */
-export const MOST_FOUND = 4000;
+const MOST_FOUND = 4000;
 const MOST_NEAR = 300;
 /** Spellings of one colour that are listed. */
 const MOST_SPELLINGS = 20;

@@ -155,15 +155,6 @@ export function rgb8ToOklch(r: number, g: number, b: number): Triple {
   return [L, chroma, hue < 0 ? hue + 360 : hue];
 }
 
-/**
- * OKLCH of `#rrggbb` text: L 0–1, chroma, hue in degrees 0–360 (0 for greys). For inner loops: the text is not
- * checked, and anything else gives a wrong colour but never NaN.
- */
-export function hexToOklch(hex: string): Triple {
-  const value = Number.parseInt(hex.slice(1, 7), 16) || 0;
-  return rgb8ToOklch((value >> 16) & 255, (value >> 8) & 255, value & 255);
-}
-
 /** A gamut's outline for a hue (degrees): the largest chroma at n lightnesses evenly from 0 to 1; n 2 and up. */
 export function gamutOutline(hue: number, n = 64, gamut: Gamut = 'srgb'): Float64Array {
   const length = Math.max(2, Math.round(n) || 0);

@@ -9,7 +9,7 @@ export type HueWay = 'shorter' | 'longer' | 'increasing' | 'decreasing';
  * Adjusts the second of two hues (degrees) so that plain interpolation goes the given way (CSS Color 4 §12.4).
  * Hues just half a turn apart keep their order; equal hues go once round the longer way.
  */
-export function fixHues(from: number, to: number, way: HueWay): [number, number] {
+function fixHues(from: number, to: number, way: HueWay): [number, number] {
   const inTurn = (hue: number) => ((hue % 360) + 360) % 360;
   const turn = inTurn(to) - inTurn(from);
   const fixed = {
@@ -22,7 +22,7 @@ export function fixHues(from: number, to: number, way: HueWay): [number, number]
 }
 
 /** A colour in a space with the channels that have no power missing, as mixing needs it (CSS Color 4 §12.2). */
-export function forMixing(c: Color, space: SpaceId): Color {
+function forMixing(c: Color, space: SpaceId): Color {
   const converted = convert(c, space);
   const coords: [Channel, Channel, Channel] = [...converted.coords];
   // What is missing in the colour as written stays missing where the channel means the same.

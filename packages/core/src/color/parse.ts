@@ -168,11 +168,6 @@ export function readColor(text: string): Color {
   return result.color;
 }
 
-/** Whether text is a colour, for schemas. */
-export function isColorText(text: string): boolean {
-  return memory.has(text) || parseColor(text).ok;
-}
-
 /** Opaque sRGB colour from 8-bit channels (0–255). */
 export function fromRgb8(r: number, g: number, b: number, alpha = 1): Color {
   return color('srgb', [r / 255, g / 255, b / 255], alpha);

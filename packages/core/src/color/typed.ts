@@ -9,7 +9,7 @@ export type TypedColor =
 
 const NAMES = new Set(NAMED_COLORS);
 /** Functions of programs and of print that CSS does not have. */
-export const FOREIGN = /^(?:device-)?(cmyk|hsva?|hsba?)\(/i;
+const FOREIGN = /^(?:device-)?(cmyk|hsva?|hsba?)\(/i;
 const LIGHTNESS_TO_ONE = /^(oklab|oklch)\(\s*([\d.]+)(?=[\s,/])/i;
 
 /** A lightness that counts to 1 and was written as if it counted to 100; CSS would make it white without a word. */

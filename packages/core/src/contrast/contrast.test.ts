@@ -7,7 +7,6 @@ import { atLightness, contrastMark, lightnessOfLuminance, luminanceOfLightness }
 import { anyColor, rgba } from './painted-color.fixture.ts';
 import {
   composite,
-  compositeStack,
   contrastRatio,
   formatRatio,
   luminance,
@@ -88,13 +87,13 @@ describe('targets', () => {
 });
 
 describe('compositing', () => {
-  it('lays half black over white as mid-grey, and stacks in paint order', () => {
+  it('lays half black over white as mid-grey, each layer over those beneath it', () => {
     const white = rgba('#fff');
     expect(composite(rgba('rgb(0 0 0 / 0.5)'), white)).toEqual({ r: 127.5, g: 127.5, b: 127.5, alpha: 1 });
     const red = { r: 255, g: 0, b: 0, alpha: 0.5 };
     const blue = { r: 0, g: 0, b: 255, alpha: 0.5 };
-    expect(compositeStack([red, blue], white)).toEqual({ r: 191.25, g: 63.75, b: 127.5, alpha: 1 });
-    expect(compositeStack([blue, red], white)).toEqual({ r: 127.5, g: 63.75, b: 191.25, alpha: 1 });
+    expect(composite(red, composite(blue, white))).toEqual({ r: 191.25, g: 63.75, b: 127.5, alpha: 1 });
+    expect(composite(blue, composite(red, white))).toEqual({ r: 127.5, g: 63.75, b: 191.25, alpha: 1 });
   });
 });
 

@@ -86,8 +86,3 @@ export function paintedOver(over: Rgba, beneath: Rgba): Rgba {
     alpha: 1,
   };
 }
-
-/** Composites a stack, last painted first, over an opaque colour at the bottom. */
-export function compositeStack(layers: readonly Rgba[], bottom: Rgba): Rgba {
-  return layers.reduceRight((beneath, layer) => composite(layer, beneath), bottom);
-}

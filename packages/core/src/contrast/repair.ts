@@ -1,6 +1,6 @@
 import { contrastRatio, paintedOver, type Rgba, reaches } from './ratio.ts';
 
-export interface ShadeRepair<T> {
+interface ShadeRepair<T> {
   readonly shade: T;
   readonly ratio: number;
   /** Steps away from the present shade in the family's order. */

@@ -24,14 +24,14 @@ interface ComparedList<T, C> {
 }
 
 /** A list that is compared and restored as a whole. */
-export interface ComparedWhole<T, C> extends ComparedList<T, C> {
+interface ComparedWhole<T, C> extends ComparedList<T, C> {
   readonly as: 'whole';
   /** What the list is called: "Tray". */
   readonly title: string;
 }
 
 /** A list whose things are compared and restored one by one, and whose order is a part by itself. */
-export interface ComparedThings<T, C> extends ComparedList<T, C> {
+interface ComparedThings<T, C> extends ComparedList<T, C> {
   readonly as: 'things';
   /** The word for one of them, which is also the kind of that part. */
   readonly word: string;
@@ -40,7 +40,7 @@ export interface ComparedThings<T, C> extends ComparedList<T, C> {
 }
 
 /** Something that is no list, compared and restored as it is. */
-export interface ComparedValue<V, C> {
+interface ComparedValue<V, C> {
   readonly as: 'value';
   /** The commands that make one value another. */
   readonly between: (from: V, to: V) => readonly C[];

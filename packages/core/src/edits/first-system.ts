@@ -33,7 +33,7 @@ export interface FirstChoices {
 }
 
 /** Something of a first system, and why it is so. */
-export interface Reason {
+interface Reason {
   readonly what: string;
   readonly why: string;
 }

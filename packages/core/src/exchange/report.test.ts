@@ -9,6 +9,7 @@ import { SKERRY_LINE } from '../demo/skerry-line.ts';
 import { after } from '../document/commands/after.fixture.ts';
 import type { ProjectDocument } from '../document/document.ts';
 import { repairAll, repairCommands } from '../edits/repairs/repair-all.ts';
+import { drain } from '../in-parts/drain.ts';
 import { measureLayersWith } from '../judged/pairs/layered.ts';
 import { underTexts } from '../judged/pairs/under-text.ts';
 import { allMeasurements, readoutOf } from '../judged/readout/readout.ts';
@@ -163,13 +164,11 @@ describe('the check for a build', () => {
   });
 
   it('passes a repaired system, and fails when somebody changes the CSS', () => {
-    const parts = repairAll(resolveSystem(SKERRY_LINE));
-    let step = parts.next();
-    while (!step.done) step = parts.next();
+    const all = drain(repairAll(resolveSystem(SKERRY_LINE)));
     const mended = after(SKERRY_LINE, {
       type: 'batch',
       label: 'repair',
-      commands: repairCommands(step.value.repairs),
+      commands: repairCommands(all.repairs),
     });
     expect(run(mended)).toEqual({ status: 0, told: 'All 36 measurements pass.\n' });
     const css = writeCss(resolveSystem(mended)).replace(/--shingle-600: [^;]+;/, '--shingle-600: #a9b2b1;');

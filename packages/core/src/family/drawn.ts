@@ -30,7 +30,7 @@ export interface DrawnGrowth {
 /** The chroma that a greyer base counts as having, so that its shades can be drawn with some. */
 export const LEAST_CHROMA = 0.02;
 /** The least that lightness falls from a drawn step to the next. */
-export const LEAST_FALL = 0.00001;
+const LEAST_FALL = 0.00001;
 /** How far beyond 0 and 1 a linear channel may lie that is an 8-bit colour still. */
 const ROUNDED = 0.0001;
 const MOST_CHROMA = 10;

@@ -24,19 +24,7 @@ export interface LightnessGrowth {
   readonly hueDrift: number;
 }
 
-export const USUAL_LABELS = [
-  '50',
-  '100',
-  '200',
-  '300',
-  '400',
-  '500',
-  '600',
-  '700',
-  '800',
-  '900',
-  '950',
-] as const;
+const USUAL_LABELS = ['50', '100', '200', '300', '400', '500', '600', '700', '800', '900', '950'] as const;
 
 export const USUAL_GROWTH: LightnessGrowth = {
   kind: 'lightness',

@@ -1,6 +1,5 @@
-import { deltaEOk } from '../color/difference.ts';
 import { oklchToRgb8, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
-import { fromRgb8, readColor } from '../color/parse.ts';
+import { readColor } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
 import { hexOfRgb8 } from '../color/write.ts';
 import { composite, contrastRatio, luminance, type Rgba } from '../contrast/ratio.ts';
@@ -8,7 +7,7 @@ import { mix } from '../gradient/interpolate.ts';
 import type { GrownShade } from './growth.ts';
 
 /** Tints (towards white), shades (towards black) or tones (towards the grey of mid lightness). */
-export interface MixRecipe {
+interface MixRecipe {
   readonly kind: 'mix';
   readonly towards: 'white' | 'black' | 'grey';
   /** 3 to 24 labels, each once, the base's first. */
@@ -18,7 +17,7 @@ export interface MixRecipe {
 }
 
 /** The base laid over a ground, thinner from step to step. */
-export interface OpacityRecipe<G = string> {
+interface OpacityRecipe<G = string> {
   readonly kind: 'opacity';
   /** CSS text of an opaque colour, or something that comes to one. */
   readonly ground: G;
@@ -29,7 +28,7 @@ export interface OpacityRecipe<G = string> {
 }
 
 /** Steps that reach given ratios on a ground. */
-export interface ContrastRecipe<G = string> {
+interface ContrastRecipe<G = string> {
   readonly kind: 'contrast';
   readonly ground: G;
   /** 3 to 24 labels and as many ratios from 1 to 21, rising. */
@@ -141,22 +140,4 @@ export function growByRecipe(base: Color, recipe: Recipe): RecipeShade[] {
       if (recipe.ratios.length !== n) throw new RangeError('As many ratios as labels are needed.');
       return growContrast(base, recipe);
   }
-}
-
-/** Labels in steps of 100 or of 1, `count` of them (3 to 24), in either order. */
-export function labelScheme(count: number, scheme: 'hundreds' | 'ordinals', reversed = false): string[] {
-  const n = Math.min(24, Math.max(3, Math.round(count)));
-  const step = scheme === 'hundreds' ? 100 : 1;
-  const labels = Array.from({ length: n }, (_, i) => String((i + 1) * step));
-  return reversed ? labels.reverse() : labels;
-}
-
-/** How far apart the two most alike neighbours among shades are, in ΔE OK: a measure of lost steps. */
-export function leastStep(shades: readonly GrownShade[]): number {
-  let least = Number.POSITIVE_INFINITY;
-  for (let i = 1; i < shades.length; i++) {
-    const [a, b] = [shades[i - 1]!, shades[i]!];
-    least = Math.min(least, deltaEOk(fromRgb8(a.r, a.g, a.b), fromRgb8(b.r, b.g, b.b)));
-  }
-  return least;
 }

@@ -13,7 +13,7 @@ export interface FollowedRow {
 }
 
 /** Pixels of a row, and places that stops are looked for at, at most. */
-export const LONGEST_ROW = 16_384;
+const LONGEST_ROW = 16_384;
 const MOST_BINS = 256;
 
 /** A row in OKLab, three numbers a pixel. */

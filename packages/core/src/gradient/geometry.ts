@@ -137,21 +137,9 @@ export function reversedStops<S extends ColorStop<unknown>>(stops: readonly (S |
   return [...stops].reverse().map(reversedItem);
 }
 
-/** The gradient the other way round; see {@link reversedStops}. */
-export const reversed = <T extends CssGradient>(gradient: T): T => ({
-  ...gradient,
-  stops: reversedStops(gradient.stops),
-});
-
 /** The stops at even distances from 0 to 100 %; hints go. */
 export function evenStops<S extends ColorStop<unknown>>(items: readonly (S | Hint)[]): S[] {
   const stops = items.filter((item): item is S => item.kind === 'stop');
   const last = Math.max(1, stops.length - 1);
   return stops.map((stop, i) => ({ ...stop, places: [percent((i / last) * 100)] }));
 }
-
-/** The gradient with its stops at even distances; see {@link evenStops}. */
-export const spacedEvenly = <T extends CssGradient>(gradient: T): T => ({
-  ...gradient,
-  stops: evenStops(gradient.stops),
-});

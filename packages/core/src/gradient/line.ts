@@ -39,34 +39,3 @@ export interface Box {
   readonly width: number;
   readonly height: number;
 }
-
-/**
- * A point inside the box that has the colour of a place on the line (percent): of all points across the line
- * at that place, the one nearest to the line. The line itself leaves the box unless it is straight; a handle
- * must not. Kept `inset` away from the edges.
- */
-export function pointInBox(angle: number, { width, height }: Box, percent: number, inset = 0): Point {
-  const radians = (angle * Math.PI) / 180;
-  const [dx, dy] = [Math.sin(radians), -Math.cos(radians)];
-  const length = Math.abs(width * dx) + Math.abs(height * dy);
-  const along = (percent / 100 - 0.5) * length;
-  // Points across the line: centre + along · (dx, dy) + across · (−dy, dx). Find how far across the box reaches.
-  const [px, py] = [along * dx, along * dy];
-  let low = Number.NEGATIVE_INFINITY;
-  let high = Number.POSITIVE_INFINITY;
-  for (const [at, by, half] of [
-    [px, -dy, width / 2],
-    [py, dx, height / 2],
-  ] as const) {
-    if (Math.abs(by) < 1e-9) continue;
-    const [a, b] = [(-half - at) / by, (half - at) / by];
-    low = Math.max(low, Math.min(a, b));
-    high = Math.min(high, Math.max(a, b));
-  }
-  const across = Math.min(Math.max(0, low), Math.max(low, high));
-  const keep = (v: number, size: number) => Math.min(size - inset, Math.max(inset, v));
-  return {
-    x: keep(width / 2 + px - across * dy, width),
-    y: keep(height / 2 + py + across * dx, height),
-  };
-}

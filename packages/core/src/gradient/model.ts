@@ -63,7 +63,7 @@ export interface ConicGradient<S = ColorStop> extends Common<S> {
 export type CssGradient<S = ColorStop> = LinearGradient<S> | RadialGradient<S> | ConicGradient<S>;
 
 /** A stretch between two placed colours, with the exponent that a hint makes of its middle. */
-export interface Stretch {
+interface Stretch {
   readonly from: number;
   readonly to: number;
   readonly a: Rgba;

@@ -7,7 +7,7 @@ const WHITE: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
 const BLACK: Rgba = { r: 0, g: 0, b: 0, alpha: 1 };
 
 /** Two colours by their places in a list. */
-export interface TwoColors {
+interface TwoColors {
   readonly a: number;
   readonly b: number;
 }

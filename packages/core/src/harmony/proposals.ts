@@ -1,6 +1,7 @@
 import { oklchToRgb8, rgb8ToOklch } from '../color/gamut.ts';
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import { luminance } from '../contrast/ratio.ts';
+import { drain } from '../in-parts/drain.ts';
 
 /** What proposals are made of. Colours are sRGB, 0–255. */
 export interface ProposalRecipe {
@@ -235,9 +236,5 @@ export function* proposeInParts(recipe: ProposalRecipe, wanted: number): Generat
 
 /** {@link proposeInParts} at once. */
 export function proposals(recipe: ProposalRecipe, wanted: number): Proposal[] {
-  const parts = proposeInParts(recipe, wanted);
-  for (;;) {
-    const { done, value } = parts.next();
-    if (done) return value;
-  }
+  return drain(proposeInParts(recipe, wanted));
 }

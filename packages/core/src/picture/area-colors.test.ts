@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { groundsUnder, shareFailing, worstOnGrounds } from '../contrast/over-colors.ts';
-import { worstOverPixels } from '../gradient/over-gradient.ts';
 import { readRegion, writeRegion } from '../wire/regions.ts';
 import { AreaColors, areaColors } from './area-colors.ts';
+import { worstOverPixels } from './over-pixels.ts';
 
 const WHITE = { r: 255, g: 255, b: 255, alpha: 1 };
 const TEXT = { r: 200, g: 40, b: 90, alpha: 1 };

@@ -1,4 +1,5 @@
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
+import { drain } from '../in-parts/drain.ts';
 
 /** Every pixel of a picture counted into cells of 5 bits a channel, which a processor's nearest memory holds. */
 export interface Histogram {
@@ -80,11 +81,7 @@ function count(pixels: Int32Array, cells: Cells, from: number, to: number): void
 
 /** Counts RGBA pixels (4 bytes each, not premultiplied) into cells. Time is linear. */
 export function histogramOf(pixels: Uint8ClampedArray | Uint8Array): Histogram {
-  const parts = countInParts(pixels, Number.POSITIVE_INFINITY);
-  for (;;) {
-    const { done, value } = parts.next();
-    if (done) return value;
-  }
+  return drain(countInParts(pixels, Number.POSITIVE_INFINITY));
 }
 
 /**

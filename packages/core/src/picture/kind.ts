@@ -1,5 +1,5 @@
 /** Kinds of pictures that can be opened. */
-export const PICTURE_KINDS = ['png', 'jpeg', 'webp', 'avif', 'gif', 'svg'] as const;
+const PICTURE_KINDS = ['png', 'jpeg', 'webp', 'avif', 'gif', 'svg'] as const;
 export type PictureKind = (typeof PICTURE_KINDS)[number];
 
 /** What they are called for people. */

@@ -2,13 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { rgb8ToOklch } from '../color/gamut.ts';
 import { rgbToOklab } from '../color/kernel.ts';
+import { drain } from '../in-parts/drain.ts';
 import { dimOthers, divide } from './division.ts';
 import { countInParts, histogramOf } from './histogram.ts';
 import { pictureKindOf } from './kind.ts';
 import { LEANINGS, type Leaning } from './leanings.ts';
 import { meanError, paletteOf, paletteOfHistogram } from './palette.ts';
 import { deepestPlaces, palettePlaces } from './places.ts';
-import { averageAround, maskNear, type Pixels, sampledText } from './sample.ts';
+import { averageAround, type Pixels, sampledText } from './sample.ts';
 import { halved, partOf } from './shrink.ts';
 
 /** A picture of patches with fine noise, as a photograph has; the same each time. */
@@ -207,12 +208,6 @@ describe('samples', () => {
       expect([r, g, b].map(Math.round).concat(alpha)).toEqual(expected);
     },
   );
-
-  it('masks what is near a colour', () => {
-    const { bits, share } = maskNear(picture, { r: 250, g: 250, b: 250, alpha: 1 }, 0.05);
-    expect([...bits]).toEqual([0, 1, 1, 0]);
-    expect(share).toBe(0.5);
-  });
 });
 
 /** A picture of some rows of letters, each a colour. */
@@ -251,10 +246,7 @@ describe('the places of a palette', () => {
     const whole = { width, height, pixels };
     let small: Pixels = whole;
     for (let n = 0; n < 2; n++) {
-      const parts = halved(small);
-      let step = parts.next();
-      while (!step.done) step = parts.next();
-      small = step.value;
+      small = drain(halved(small));
     }
     const h = histogramOf(pixels);
     const labs = Array.from({ length: width * height }, (_, i) =>
@@ -273,19 +265,13 @@ describe('the places of a palette', () => {
 });
 
 describe('a picture half as large', () => {
-  const done = <T>(parts: Generator<number, T>): T => {
-    let step = parts.next();
-    while (!step.done) step = parts.next();
-    return step.value;
-  };
-
   it('has the means of what each pixel stands for, by how opaque that is', () => {
     const pixels = Uint8ClampedArray.from([
       ...[100, 0, 0, 255, 200, 0, 0, 255, 9, 9, 9, 255],
       ...[100, 0, 0, 255, 0, 80, 0, 255, 9, 9, 9, 255],
       ...[50, 60, 70, 255, 250, 250, 250, 0, 1, 2, 3, 4],
     ]);
-    const half = done(halved({ width: 3, height: 3, pixels }));
+    const half = drain(halved({ width: 3, height: 3, pixels }));
     expect([half.width, half.height]).toEqual([2, 2]);
     expect([...half.pixels]).toEqual([...[100, 20, 0, 255, 9, 9, 9, 255], ...[50, 60, 70, 128, 1, 2, 3, 4]]);
   });
@@ -321,10 +307,9 @@ describe('counting in parts', () => {
     const pixels = patches(70, 50, HARBOUR);
     const parts = countInParts(pixels, 1000);
     const told: number[] = [];
-    let step = parts.next();
-    for (; !step.done; step = parts.next()) told.push(step.value);
+    const histogram = drain(parts, (share) => told.push(share));
     expect(told.map((share) => Math.round(share * 100))).toEqual([29, 57, 86]);
-    expect(step.value).toEqual(histogramOf(pixels));
+    expect(histogram).toEqual(histogramOf(pixels));
   });
 });
 

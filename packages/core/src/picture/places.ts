@@ -80,7 +80,7 @@ export function deepestPlaces(
 }
 
 /** The pixel of a picture, or of a square within it, that shows a colour best: where it is first met. Transparent ones aside. */
-export function bestPixel(
+function bestPixel(
   { width, height, pixels }: Pixels,
   { r, g, b }: Rgb,
   within: { readonly x: number; readonly y: number; readonly side: number } | null = null,

@@ -1,4 +1,4 @@
-import { delinearize, LINEAR_8BIT, rgbToOklab, type Triple } from '../color/kernel.ts';
+import { delinearize, LINEAR_8BIT } from '../color/kernel.ts';
 import { hexOfRgb8 } from '../color/write.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 
@@ -34,43 +34,6 @@ export function averageAround({ width, height, pixels }: Pixels, x: number, y: n
   if (alpha === 0) return { r: 0, g: 0, b: 0, alpha: 0 };
   const encode = (v: number) => delinearize(v / alpha) * 255;
   return { r: encode(r), g: encode(g), b: encode(b), alpha: alpha / n };
-}
-
-export interface Mask {
-  /** 1 where the pixel is near enough, else 0; one byte a pixel. */
-  readonly bits: Uint8Array;
-  /** Share of all pixels, 0–1. */
-  readonly share: number;
-}
-
-/** All pixels within a ΔE OK of a colour (channels 0–255); pixels under half alpha are never near. */
-export function maskNear({ pixels }: Pick<Pixels, 'pixels'>, c: Rgba, threshold: number): Mask {
-  const n = Math.floor(pixels.length / 4);
-  const bits = new Uint8Array(n);
-  const target = rgbToOklab(c.r, c.g, c.b);
-  // What was decided for a colour holds for all its pixels: 0 unknown, 1 near, 2 far.
-  const known = new Uint8Array(1 << 24);
-  const lab: Triple = [0, 0, 0];
-  const limit = threshold * threshold;
-  let count = 0;
-  for (let i = 0; i < n; i++) {
-    const at = i * 4;
-    if (pixels[at + 3]! < 128) continue;
-    const [r, g, b] = [pixels[at]!, pixels[at + 1]!, pixels[at + 2]!];
-    const key = (r << 16) | (g << 8) | b;
-    let verdict = known[key]!;
-    if (!verdict) {
-      rgbToOklab(r, g, b, lab);
-      const d = (lab[0] - target[0]) ** 2 + (lab[1] - target[1]) ** 2 + (lab[2] - target[2]) ** 2;
-      verdict = d <= limit ? 1 : 2;
-      known[key] = verdict;
-    }
-    if (verdict === 1) {
-      bits[i] = 1;
-      count++;
-    }
-  }
-  return { bits, share: n ? count / n : 0 };
 }
 
 /** A sampled colour as documents spell it: 8-bit channels, with an alpha where it is less than 1. */

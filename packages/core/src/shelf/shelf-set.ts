@@ -1,9 +1,5 @@
 import type { Growth } from '../family/grow.ts';
 
-/** What of a system a set on the shelf is. */
-export const SET_KINDS = ['palette', 'family', 'gradient', 'system'] as const;
-export type SetKind = (typeof SET_KINDS)[number];
-
 /** What a set brings along, by its kind. */
 export type SetContent =
   | { readonly kind: 'palette'; readonly colors: readonly PaletteEntry[] }

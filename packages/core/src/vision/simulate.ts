@@ -1,5 +1,5 @@
 import { findTwins } from '../color/difference.ts';
-import { delinearize, LINEAR_8BIT, luminanceOfLinear, rgbToOklab, type Triple } from '../color/kernel.ts';
+import { delinearize, LINEAR_8BIT, rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 
 /** Kinds of colour vision deficiency. */
@@ -94,25 +94,6 @@ export function simulate(c: Rgba, deficiency: Deficiency, severity = 1): Rgba {
   return { r: row(0), g: row(3), b: row(6), alpha: c.alpha };
 }
 
-/** Simulates a whole picture in place: RGBA bytes, alpha untouched. */
-export function simulatePixels(
-  pixels: Uint8ClampedArray | Uint8Array,
-  deficiency: Deficiency,
-  severity = 1,
-): void {
-  const m = deficiencyMatrix(deficiency, severity);
-  // Encoded output for 12 bits of linear light: finer than 8-bit steps everywhere but in the deepest shadow.
-  const encode = Uint8Array.from({ length: 4097 }, (_, i) => Math.round(delinearize(i / 4096) * 255));
-  for (let i = 0; i + 3 < pixels.length; i += 4) {
-    const r = LINEAR_8BIT[pixels[i]!]!;
-    const g = LINEAR_8BIT[pixels[i + 1]!]!;
-    const b = LINEAR_8BIT[pixels[i + 2]!]!;
-    pixels[i] = encode[Math.round(clip(m[0] * r + m[1] * g + m[2] * b) * 4096)]!;
-    pixels[i + 1] = encode[Math.round(clip(m[3] * r + m[4] * g + m[5] * b) * 4096)]!;
-    pixels[i + 2] = encode[Math.round(clip(m[6] * r + m[7] * g + m[8] * b) * 4096)]!;
-  }
-}
-
 export interface VisionTwins {
   readonly a: number;
   readonly b: number;
@@ -143,10 +124,4 @@ export function visionTwins(colors: readonly Rgba[], severity = 1, threshold = 0
     }
   }
   return out;
-}
-
-/** Relative luminance of a simulated colour, for checking that contrast survives a deficiency. */
-export function simulatedLuminance(c: Rgba, deficiency: Deficiency, severity = 1): number {
-  const { r, g, b } = simulate(c, deficiency, severity);
-  return luminanceOfLinear(LINEAR_8BIT[r]!, LINEAR_8BIT[g]!, LINEAR_8BIT[b]!);
 }

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { toRgb8 } from '../color/gamut.ts';
 import { readColor } from '../color/parse.ts';
-import { deficiencyMatrix, simulate, simulatedLuminance, simulatePixels, visionTwins } from './simulate.ts';
+import { luminance } from '../contrast/ratio.ts';
+import { deficiencyMatrix, simulate, visionTwins } from './simulate.ts';
 
 const rgba = (text: string) => {
   const [r, g, b] = toRgb8(readColor(text));
@@ -40,12 +41,6 @@ describe('colour vision', () => {
           const seen = simulate({ r, g, b, alpha: 1 }, kind, severity);
           for (const v of [seen.r, seen.g, seen.b])
             expect(Number.isInteger(v) && v >= 0 && v <= 255).toBe(true);
-          const pixels = new Uint8ClampedArray([r, g, b, 77]);
-          simulatePixels(pixels, kind, severity);
-          [seen.r, seen.g, seen.b].forEach((v, i) => {
-            expect(Math.abs(pixels[i]! - v)).toBeLessThanOrEqual(3);
-          });
-          expect(pixels[3]).toBe(77);
         },
       ),
     );
@@ -54,7 +49,7 @@ describe('colour vision', () => {
   it('shows achromats luminance only', () => {
     const { r, g, b } = simulate(rgba('#e2552b'), 'achromat');
     expect([g, b]).toEqual([r, r]);
-    expect(simulatedLuminance(rgba('#e2552b'), 'achromat')).toBeCloseTo(0.2277, 2);
+    expect(luminance({ r, g, b, alpha: 1 })).toBeCloseTo(0.2277, 2);
   });
 
   it('finds the red and green that become twins, says for whom, and leaves twins out that are twins anyway', () => {

@@ -1,6 +1,7 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { Derivation } from '@mint-lamp/core/edits/themes/derivation';
 import { type DerivedTheme, deriveTheme } from '@mint-lamp/core/edits/themes/derive-theme';
+import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
 import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import type { Job } from '../job.ts';
 
@@ -12,12 +13,9 @@ interface DeriveInput {
 
 /** A theme derived from another, before it is taken. */
 const work: Job<DeriveInput, DerivedTheme> = async ({ document, from, way }, { progress, breathe }) => {
-  const parts = deriveTheme(resolveSystem(document), from, way);
-  let step = parts.next();
-  for (; !step.done; step = parts.next()) {
-    progress(step.value);
-    await breathe();
-  }
-  return step.value;
+  return drainInTurns(deriveTheme(resolveSystem(document), from, way), (share) => {
+    progress(share);
+    return breathe();
+  });
 };
 export default work;

@@ -1,6 +1,7 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { Round } from '@mint-lamp/core/document/rounds/round';
 import { type ProposedSystem, proposeSystems } from '@mint-lamp/core/edits/rounds/propose-systems';
+import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
 import type { Job } from '../job.ts';
 
 /** How many proposals a round shows. */
@@ -11,12 +12,9 @@ const work: Job<{ document: ProjectDocument; round: Round }, ProposedSystem[]> =
   { document, round },
   { progress, breathe },
 ) => {
-  const parts = proposeSystems(document, round, WANTED);
-  let step = parts.next();
-  for (; !step.done; step = parts.next()) {
-    progress(step.value);
-    await breathe();
-  }
-  return step.value;
+  return drainInTurns(proposeSystems(document, round, WANTED), (share) => {
+    progress(share);
+    return breathe();
+  });
 };
 export default work;

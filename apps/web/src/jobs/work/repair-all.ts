@@ -1,5 +1,6 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { type RepairOfAll, repairAll } from '@mint-lamp/core/edits/repairs/repair-all';
+import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
 import type { Regions } from '@mint-lamp/core/system/pictures/regions';
 import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import type { Job } from '../job.ts';
@@ -9,12 +10,9 @@ const work: Job<{ readonly document: ProjectDocument; readonly regions: Regions 
   { document, regions },
   { progress, breathe },
 ) => {
-  const parts = repairAll(resolveSystem(document, undefined, regions));
-  let step = parts.next();
-  for (; !step.done; step = parts.next()) {
-    progress(step.value);
-    await breathe();
-  }
-  return step.value;
+  return drainInTurns(repairAll(resolveSystem(document, undefined, regions)), (share) => {
+    progress(share);
+    return breathe();
+  });
 };
 export default work;

@@ -7,7 +7,7 @@ import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 
 /** A value to hand over: what it is called, what it looks like, and what is copied. */
-export interface Value {
+interface Value {
   readonly name: string;
   readonly css: string;
   readonly hex: string;

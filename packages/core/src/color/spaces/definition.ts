@@ -34,7 +34,7 @@ export type CssForm =
   | { readonly as: 'none' };
 
 /** Where the hue stands among the channels, and when it says nothing (CSS Color 4 §4.4). */
-export interface HueDefinition {
+interface HueDefinition {
   readonly at: 0 | 2;
   readonly isPowerless: (coords: Readonly<Triple>) => boolean;
   /** A conversion gives such a hue as missing by itself, and not by {@link isPowerless}. */

@@ -12,6 +12,7 @@ import { writeCheckScript } from '../../exchange/check-script.ts';
 import { writeCss } from '../../exchange/css.ts';
 import { writeHexList } from '../../exchange/hex-list.ts';
 import { slices } from '../../gradient/model.ts';
+import { drain } from '../../in-parts/drain.ts';
 import { measureLayersWith } from '../../judged/pairs/layered.ts';
 import { groundOf } from '../../judged/pairs/measure.ts';
 import { underTexts } from '../../judged/pairs/under-text.ts';
@@ -225,13 +226,11 @@ describe('a text on what a gradient paints', () => {
     expect(repair).toMatchObject({ kind: 'repair', side: 'veil' });
     const mended = after(doc, (repair as { command: Command }).command);
     expect(measuredIn(mended, 'accent-text-on-accent-fill').passes).toBe(true);
-    const parts = repairAll(resolveSystem(mended));
-    let step = parts.next();
-    while (!step.done) step = parts.next();
+    const repaired = drain(repairAll(resolveSystem(mended)));
     const all = after(mended, {
       type: 'batch',
       label: 'repair',
-      commands: repairCommands(step.value.repairs),
+      commands: repairCommands(repaired.repairs),
     });
     const passing = (one: ProjectDocument) =>
       allMeasurements(readoutOf(resolveSystem(one))).map(({ passes }) => passes);

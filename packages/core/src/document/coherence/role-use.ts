@@ -39,7 +39,7 @@ const NOTHING: RoleMeets = { ground: null, text: null, isGraphics: false, pairs:
 const known = new WeakMap<readonly Pair[], ReadonlyMap<string, RoleMeets>>();
 
 /** What every role in a pair is met with; worked out once for a list of pairs. */
-export function meetings(pairs: readonly Pair[]): ReadonlyMap<string, RoleMeets> {
+function meetings(pairs: readonly Pair[]): ReadonlyMap<string, RoleMeets> {
   const before = known.get(pairs);
   if (before) return before;
   const out = new Map<string, RoleMeets>();

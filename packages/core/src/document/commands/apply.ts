@@ -1,3 +1,4 @@
+import { drain } from '../../in-parts/drain.ts';
 import { refuseGradients } from '../coherence/painted-by-gradients.ts';
 import type { ProjectDocument } from '../document.ts';
 import { KINDS } from '../kinds.ts';
@@ -75,9 +76,5 @@ export function* applyInParts(doc: ProjectDocument, command: Command): Generator
  * @example applyCommand(doc, { type: 'setBase', family: 'deepwater', color: '#0b6e75' })
  */
 export function applyCommand(doc: ProjectDocument, command: Command): ApplyResult {
-  const parts = applyInParts(doc, command);
-  for (;;) {
-    const { done, value } = parts.next();
-    if (done) return value;
-  }
+  return drain(applyInParts(doc, command));
 }

@@ -1,7 +1,6 @@
 import type { Command, SimpleCommand } from '../kinds.ts';
 
 export type { Command, SimpleCommand };
-export type CommandOf<T extends SimpleCommand['type']> = Extract<SimpleCommand, { type: T }>;
 
 /** Commands of one batch. */
 export const MOST_IN_BATCH = 2000;

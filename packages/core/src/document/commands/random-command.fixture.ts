@@ -16,7 +16,7 @@ export const themeId = fc.constantFrom('day', 'night', 't1');
 export const pairId = fc.constantFrom(...SMALL.pairs.map((pair) => pair.id), 'p1');
 export const gradientId = fc.constantFrom('first-light', 'wake', 'g1');
 const stopId = fc.constantFrom('night-sea', 'dawn', 'sun', 'crest', 's1', 's2');
-export const swatchId = fc.constantFrom('from-letterhead', 'from-funnel', 'w1');
+const swatchId = fc.constantFrom('from-letterhead', 'from-funnel', 'w1');
 export const shade = fc.constantFrom('50', '500', '950', 'deep');
 export const name = fc.constantFrom('Deepwater', 'Buoy', 'Sand', 'Dune', 'Day sailing', 'Wake', 'Fog');
 export const fullName = fc.constantFrom(
@@ -32,7 +32,7 @@ export const color = fc.constantFrom('#0b5f6b', '#fff', 'rgb(1 2 3 / 0.4)', 'okl
 export const opaque = fc.constantFrom('#0b5f6b', '#fff', 'oklch(0.7 0.3 150)', 'tomato');
 const index = fc.option(fc.nat(6), { nil: undefined });
 const opacity = fc.option(fc.constantFrom(0, 0.4, 1), { nil: undefined });
-export const link: fc.Arbitrary<Link> = fc.oneof(
+const link: fc.Arbitrary<Link> = fc.oneof(
   fc.record({ to: fc.constant('shade' as const), family: familyId, shade }),
   fc.record({ to: fc.constant('base' as const), family: familyId }),
   fc.record({ to: fc.constant('role' as const), role: roleId }),
@@ -143,7 +143,7 @@ const places = fc.oneof(
   { weight: 1, arbitrary: percent.map((one) => [one, { value: 100, unit: '%' as const }]) },
   { weight: 1, arbitrary: fc.constant([{ value: 30, unit: 'px' as const }]) },
 );
-export const stop = fc.record({ id: stopId, kind: fc.constant('stop' as const), color: link, places });
+const stop = fc.record({ id: stopId, kind: fc.constant('stop' as const), color: link, places });
 const center = { value: 50, unit: '%' } as const;
 export const anyKind = fc.constantFrom<object>(
   { kind: 'linear', direction: { by: 'angle', degrees: 90 } },
@@ -180,7 +180,7 @@ export const anySwatch = record({
   added: fc.constantFrom(0, 1),
 });
 
-export const pictureId = fc.constantFrom('harbour', 'deck', 'i1');
+const pictureId = fc.constantFrom('harbour', 'deck', 'i1');
 const markerId = fc.constantFrom('m1', 'm2', 'm3');
 const side = fc.constantFrom(1, 11, 101);
 // Some of them beside the small one.

@@ -7,7 +7,7 @@ export type Link =
   | { readonly to: 'color'; readonly color: string; readonly opacity?: number };
 
 /** What a role that is painted by a gradient points to; its opacity is that of the gradient's stops. */
-export interface GradientLink {
+interface GradientLink {
   readonly to: 'gradient';
   readonly gradient: string;
 }

@@ -13,10 +13,9 @@ const compared = KINDS.flatMap((kind) => Object.entries(kind.compared as Record<
 const namesOf = <N extends string>(as: AnyCompared['as']) =>
   compared.flatMap(([name, one]) => (one.as === as ? [name as N] : []));
 
-/** The lists that are compared and restored as a whole, those whose order is a part by itself, and what is no list. */
+/** The lists that are compared and restored as a whole, and those whose order is a part by itself. */
 export const WHOLE_LISTS = namesOf<WholeList>('whole');
 export const ORDERED_LISTS = namesOf<OrderedList>('things');
-export const VALUE_PARTS = namesOf<ValuePart>('value');
 
 /** What a list is called that is compared as a whole: "Tray". */
 export function titleOf(list: WholeList): string {

@@ -4,7 +4,7 @@ import type { Hint, Place } from '../../gradient/model.ts';
 type Items = Gradient['stops'];
 
 /** Where an item of a gradient can stand without one that comes before another lying behind it, percent. */
-export interface Room {
+interface Room {
   readonly from: number;
   readonly to: number;
 }

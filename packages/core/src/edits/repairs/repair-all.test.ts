@@ -5,16 +5,14 @@ import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../../document/commands/after.fixture.ts';
 import type { ProjectDocument } from '../../document/document.ts';
 import type { Link } from '../../document/links/link.ts';
+import { drain } from '../../in-parts/drain.ts';
 import { allMeasurements, readoutOf } from '../../judged/readout/readout.ts';
 import { opacityOf } from '../../system/families/family-place.ts';
 import { resolveSystem } from '../../system/resolve.ts';
 import { repairAll, repairCommands } from './repair-all.ts';
 
 function repaired(doc: ProjectDocument) {
-  const parts = repairAll(resolveSystem(doc));
-  let step = parts.next();
-  while (!step.done) step = parts.next();
-  const { repairs, failing } = step.value;
+  const { repairs, failing } = drain(repairAll(resolveSystem(doc)));
   return {
     repairs,
     failing,

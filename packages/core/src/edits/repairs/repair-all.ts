@@ -1,4 +1,5 @@
 import type { SimpleCommand } from '../../document/commands/command.ts';
+import { saidAs } from '../../in-parts/drain.ts';
 import { readoutOf } from '../../judged/readout/readout.ts';
 import type { System } from '../../system/resolve.ts';
 import { type LinkRepair, repairTheme } from './repair-theme.ts';
@@ -22,10 +23,9 @@ export function* repairAll(system: System): Generator<number, RepairOfAll> {
   const repairs: LinkRepair[] = [];
   let done = 0;
   for (const theme of system.themes.values()) {
-    const parts = repairTheme(system, theme);
-    let step = parts.next();
-    for (; !step.done; step = parts.next()) yield (done + step.value) / system.themes.size;
-    repairs.push(...step.value);
+    const before = done;
+    const inAll = (share: number) => (before + share) / system.themes.size;
+    repairs.push(...(yield* saidAs(repairTheme(system, theme), inAll)));
     done += 1;
   }
   return { repairs, failing };

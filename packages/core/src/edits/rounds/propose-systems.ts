@@ -6,6 +6,7 @@ import type { SimpleCommand } from '../../document/commands/command.ts';
 import type { ProjectDocument } from '../../document/document.ts';
 import type { Round } from '../../document/rounds/round.ts';
 import { proposeInParts } from '../../harmony/proposals.ts';
+import { saidAs } from '../../in-parts/drain.ts';
 import { alikeIn, type Readout, readoutOf } from '../../judged/readout/readout.ts';
 import { paint } from '../../system/painted.ts';
 import { type ResolvedTheme, resolveSystem, type System } from '../../system/resolve.ts';
@@ -125,10 +126,7 @@ export function* proposeSystems(
     free: round.free.map(({ base }) => rgbOf(base)),
     of: round.of.map((colors) => colors.map(rgbOf)),
   };
-  const parts = proposeInParts(recipe, wanted);
-  let step = parts.next();
-  for (; !step.done; step = parts.next()) yield step.value * 0.2;
-  const made = step.value;
+  const made = yield* saidAs(proposeInParts(recipe, wanted), (share) => share * 0.2);
   const out: ProposedSystem[] = [];
   let system = resolveSystem(document);
   let readout: Readout = readoutOf(system);

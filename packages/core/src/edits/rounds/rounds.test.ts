@@ -3,20 +3,18 @@ import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { applyCommand } from '../../document/commands/apply.ts';
 import { emptyDocument } from '../../document/document.ts';
 import type { Round } from '../../document/rounds/round.ts';
+import { drain } from '../../in-parts/drain.ts';
 import { readoutOf } from '../../judged/readout/readout.ts';
 import { resolveSystem } from '../../system/resolve.ts';
 import { keptAndFree } from './kept.ts';
 import { basesOf, type ProposedSystem, proposeSystems } from './propose-systems.ts';
 
 const done = (parts: Generator<number, ProposedSystem[]>): ProposedSystem[] => {
-  let step = parts.next();
   let last = 0;
-  while (!step.done) {
-    expect(step.value).toBeGreaterThan(last);
-    last = step.value;
-    step = parts.next();
-  }
-  return step.value;
+  return drain(parts, (share) => {
+    expect(share).toBeGreaterThan(last);
+    last = share;
+  });
 };
 
 const round: Round = {

@@ -1,4 +1,5 @@
 import type { RoleLink } from '../../document/links/link.ts';
+import { drain } from '../../in-parts/drain.ts';
 import type { System } from '../../system/resolve.ts';
 import type { Derivation } from './derivation.ts';
 import { Mending } from './mending.ts';
@@ -33,9 +34,5 @@ export function* deriveTheme(system: System, from: string, way: Derivation): Gen
 
 /** {@link deriveTheme} to its end. */
 export function derivedTheme(system: System, from: string, way: Derivation): DerivedTheme {
-  const parts = deriveTheme(system, from, way);
-  for (;;) {
-    const { done, value } = parts.next();
-    if (done) return value;
-  }
+  return drain(deriveTheme(system, from, way));
 }

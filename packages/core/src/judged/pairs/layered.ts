@@ -13,7 +13,7 @@ export interface Around {
 }
 
 /** What a layered pair comes to; or that what lies under its text is gone, or not there yet. */
-export type MeasuredLayers = Measurement | 'gone' | 'awaited';
+type MeasuredLayers = Measurement | 'gone' | 'awaited';
 
 /** How pairs are measured that have something between ground and text, or a role that a gradient paints. */
 export interface LayeredMeasuring {

@@ -194,7 +194,7 @@ const ahead = new WeakMap<ResolvedTheme, MeasuredTheme>();
 
 /**
  * Measures a whole system, layered pairs too, in many parts, so that it can be done a little at a time; when those are
- * counted ({@link countedLayers}), {@link measureTheme} takes it over.
+ * counted ({@link countedLayers}), {@link measureThemeInParts} takes it over.
  */
 export function* measuredAhead(system: System, layers: LayeredMeasuring): Generator<void, void> {
   for (const theme of system.themes.values()) {
@@ -231,15 +231,10 @@ function takeAhead(theme: ResolvedTheme, pairs: readonly Pair[]): MeasuredTheme 
   return made?.pairs === pairs ? made : undefined;
 }
 
-/** Measures a theme of a system; given what it came to before, only the pairs that a change has touched. */
-export function measureTheme(system: System, theme: ResolvedTheme, earlier?: MeasuredTheme): MeasuredTheme {
-  const measuring = measureThemeInParts(system, theme, earlier);
-  let step = measuring.next();
-  while (!step.done) step = measuring.next();
-  return step.value;
-}
-
-/** What {@link measureTheme} does, with a stop after some pairs. */
+/**
+ * Measures a theme of a system, with a stop after some pairs; given what it came to before, only the pairs that a change
+ * has touched.
+ */
 export function* measureThemeInParts(
   system: System,
   theme: ResolvedTheme,

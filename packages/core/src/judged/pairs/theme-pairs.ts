@@ -27,7 +27,7 @@ function lightOf(color: Rgba): number {
 }
 
 /** The ratio of a foreground on a background over what lies beneath; both are composited where they are translucent. */
-export function ratioOver(front: Rgba, back: Rgba, beneath: Rgba): number {
+function ratioOver(front: Rgba, back: Rgba, beneath: Rgba): number {
   const ground = back.alpha === 1 ? back : paintedOver(back, beneath);
   if (front.alpha === 1) return ratioOfLuminances(lightOf(front), lightOf(ground));
   return contrastRatio(paintedOver(front, ground), ground);

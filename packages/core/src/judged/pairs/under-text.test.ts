@@ -9,6 +9,7 @@ import type { Pair } from '../../document/pairs/pair.ts';
 import { repairAll, repairCommands } from '../../edits/repairs/repair-all.ts';
 import { repairPair } from '../../edits/repairs/repair-pair.ts';
 import { waysOf } from '../../edits/repairs/ways.ts';
+import { drain } from '../../in-parts/drain.ts';
 import { areaColors } from '../../picture/area-colors.ts';
 import { type Regions, wantedRegions } from '../../system/pictures/regions.ts';
 import { resolveSystem } from '../../system/resolve.ts';
@@ -207,18 +208,16 @@ describe('a text over a picture', () => {
 describe('repairing all with texts over gradients', () => {
   it('mends them by their texts, keeps what they lie on, and lets nothing fail that passed', () => {
     const doc = withHero({ backdrop: { ...HERO, text: { ...HERO.text, x: 470 } } });
-    const parts = repairAll(resolveSystem(doc));
-    let step = parts.next();
-    while (!step.done) step = parts.next();
-    const next = after(doc, { type: 'batch', label: 'repair', commands: repairCommands(step.value.repairs) });
+    const all = drain(repairAll(resolveSystem(doc)));
+    const next = after(doc, { type: 'batch', label: 'repair', commands: repairCommands(all.repairs) });
     const [was, is] = [doc, next].map((one) => readoutOf(resolveSystem(one)));
     for (const [theme, { measurements }] of was!.measured)
       measurements.forEach(({ passes }, i) => {
         if (passes) expect(is!.measured.get(theme)!.measurements[i]!.passes).toBe(true);
       });
     // One text stands on too much, from dark to light: no text would pass there.
-    expect(is!.passingOverall).toBe(step.value.failing + was!.passingOverall - 1);
-    expect(step.value.repairs.map(({ role }) => role)).not.toContain('page-ground');
+    expect(is!.passingOverall).toBe(all.failing + was!.passingOverall - 1);
+    expect(all.repairs.map(({ role }) => role)).not.toContain('page-ground');
   });
 });
 
@@ -242,11 +241,9 @@ describe('pairs that are exempt', () => {
   });
 
   it('ask nothing of repairs', () => {
-    const parts = repairAll(resolveSystem(doc));
-    let step = parts.next();
-    while (!step.done) step = parts.next();
-    expect(step.value.failing).toBe(2);
-    expect(step.value.repairs.flatMap(({ pairs }) => pairs)).not.toContain(board);
+    const all = drain(repairAll(resolveSystem(doc)));
+    expect(all.failing).toBe(2);
+    expect(all.repairs.flatMap(({ pairs }) => pairs)).not.toContain(board);
   });
 
   it('are exempt no more when that is taken away', () => {

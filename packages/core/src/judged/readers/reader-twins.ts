@@ -9,7 +9,7 @@ import { ThemePairs } from '../pairs/theme-pairs.ts';
 import { meaningSets } from './meaning.ts';
 
 /** ΔE OK below which two colours that should say different things count as the same to somebody. */
-export const READER_TWINS = 0.04;
+const READER_TWINS = 0.04;
 
 /** Two roles that say different things and can hardly be told apart with a deficiency. */
 export interface ReaderTwins {

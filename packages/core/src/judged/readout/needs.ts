@@ -21,7 +21,7 @@ export interface Carrier {
 }
 
 /** Two families of which at least half of one's shades are near-twins of the other's. */
-export interface AlikeFamilies {
+interface AlikeFamilies {
   readonly a: string;
   readonly b: string;
   /** Shades of the smaller one that have a near-twin, of all that it has. */

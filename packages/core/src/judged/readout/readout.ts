@@ -1,6 +1,7 @@
 import { notedName } from '../../document/naming/note-name.ts';
 import type { Note } from '../../document/notes/note.ts';
 import type { Pair } from '../../document/pairs/pair.ts';
+import { drain } from '../../in-parts/drain.ts';
 import type { ResolvedFamily } from '../../system/families/resolved-family.ts';
 import type { System } from '../../system/resolve.ts';
 import { type MeasuredTheme, measureThemeInParts } from '../pairs/measure.ts';
@@ -42,10 +43,7 @@ export interface Readout {
 
 /** Counts what passes, fails and needs a look in a whole system; given an earlier readout, only what has changed since. */
 export function readoutOf(system: System, previous?: Readout): Readout {
-  const counting = readoutInParts(system, previous);
-  let step = counting.next();
-  while (!step.done) step = counting.next();
-  return step.value;
+  return drain(readoutInParts(system, previous));
 }
 
 /**

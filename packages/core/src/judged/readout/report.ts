@@ -8,7 +8,7 @@ import type { Measurement } from '../pairs/measurement.ts';
 import type { Readout } from './readout.ts';
 
 /** `unmeasured`: the pixels of the picture under it could not be had. */
-export type Verdict = 'passes' | 'fails' | 'broken' | 'exempt' | 'unmeasured';
+type Verdict = 'passes' | 'fails' | 'broken' | 'exempt' | 'unmeasured';
 
 /** A pair in a theme, as it is reported: in words, and with the figures that are shown. */
 export interface ReportedPair {
@@ -44,7 +44,7 @@ export interface ReportedTheme {
 }
 
 /** A pair that was suggested and is not wanted. */
-export interface ReportedDecline {
+interface ReportedDecline {
   readonly text: string;
   readonly ground: string;
   readonly reason: string;

@@ -4,7 +4,7 @@ import { memo } from 'react';
 import { paintedText } from '../../../ui/painted-text.ts';
 
 /** Px of a theme's page on the sheet. */
-export const PAGE_WIDTH = 132;
+const PAGE_WIDTH = 132;
 
 /** The page of a theme, running down its column behind everything. */
 export const pageBand = (page: string) =>

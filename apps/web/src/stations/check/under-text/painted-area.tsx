@@ -10,7 +10,7 @@ import { WorstCross } from '../../../ui/area-box.tsx';
 import { paintedText } from '../../../ui/painted-text.ts';
 
 /** What a text lies on, in px of its own: a gradient's box, or what of a picture is shown. */
-export interface Shown {
+interface Shown {
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -28,7 +28,7 @@ interface PaintedAreaProps {
 }
 
 /** The address of a picture's file. */
-export function usePictureAddress(picture: Picture | undefined): string | null {
+function usePictureAddress(picture: Picture | undefined): string | null {
   const project = useProjectId();
   return picture ? `/api/projects/${project}/pictures/${picture.content}` : null;
 }

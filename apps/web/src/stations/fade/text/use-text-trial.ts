@@ -41,7 +41,7 @@ export interface InBox extends WorstOfGrounds {
 }
 
 /** The least veil that makes it pass, with the pair that it is laid in. */
-export interface TrialVeil {
+interface TrialVeil {
   readonly name: string;
   readonly css: string;
   readonly pair: string;

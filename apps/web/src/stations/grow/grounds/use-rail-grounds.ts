@@ -35,7 +35,7 @@ function read(line: string): Link | null {
 }
 
 /** What a link comes to as a ground in a theme: opaque, on what lies beneath the page; null when it leads nowhere. */
-export function groundColor(system: System, theme: ResolvedTheme, link: Link): Rgba | null {
+function groundColor(system: System, theme: ResolvedTheme, link: Link): Rgba | null {
   const { color } = follow(link, {
     families: system.families,
     hasGradient: () => false,

@@ -1,7 +1,7 @@
 import { NumberField } from '../../../ui/number-field.tsx';
 import { Track } from '../../../ui/track.tsx';
 
-export interface SettingRange {
+interface SettingRange {
   readonly name: string;
   /** As shown; the value times `scale`. */
   readonly min: number;

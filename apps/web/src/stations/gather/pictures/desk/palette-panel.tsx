@@ -14,7 +14,7 @@ import type { Taking } from '../../taking/use-taking.ts';
 import type { Palettes } from './use-palettes.ts';
 
 /** What each leaning looks for, in a few words. */
-export const LEANING_WORDS: Readonly<Record<Leaning, string>> = {
+const LEANING_WORDS: Readonly<Record<Leaning, string>> = {
   area: 'What covers most',
   vivid: 'What is vivid',
   gentle: 'What is gentle',
