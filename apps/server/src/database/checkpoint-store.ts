@@ -3,7 +3,9 @@ import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
 import { type Checkpoint, type LoadedCheckpoint, MOST_CHECKPOINTS } from '@mint-lamp/core/wire/checkpoints';
 import type { DataSource } from 'typeorm';
 import { documentOfThen } from './documents.ts';
+import { CheckpointEntry, type CheckpointRow, Project } from './entities.ts';
 import { FormAhead } from './form-ahead.ts';
+import { there } from './removed-projects.ts';
 
 /** Why a checkpoint was not saved or renamed. */
 export type CheckpointFault = 'no project' | 'no checkpoint' | 'ahead' | 'taken' | 'full';
@@ -23,14 +25,7 @@ export interface CheckpointStore {
   remove(ownerId: string, projectId: string, id: string): Promise<boolean>;
 }
 
-interface Row {
-  id: string;
-  name: string;
-  revision: number;
-  at: Date;
-}
-
-const written = ({ id, name, revision, at }: Row): Checkpoint => ({
+const written = ({ id, name, revision, at }: CheckpointRow): Checkpoint => ({
   id,
   name,
   revision,
@@ -41,29 +36,28 @@ const written = ({ id, name, revision, at }: Row): Checkpoint => ({
 const isTaken = (error: unknown): boolean =>
   (error as { driverError?: { code?: string } }).driverError?.code === '23505';
 
-/** A query of an UPDATE or DELETE answers with the rows and how many they are. */
-type Changed = readonly [rows: Row[], count: number];
-
-const OWN = `project_id IN (SELECT id FROM project WHERE id = $2 AND owner_id = $3 AND removed_at IS NULL)`;
-
 /** Checkpoints in PostgreSQL. Each is a revision of the log, which never changes, so it takes no more than its name. */
 export function checkpointStore(source: DataSource): CheckpointStore {
-  const projectOf = async (ownerId: string, projectId: string) => {
-    const [row]: { revision: number; version: number; count: number }[] = await source.query(
-      `SELECT revision, version, (SELECT count(*)::int FROM checkpoint WHERE project_id = project.id) AS count
-       FROM project WHERE id = $1 AND owner_id = $2 AND removed_at IS NULL`,
-      [projectId, ownerId],
-    );
-    return row ?? null;
+  const checkpoints = source.getRepository(CheckpointEntry);
+  const projectOf = (ownerId: string, projectId: string) =>
+    source.getRepository(Project).findOne({
+      where: there(projectId, ownerId),
+      select: { id: true, revision: true, version: true },
+    });
+  /** What a change comes to, or that the name is taken. */
+  const unlessTaken = async <T>(change: () => Promise<T>): Promise<T | 'taken'> => {
+    try {
+      return await change();
+    } catch (error) {
+      if (isTaken(error)) return 'taken';
+      throw error;
+    }
   };
 
   return {
     async list(ownerId, projectId) {
       if (!(await projectOf(ownerId, projectId))) return null;
-      const rows: Row[] = await source.query(
-        `SELECT id, name, revision, at FROM checkpoint WHERE project_id = $1 ORDER BY at DESC, id`,
-        [projectId],
-      );
+      const rows = await checkpoints.find({ where: { projectId }, order: { at: 'DESC', id: 'ASC' } });
       return rows.map(written);
     },
 
@@ -72,53 +66,35 @@ export function checkpointStore(source: DataSource): CheckpointStore {
       if (!project) return 'no project';
       if (project.version > DOCUMENT_VERSION) throw new FormAhead();
       if (revision > project.revision) return 'ahead';
-      if (project.count >= MOST_CHECKPOINTS) return 'full';
-      try {
-        const [row]: Row[] = await source.query(
-          `INSERT INTO checkpoint (id, project_id, revision, name) VALUES ($1, $2, $3, $4)
-           RETURNING id, name, revision, at`,
-          [randomUUID(), projectId, revision, name],
-        );
-        return written(row!);
-      } catch (error) {
-        if (isTaken(error)) return 'taken';
-        throw error;
-      }
+      if ((await checkpoints.countBy({ projectId })) >= MOST_CHECKPOINTS) return 'full';
+      const row = checkpoints.create({ id: randomUUID(), projectId, revision, name });
+      // What the database fills in comes back into the row.
+      return unlessTaken(() => checkpoints.insert(row).then(() => written(row)));
     },
 
     async find(ownerId, projectId, id) {
       const project = await projectOf(ownerId, projectId);
       if (!project) return null;
       if (project.version > DOCUMENT_VERSION) throw new FormAhead();
-      const [row]: Row[] = await source.query(
-        `SELECT id, name, revision, at FROM checkpoint WHERE id = $1 AND ${OWN}`,
-        [id, projectId, ownerId],
-      );
+      const row = await checkpoints.findOneBy({ id, projectId });
       if (!row) return null;
       const document = await documentOfThen(source.manager, projectId, row.revision);
       return { ...written(row), document };
     },
 
     async rename(ownerId, projectId, id, name) {
-      try {
-        const [rows]: Changed = await source.query(
-          `UPDATE checkpoint SET name = $4 WHERE id = $1 AND ${OWN} RETURNING id, name, revision, at`,
-          [id, projectId, ownerId, name],
-        );
-        return rows[0] ? written(rows[0]) : 'no checkpoint';
-      } catch (error) {
-        if (isTaken(error)) return 'taken';
-        throw error;
-      }
+      const row = (await projectOf(ownerId, projectId)) && (await checkpoints.findOneBy({ id, projectId }));
+      if (!row) return 'no checkpoint';
+      return unlessTaken(async () => {
+        const { affected } = await checkpoints.update({ id, projectId }, { name });
+        return affected ? written({ ...row, name }) : 'no checkpoint';
+      });
     },
 
     async remove(ownerId, projectId, id) {
-      const [, count]: Changed = await source.query(`DELETE FROM checkpoint WHERE id = $1 AND ${OWN}`, [
-        id,
-        projectId,
-        ownerId,
-      ]);
-      return count > 0;
+      if (!(await projectOf(ownerId, projectId))) return false;
+      const { affected } = await checkpoints.delete({ id, projectId });
+      return (affected ?? 0) > 0;
     },
   };
 }

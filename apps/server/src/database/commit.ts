@@ -8,9 +8,10 @@ import { Turns } from '../turns.ts';
 import { applyInTurns } from './apply-in-turns.ts';
 import type { Waiting } from './commit-queue.ts';
 import { documentAt } from './documents.ts';
-import { ProjectPicture, type ProjectRow } from './entities.ts';
+import type { ProjectRow } from './entities.ts';
 import { type KnownDocument, type KnownDocuments, newest } from './known-documents.ts';
 import { append, type FreshEntry, revisionsOf } from './log.ts';
+import { ProjectPicture } from './picture-entities.ts';
 
 /** What became of one sender's commands. */
 interface Committed {

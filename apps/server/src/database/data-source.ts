@@ -4,21 +4,15 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import pg from 'pg';
 import { DataSource, type DataSourceOptions } from 'typeorm';
 import { isLateAnswer } from './away.ts';
-import {
-  LogEntry,
-  Owner,
-  PictureContent,
-  PicturePart,
-  Project,
-  ProjectPicture,
-  Snapshot,
-} from './entities.ts';
+import { CheckpointEntry, LogEntry, Owner, Project, Snapshot } from './entities.ts';
 import { Projects1790000000001 } from './migrations/1-projects.ts';
 import { LogIsTheTruth1790000000002 } from './migrations/2-log-is-the-truth.ts';
 import { Pictures1790000000003 } from './migrations/3-pictures.ts';
 import { Shelf1790000000004 } from './migrations/4-shelf.ts';
 import { Checkpoints1790000000005 } from './migrations/5-checkpoints.ts';
 import { LighterLog1790000000006 } from './migrations/6-lighter-log.ts';
+import { PictureContent, PicturePart, ProjectPicture } from './picture-entities.ts';
+import { ShelfFavour, ShelfSetEntry } from './shelf-entities.ts';
 
 /**
  * Cuts a connection on which a query was given up: what comes on it after all would be taken for the answer to the next
@@ -77,7 +71,18 @@ export async function openDatabase(url: string, patience = PATIENCE_MS): Promise
     type: 'postgres',
     driver: { Pool: SteadyPool },
     url,
-    entities: [Owner, Project, Snapshot, LogEntry, PictureContent, PicturePart, ProjectPicture],
+    entities: [
+      Owner,
+      Project,
+      Snapshot,
+      LogEntry,
+      CheckpointEntry,
+      PictureContent,
+      PicturePart,
+      ProjectPicture,
+      ShelfSetEntry,
+      ShelfFavour,
+    ],
     synchronize: false,
     migrationsRun: false,
     poolErrorHandler: () => {

@@ -4,7 +4,8 @@ import { MOST_PICTURES } from '@mint-lamp/core/document/pictures/picture';
 import { type DataSource, type EntityManager, LessThan } from 'typeorm';
 import { refused } from '../pictures/refused-picture.ts';
 import type { TakenPicture } from '../pictures/take-in-file.ts';
-import { PictureContent, type PictureContentRow, PicturePart, Project, ProjectPicture } from './entities.ts';
+import { Project } from './entities.ts';
+import { PictureContent, type PictureContentRow, PicturePart, ProjectPicture } from './picture-entities.ts';
 import { there } from './removed-projects.ts';
 
 /** Bytes of a part: what is read and sent at a time. */
@@ -123,9 +124,12 @@ export function pictureStore(source: DataSource): PictureStore {
     forgetUnused: () =>
       source.transaction(async (manager) => {
         await lockContents(manager, 'to forget');
-        await manager.query(`
-          DELETE FROM picture_content c
-          WHERE NOT EXISTS (SELECT 1 FROM project_picture p WHERE p.content = c.content)`);
+        await manager
+          .createQueryBuilder()
+          .delete()
+          .from(PictureContent)
+          .where('NOT EXISTS (SELECT 1 FROM project_picture p WHERE p.content = picture_content.content)')
+          .execute();
       }),
   };
 }

@@ -123,11 +123,13 @@ export function projectStore(source: DataSource): ProjectStore {
     if (row.preview || row.version > DOCUMENT_VERSION) return row;
     const { document } = await documentAt(source.manager, row, memory);
     const preview = previewOf(document);
-    await source.manager.query(`UPDATE project SET preview = $2 WHERE id = $1 AND revision = $3`, [
-      row.id,
-      JSON.stringify(preview),
-      row.revision,
-    ]);
+    // When it was last changed is no news of this.
+    await source
+      .createQueryBuilder()
+      .update(Project)
+      .set({ preview, updatedAt: () => 'updated_at' })
+      .where({ id: row.id, revision: row.revision })
+      .execute();
     return { ...row, preview };
   };
 

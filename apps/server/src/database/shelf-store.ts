@@ -3,6 +3,7 @@ import { cellsNear, cellsOf } from '@mint-lamp/core/shelf/cells';
 import type { NewSet } from '@mint-lamp/core/shelf/shelf-set';
 import type { ShelfOrder, ShelfPage, ShelfSet } from '@mint-lamp/core/wire/shelf';
 import type { DataSource } from 'typeorm';
+import { ShelfFavour, ShelfSetEntry, type ShelfSetRow } from './shelf-entities.ts';
 
 export interface ShelfQuery {
   readonly words: string;
@@ -30,19 +31,11 @@ export interface ShelfStore {
 const PAGE = 24;
 const COLUMNS: Readonly<Record<ShelfOrder, string>> = { new: 'at', adopted: 'adopted', favoured: 'favoured' };
 
-interface Row {
-  id: string;
-  owner_id: string | null;
-  name: string;
-  words: string;
-  content: NewSet['content'];
-  colors: string[];
-  adopted: number;
-  favoured: number;
-  favourite: boolean;
-  at: Date;
+/** What a list shows beside a set itself. */
+interface Beside {
   /** Of the column that the list is in order of, exactly. */
-  place: string;
+  readonly place: string;
+  readonly favourite: boolean;
 }
 
 /** Every word as a beginning, joined: "rust fo" finds "rust fog". Empty when there is no word in it. */
@@ -62,111 +55,107 @@ function readCursor(after: string | null): readonly [place: string, id: string] 
 const PLACES: Readonly<Record<ShelfOrder, { readonly of: string; readonly at: (value: string) => string }>> =
   {
     new: {
-      of: '(extract(epoch FROM s.at) * 1000000)::bigint',
-      at: (value) => `'epoch'::timestamptz + ${value}::bigint * interval '1 microsecond'`,
+      of: 'CAST(extract(epoch FROM s.at) * 1000000 AS bigint)',
+      at: (value) => `CAST('epoch' AS timestamptz) + CAST(${value} AS bigint) * interval '1 microsecond'`,
     },
-    adopted: { of: 's.adopted', at: (value) => `least(${value}::bigint, 2147483647)::integer` },
-    favoured: { of: 's.favoured', at: (value) => `least(${value}::bigint, 2147483647)::integer` },
+    adopted: {
+      of: 's.adopted',
+      at: (value) => `CAST(least(CAST(${value} AS bigint), 2147483647) AS integer)`,
+    },
+    favoured: {
+      of: 's.favoured',
+      at: (value) => `CAST(least(CAST(${value} AS bigint), 2147483647) AS integer)`,
+    },
   };
 
-const toSet = (ownerId: string, row: Row): ShelfSet => ({
+const toSet = (ownerId: string, row: ShelfSetRow, favourite: boolean): ShelfSet => ({
   id: row.id,
   name: row.name,
   words: row.words,
   content: row.content,
   colors: row.colors,
-  ours: row.owner_id === null,
-  own: row.owner_id === ownerId,
+  ours: row.ownerId === null,
+  own: row.ownerId === ownerId,
   adopted: row.adopted,
   favoured: row.favoured,
-  favourite: row.favourite,
+  favourite,
   at: row.at.toISOString(),
 });
 
+/** Whether whoever asks favours a set. */
+const FAVOURED = 'EXISTS (SELECT 1 FROM shelf_favour f WHERE f.owner_id = :ownerId AND f.set_id = s.id)';
+
 /** The shelf in PostgreSQL. */
 export function shelfStore(source: DataSource): ShelfStore {
-  const insert = (ownerId: string | null, id: string, set: NewSet) =>
-    source.query(
-      `INSERT INTO shelf_set (id, owner_id, name, words, content, colors, cells)
-       VALUES ($1, $2, $3, $4, $5, $6, $7) ON CONFLICT (id) DO NOTHING`,
-      [id, ownerId, set.name, set.words, JSON.stringify(set.content), set.colors, cellsOf(set.colors)],
-    );
+  const sets = source.getRepository(ShelfSetEntry);
+  const rowOf = (ownerId: string | null, id: string, { name, words, content, colors }: NewSet) =>
+    sets.create({ id, ownerId, name, words, content, colors: [...colors], cells: cellsOf(colors) });
 
   return {
     async list(ownerId, { words, near, order, only, after }) {
       const column = COLUMNS[order];
-      const values: unknown[] = [ownerId];
-      const conditions: string[] = [];
-      const value = (one: unknown) => `$${values.push(one)}`;
-      const query = tsQuery(words);
-      if (query) conditions.push(`s.search @@ ${value(query)}::tsquery`);
-      if (near) conditions.push(`s.cells && ${value(cellsNear(near))}::integer[]`);
-      if (only === 'own') conditions.push('s.owner_id = $1');
-      if (only === 'favourites')
-        conditions.push('EXISTS (SELECT 1 FROM shelf_favour f WHERE f.owner_id = $1 AND f.set_id = s.id)');
+      const query = sets
+        .createQueryBuilder('s')
+        .addSelect(`CAST(${PLACES[order].of} AS text)`, 'place')
+        .addSelect(FAVOURED, 'favourite')
+        .orderBy(`s.${column}`, 'DESC')
+        .addOrderBy('s.id', 'DESC')
+        .limit(PAGE + 1)
+        .setParameters({ ownerId });
+      const search = tsQuery(words);
+      if (search) query.andWhere('s.search @@ CAST(:search AS tsquery)', { search });
+      if (near) query.andWhere('s.cells && CAST(:cells AS integer[])', { cells: cellsNear(near) });
+      if (only === 'own') query.andWhere('s.owner_id = :ownerId');
+      if (only === 'favourites') query.andWhere(FAVOURED);
       const cursor = readCursor(after);
       if (cursor)
-        conditions.push(
-          `(s.${column}, s.id) < (${PLACES[order].at(value(cursor[0]))}, ${value(cursor[1])}::uuid)`,
-        );
-      const rows: Row[] = await source.query(
-        `SELECT s.id, s.owner_id, s.name, s.words, s.content, s.colors, s.adopted, s.favoured, s.at,
-           ${PLACES[order].of}::text AS place,
-           EXISTS (SELECT 1 FROM shelf_favour f WHERE f.owner_id = $1 AND f.set_id = s.id) AS favourite
-         FROM shelf_set s
-         ${conditions.length ? `WHERE ${conditions.join(' AND ')}` : ''}
-         ORDER BY s.${column} DESC, s.id DESC LIMIT ${PAGE + 1}`,
-        values,
-      );
-      const shown = rows.slice(0, PAGE);
-      const last = shown.at(-1);
+        query.andWhere(`(s.${column}, s.id) < (${PLACES[order].at(':place')}, CAST(:last AS uuid))`, {
+          place: cursor[0],
+          last: cursor[1],
+        });
+      const { entities, raw } = await query.getRawAndEntities<Beside>();
+      const shown = entities.slice(0, PAGE);
+      const last = shown.length - 1;
       return {
-        sets: shown.map((row) => toSet(ownerId, row)),
-        next: rows.length > PAGE && last ? `${last.place}_${last.id}` : null,
+        sets: shown.map((row, i) => toSet(ownerId, row, raw[i]!.favourite)),
+        next: entities.length > PAGE ? `${raw[last]!.place}_${shown[last]!.id}` : null,
       };
     },
 
     async publish(ownerId, set) {
-      const id = randomUUID();
-      await insert(ownerId, id, set);
-      const at = new Date().toISOString();
-      return { ...set, id, ours: false, own: true, adopted: 0, favoured: 0, favourite: false, at };
+      const row = rowOf(ownerId, randomUUID(), set);
+      // What the database fills in comes back into the row.
+      await sets.insert(row);
+      return toSet(ownerId, row, false);
     },
 
     async takeBack(ownerId, id) {
-      const [, count] = await source.query('DELETE FROM shelf_set WHERE id = $1 AND owner_id = $2', [
-        id,
-        ownerId,
-      ]);
-      return count > 0;
+      const { affected } = await sets.delete({ id, ownerId });
+      return (affected ?? 0) > 0;
     },
 
     async favour(ownerId, id, on) {
       return source.transaction(async (manager) => {
-        const [row] = await manager.query('SELECT 1 FROM shelf_set WHERE id = $1 FOR UPDATE', [id]);
+        const all = manager.getRepository(ShelfSetEntry);
+        const favours = manager.getRepository(ShelfFavour);
+        const row = await all.findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
         if (!row) return false;
-        if (on)
-          await manager.query(
-            'INSERT INTO shelf_favour (owner_id, set_id) VALUES ($1, $2) ON CONFLICT DO NOTHING',
-            [ownerId, id],
-          );
-        else
-          await manager.query('DELETE FROM shelf_favour WHERE owner_id = $1 AND set_id = $2', [ownerId, id]);
-        await manager.query(
-          'UPDATE shelf_set SET favoured = (SELECT count(*) FROM shelf_favour WHERE set_id = $1) WHERE id = $1',
-          [id],
-        );
+        const one = { ownerId, setId: id };
+        if (on) await favours.createQueryBuilder().insert().values(one).orIgnore().execute();
+        else await favours.delete(one);
+        await all.update({ id }, { favoured: await favours.countBy({ setId: id }) });
         return true;
       });
     },
 
     async adopted(id) {
-      const [, count] = await source.query('UPDATE shelf_set SET adopted = adopted + 1 WHERE id = $1', [id]);
-      return count > 0;
+      const { affected } = await sets.increment({ id }, 'adopted', 1);
+      return (affected ?? 0) > 0;
     },
 
-    async ship(sets) {
-      for (const { id, ...set } of sets) await insert(null, id, set);
+    async ship(shipped) {
+      const rows = shipped.map(({ id, ...set }) => rowOf(null, id, set));
+      await sets.createQueryBuilder().insert().values(rows).orIgnore().execute();
     },
   };
 }
