@@ -46,7 +46,7 @@ await main(async () => {
   ensureLibrary();
   if (process.argv.includes('--fresh')) removeCluster(folder);
   const cluster = await startCluster(folder);
-  const server = start('node', ['apps/server/dist/main.js'], {
+  const server = start('node', ['apps/server/dist/demo.js'], {
     stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
     env: {
       ...process.env,
@@ -54,7 +54,6 @@ await main(async () => {
       DATABASE_URL: cluster.url,
       PORT: String(PORT),
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
-      DEMO_DATA: '1',
       LIBRARY_ROOT,
     },
   });

@@ -10,8 +10,8 @@ await main(async () => {
   ensureLibrary();
   await holdFolder(clusterFolder());
   const cluster = await startCluster(clusterFolder());
-  const server = start('npx', ['tsx', 'watch', 'apps/server/src/main.ts'], {
-    env: { ...process.env, DATABASE_URL: cluster.url, PORT: '5170', DEMO_DATA: '1', LIBRARY_ROOT },
+  const server = start('npx', ['tsx', 'watch', 'apps/server/src/demo/main.ts'], {
+    env: { ...process.env, DATABASE_URL: cluster.url, PORT: '5170', LIBRARY_ROOT },
   });
   const web = start('npx', ['vite', 'apps/web', '--host', '127.0.0.1', '--port', '5171', '--strictPort']);
   for (const signal of ['SIGINT', 'SIGTERM'])

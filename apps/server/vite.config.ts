@@ -7,8 +7,8 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'node20',
     rollupOptions: {
-      // The server, and the script of the processes in which it runs jobs.
-      input: { main: 'src/main.ts', 'job-process': 'src/jobs/job-process.ts' },
+      // The server, the same with the demo, and the script of the processes in which it runs jobs.
+      input: { main: 'src/main.ts', demo: 'src/demo/main.ts', 'job-process': 'src/jobs/job-process.ts' },
       output: { entryFileNames: '[name].js', chunkFileNames: '[name].js' },
     },
   },

@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { type Cluster, freePort, startCluster, temporaryFolder } from '../../scripts/setup/postgres.mjs';
 
 const LIBRARY = fileURLToPath(new URL('../../apps/server/library', import.meta.url));
-const SERVER = fileURLToPath(new URL('../../apps/server/dist/main.js', import.meta.url));
+const SERVER = fileURLToPath(new URL('../../apps/server/dist/demo.js', import.meta.url));
 
 /** A server process with a database cluster of its own, both of which can be killed and started again. */
 export interface Stack {
@@ -49,7 +49,6 @@ async function serverOn(cluster: Cluster): Promise<Server> {
           DATABASE_URL: cluster.url,
           PORT: String(port),
           LOG_LEVEL: 'error',
-          DEMO_DATA: '1',
           LIBRARY_ROOT: LIBRARY,
         },
         stdio: ['ignore', 'inherit', 'inherit'],

@@ -8,7 +8,7 @@ import { answerClientError, answerFrameworkError, errors } from './errors.ts';
 import { form } from './form/form.ts';
 import { hosts, LOOPBACK_NAMES } from './hosts/hosts.ts';
 import { jobs, type openLanes } from './jobs/jobs.ts';
-import { library } from './library/library.ts';
+import { libraryRoutes, NO_STAND_INS, type Outside } from './library/routes.ts';
 import { live } from './live/live.ts';
 import { owner } from './owner/owner.ts';
 import { type Fetching, pictureRoutes } from './pictures/routes.ts';
@@ -27,8 +27,8 @@ export interface AppOptions {
   readonly patience?: { readonly head: number; readonly whole: number; readonly look: number };
   /** The names under which the server may be asked; those of loopback if left out. */
   readonly names?: readonly string[];
-  /** Folder of the drawn picture library, which stands for the outside world; none if left out. */
-  readonly libraryRoot?: string;
+  /** What stands for the outside world; nothing if left out. */
+  readonly outside?: Outside;
   readonly fetching?: Fetching;
   /** What jobs may take; as usual where it is left out. */
   readonly jobLimits?: Parameters<typeof openLanes>[0];
@@ -44,7 +44,7 @@ export async function buildApp({
   logger = false,
   names = LOOPBACK_NAMES,
   patience = PATIENCE,
-  libraryRoot = '',
+  outside = NO_STAND_INS,
   fetching = {},
   jobLimits,
 }: AppOptions): Promise<FastifyInstance> {
@@ -89,10 +89,13 @@ export async function buildApp({
   await app.register(jobs, jobLimits ? { limits: jobLimits } : {});
   await app.register(live, { database });
   await app.register(projectRoutes, { prefix: '/api/projects' });
-  await app.register(library, { root: libraryRoot });
+  await app.register(libraryRoutes, { prefix: '/api/library', pictures: outside.pictures });
   await app.register(checkpointRoutes, { prefix: '/api/projects/:id/checkpoints' });
   await app.register(reportRoutes, { prefix: '/api/projects/:id/report' });
-  await app.register(pictureRoutes, { prefix: '/api/projects/:id/pictures', fetching });
+  await app.register(pictureRoutes, {
+    prefix: '/api/projects/:id/pictures',
+    fetching: { ...fetching, standIns: outside.standIns },
+  });
   await app.register(shelfRoutes, { prefix: '/api/shelf' });
   await app.register(web, { root: webRoot });
   return app;

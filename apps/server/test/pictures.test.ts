@@ -12,11 +12,13 @@ import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest'
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { MOST_UNNAMED } from '../src/database/picture-store.ts';
+import { openLibrary } from '../src/demo/library.ts';
 import { ensureLocalOwner } from '../src/owner/owner.ts';
 import { FORM } from './form.ts';
 
 let database: DataSource;
 let app: FastifyInstance;
+let outside: Awaited<ReturnType<typeof openLibrary>>;
 
 const noise = (seed: number, width = 700, height = 400) =>
   sharp(
@@ -31,10 +33,12 @@ beforeAll(async () => {
   await ensureLocalOwner(database);
   const libraryRoot = mkdtempSync(join(tmpdir(), 'mint-lamp-library-'));
   writeFileSync(join(libraryRoot, 'map.png'), await noise(5));
-  app = await buildApp({ database, libraryRoot });
+  outside = await openLibrary(libraryRoot);
+  app = await buildApp({ database, outside });
 });
 afterAll(async () => {
   await app.close();
+  await outside.close();
   await database.destroy();
 });
 
@@ -217,6 +221,18 @@ describe('pictures of a project', () => {
     expect((await get(id, '7'.padStart(64, '0'))).statusCode).toBe(200);
     expect((await get(id, '8'.padStart(64, '0'))).statusCode).toBe(404);
     expect((await get(id, '60'.padStart(64, '0'))).statusCode).toBe(200);
+  });
+
+  it('come from no stand-in where there is no demo', async () => {
+    const plain = await buildApp({ database });
+    expect((await plain.inject({ url: '/api/library' })).json()).toEqual({ pictures: [] });
+    const answer = await plain.inject({
+      method: 'POST',
+      url: `/api/projects/${await newProject()}/pictures/fetched`,
+      payload: { address: `http://${LIBRARY_HOST}/map.png` },
+    });
+    expect(answer.json().error.code).toMatch(/ADDRESS_(FAILED|REFUSED)/);
+    await plain.close();
   });
 
   it('come by address too, from the library that stands for the web', async () => {

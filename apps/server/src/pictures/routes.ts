@@ -52,9 +52,9 @@ const ALONE = "default-src 'none'; sandbox";
 /** `/api/projects/:id/pictures`: keep a file, fetch one by its address, show what is kept, count the colours of a region. */
 export async function pictureRoutes(
   app: FastifyInstance,
-  { fetching }: { fetching: Fetching },
+  { fetching }: { fetching: FetchOptions },
 ): Promise<void> {
-  const { pictures, standIns, jobs } = app;
+  const { pictures, jobs } = app;
 
   // The stream itself: a file is written to disk as it comes, and looked at when it is there.
   app.addContentTypeParser('application/octet-stream', (_request, payload, done) => done(null, payload));
@@ -101,7 +101,7 @@ export async function pictureRoutes(
     { schema: { params: projectParams, body: fetchBody }, preHandler: ofProject },
     async ({ ownerId, params: { id }, body: { address } }, reply) => {
       const left = leftSignal(reply);
-      const { incoming } = await fetchPicture(address, { ...fetching, standIns }, left);
+      const { incoming } = await fetchPicture(address, fetching, left);
       return reply.code(201).send(await keep(ownerId, id, incoming, left));
     },
   );

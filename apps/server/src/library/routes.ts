@@ -1,0 +1,17 @@
+import type { LibraryAnswer } from '@mint-lamp/core/wire/pictures';
+import type { FastifyInstance } from 'fastify';
+
+/** What stands for the outside world on a machine that is not to ask it; only a demo or a test brings such. */
+export interface Outside {
+  /** Names of the outside, with the port of this computer that answers for each. */
+  readonly standIns: ReadonlyMap<string, number>;
+  /** Pictures that can be fetched there. */
+  readonly pictures: LibraryAnswer['pictures'];
+}
+
+export const NO_STAND_INS: Outside = { standIns: new Map(), pictures: [] };
+
+/** `/api/library`: the pictures that can be fetched without the outside world. */
+export async function libraryRoutes(app: FastifyInstance, { pictures }: Pick<Outside, 'pictures'>) {
+  app.get('/', async (): Promise<LibraryAnswer> => ({ pictures }));
+}
