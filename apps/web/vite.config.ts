@@ -11,7 +11,7 @@ const OF_EVERY_PROJECT = new RegExp(
     String.raw`core/src/(color/(mix|split|computed|parse|write|difference|describe)|contrast/(ratio|targets)|family/(growth|drawn|recipes|grow))\.ts`,
     String.raw`core/src/(harmony/relations|gradient/(interpolate|area|write-css)|picture/leanings)\.ts`,
     // What is stored, but for what checks and migrates it.
-    'core/src/document/(?!schema/|versions/|document-schema|commands/command-schema|coherence/coherence|naming/find-targets)',
+    'core/src/document/(?!schema/|versions/|document-schema|commands/command-schema|commands/command\\.|coherence/coherence|naming/find-targets|version)',
     String.raw`core/src/system/(by-id|follow|resolve|painted|roles/(role-paint|resolved-role)|pictures/regions|families/(resolved-family|resolved-families|following-base))\.ts`,
     String.raw`core/src/system/gradients/(gradient-css|lost-stops|theme-gradients|resolved-gradient)\.ts`,
     String.raw`core/src/judged/(pairs/(layered|measure|surface)|readout/(alike|broken|readout))\.ts`,

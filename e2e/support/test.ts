@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import AxeBuilder from '@axe-core/playwright';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 import { test as base, expect, type Page } from '@playwright/test';
 import { type Stack, startStack } from './stack.ts';
@@ -139,6 +139,16 @@ export async function paste(page: Page, text: string): Promise<void> {
  * What axe finds on the page, the designer's own samples aside; by some of its rules only where they are named.
  */
 export async function axeFaults(page: Page, rules: readonly string[] = []): Promise<string[]> {
+  // Colours on their way to others are no faults.
+  await page.evaluate(() =>
+    Promise.allSettled(
+      document
+        .getAnimations()
+        .map((one) =>
+          one.effect?.getComputedTiming().endTime === Number.POSITIVE_INFINITY ? null : one.finished,
+        ),
+    ),
+  );
   // What passes is told by its rule only: twice as fast.
   const axe = new AxeBuilder({ page })
     .setLegacyMode()

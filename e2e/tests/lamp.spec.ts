@@ -81,11 +81,13 @@ test('keys move the lit colour: from blue-green to plum in a few presses, and on
   const hue = lamp.getByRole('textbox', { name: 'Hue' });
   const from = Number(await hue.inputValue());
   // As fast as fingers are, however slow the machine is: presses that are apart are edits of their own.
-  await page.evaluate(() => {
-    for (const key of [...'hhhhhhhhc', 'L'])
+  await page.evaluate(async () => {
+    for (const key of [...'hhhhhhhhc', 'L']) {
       document.body.dispatchEvent(
         new KeyboardEvent('keydown', { key, shiftKey: key === 'L', bubbles: true, cancelable: true }),
       );
+      await new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn)));
+    }
   });
   await expect.poll(async () => Math.abs(Number(await hue.inputValue()) - from - 120)).toBeLessThan(4);
   await expectSaved(page);

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import type { Page } from '@playwright/test';
 import { addColor, expect, expectSaved, onServer, test } from '../support/test.ts';
 

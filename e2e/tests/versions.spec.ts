@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { MINT_LAMP_INTERFACE } from '@mint-lamp/core/demo/interface';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { declarationsOf } from '../../packages/core/src/exchange/declarations.fixture.ts';
 import { runSql, type Stack, startStack } from '../support/stack.ts';
 import { expect, expectSaved, onServer, SKERRY, test as usual } from '../support/test.ts';

@@ -1,4 +1,4 @@
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 
 /** What a page of today says about itself. */

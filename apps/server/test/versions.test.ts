@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
 import { documentSchema } from '@mint-lamp/core/document/document-schema';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 import type { FastifyInstance } from 'fastify';
 import { DataSource } from 'typeorm';

@@ -1,6 +1,7 @@
-import { DOCUMENT_VERSION, type ProjectDocument } from '../src/document/document.ts';
+import type { ProjectDocument } from '../src/document/document.ts';
 import { stopAt } from '../src/document/gradients/gradient.ts';
 import type { Link } from '../src/document/links/link.ts';
+import { DOCUMENT_VERSION } from '../src/document/version.ts';
 import { USUAL_GROWTH } from '../src/family/growth.ts';
 
 // The largest sizes that are to hold: 64 families × 24 shades, 500 roles × 12 themes, 2,000 pairs,

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { type Checkpoint, type LoadedCheckpoint, MOST_CHECKPOINTS } from '@mint-lamp/core/wire/checkpoints';
 import type { DataSource } from 'typeorm';
 import { documentOfThen } from './documents.ts';

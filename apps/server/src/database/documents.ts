@@ -1,5 +1,6 @@
 import { workOf } from '@mint-lamp/core/document/commands/command';
-import { DOCUMENT_VERSION, type ProjectDocument } from '@mint-lamp/core/document/document';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { bringDocument } from '@mint-lamp/core/document/versions/versions';
 import { type EntityManager, LessThanOrEqual } from 'typeorm';
 import { Turns } from '../turns.ts';

@@ -1,5 +1,5 @@
 import type { Command } from '@mint-lamp/core/document/commands/command';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { bringCommand } from '@mint-lamp/core/document/versions/versions';
 import type { LoggedCommand, SentCommand } from '@mint-lamp/core/wire/projects';
 import { Between, type EntityManager, In } from 'typeorm';

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { DOCUMENT_VERSION, type ProjectDocument } from '@mint-lamp/core/document/document';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { previewOf } from '@mint-lamp/core/system/preview';
 import type {
   CommitAnswer,

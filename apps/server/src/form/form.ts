@@ -1,4 +1,4 @@
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { FORM_HEADER, FORM_WITHOUT_HEADER } from '@mint-lamp/core/wire/form';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import fp from 'fastify-plugin';

@@ -2,7 +2,7 @@ import { createReadStream } from 'node:fs';
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { wantedRegions } from '@mint-lamp/core/system/pictures/regions';
 import type { FastifyInstance } from 'fastify';
 import { FormAhead } from '../database/form-ahead.ts';

@@ -1,4 +1,4 @@
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import type { LoadedProject } from '@mint-lamp/core/wire/projects';
 import { useEffect, useState } from 'react';
 import { useStore } from 'react-redux';

@@ -1,4 +1,4 @@
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import type { NewSet } from '@mint-lamp/core/shelf/shelf-set';
 import type { Checkpoint, CheckpointList, LoadedCheckpoint } from '@mint-lamp/core/wire/checkpoints';
 import type { ErrorAnswer, ErrorCode } from '@mint-lamp/core/wire/errors';

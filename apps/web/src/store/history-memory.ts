@@ -1,4 +1,4 @@
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import type { HistoryStep, ProjectState } from './project-slice.ts';
 import { ofTab } from './storage.ts';
 import type { AppStore } from './store.ts';

@@ -1,6 +1,7 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { applyCommand } from '@mint-lamp/core/document/commands/apply';
-import { DOCUMENT_VERSION, type ProjectDocument } from '@mint-lamp/core/document/document';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 import type { LoggedCommand } from '@mint-lamp/core/wire/projects';
 import { toast } from 'sonner';

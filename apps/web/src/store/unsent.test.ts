@@ -1,6 +1,6 @@
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { Command } from '@mint-lamp/core/document/commands/command';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { afterEach, beforeEach, describe, expect, it, test, vi } from 'vitest';
 import { step as stepBy, tryEdit } from './editing.ts';
 import { keepHistory, recallHistory } from './history-memory.ts';

@@ -1,5 +1,5 @@
 import type { Command } from '@mint-lamp/core/document/commands/command';
-import { DOCUMENT_VERSION } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import type { SentCommand } from '@mint-lamp/core/wire/projects';
 import { countOfPage, keep, keptKeys, letGo, readKept as readKeptText } from './kept-entries.ts';
 import { PREFIX, setAside } from './set-aside.ts';

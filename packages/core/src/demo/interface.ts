@@ -1,5 +1,6 @@
 import type { Content, Level } from '../contrast/targets.ts';
-import { DOCUMENT_VERSION, type ProjectDocument } from '../document/document.ts';
+import type { ProjectDocument } from '../document/document.ts';
+import { DOCUMENT_VERSION } from '../document/version.ts';
 import { family, pair, role } from './build.ts';
 
 const THEMES = ['light', 'dark'] as const;

@@ -1,6 +1,7 @@
 import type { Content, Level } from '../contrast/targets.ts';
-import { DOCUMENT_VERSION, type ProjectDocument } from '../document/document.ts';
+import type { ProjectDocument } from '../document/document.ts';
 import { stopAt } from '../document/gradients/gradient.ts';
+import { DOCUMENT_VERSION } from '../document/version.ts';
 import { family, linear, link, pair, role } from './build.ts';
 
 const THEMES = ['day', 'night'] as const;

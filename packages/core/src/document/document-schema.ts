@@ -1,10 +1,11 @@
 import Joi from 'joi';
 import { incoherenceOf } from './coherence/coherence.ts';
-import { DOCUMENT_VERSION, type ProjectDocument } from './document.ts';
+import type { ProjectDocument } from './document.ts';
 import { objectOf, type SchemaKeys } from './schema/keys.ts';
 import { kindSchemas } from './schema/of-kinds.ts';
 import { list } from './schema/parts.ts';
 import { isListPart, type ListPart } from './schema/toolbox.ts';
+import { DOCUMENT_VERSION } from './version.ts';
 
 /** The schemas of all parts of a document, by name. */
 export const partSchemas = Object.assign({}, ...kindSchemas.map(({ parts }) => parts)) as {

@@ -1,8 +1,6 @@
 import { type DocumentParts, KINDS } from './kinds.ts';
 import type { Theme } from './themes/theme.ts';
-
-/** The form that documents and commands have now. A change of it comes with a step in `versions/`. */
-export const DOCUMENT_VERSION = 6;
+import { DOCUMENT_VERSION } from './version.ts';
 
 /**
  * The project document: everything that a project is, as plain JSON, in the parts that its kinds of things define.

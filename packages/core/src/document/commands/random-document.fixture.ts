@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { refuseGradients } from '../coherence/painted-by-gradients.ts';
 import type { ProjectDocument } from '../document.ts';
-import { DOCUMENT_VERSION } from '../document.ts';
 import { documentSchema } from '../document-schema.ts';
 import { slug } from '../naming/names.ts';
 import { roleSlug } from '../naming/role-name.ts';
 import type { Role } from '../roles/role.ts';
+import { DOCUMENT_VERSION } from '../version.ts';
 import {
   anyDeclined,
   anyKind,

@@ -1,7 +1,8 @@
 import type Joi from 'joi';
-import { DOCUMENT_VERSION, emptyDocument, type ProjectDocument } from '../document.ts';
+import { emptyDocument, type ProjectDocument } from '../document.ts';
 import { documentShape, partSchemas } from '../document-schema.ts';
 import { isListPart } from '../schema/toolbox.ts';
+import { DOCUMENT_VERSION } from '../version.ts';
 import type { Form } from './form.ts';
 
 /** What of a thing is known here; undefined when it is of no form that is. */

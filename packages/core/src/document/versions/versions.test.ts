@@ -11,10 +11,11 @@ import { after } from '../commands/after.fixture.ts';
 import type { Command } from '../commands/command.ts';
 import { commandSchema } from '../commands/command-schema.ts';
 import { ENTWINED } from '../commands/small-documents.fixture.ts';
-import { DOCUMENT_VERSION, type ProjectDocument } from '../document.ts';
+import type { ProjectDocument } from '../document.ts';
 import { documentSchema } from '../document-schema.ts';
 import { roleNameIn } from '../naming/role-name.ts';
 import { NO_WORDS } from '../project/sample-words.ts';
+import { DOCUMENT_VERSION } from '../version.ts';
 import { readLater } from './later.ts';
 import { bringCommand, bringDocument } from './versions.ts';
 

@@ -1,4 +1,4 @@
-import { DOCUMENT_VERSION } from '../document.ts';
+import { DOCUMENT_VERSION } from '../version.ts';
 import { command as commandTo2 } from './2/command.ts';
 import { document as documentTo2 } from './2/document.ts';
 import { command as commandTo3 } from './3/command.ts';
