@@ -14,13 +14,18 @@ const shade = (family: string, label: string) => ({ to: 'shade', family, shade: 
 
 /** Drags from the middle of one thing to the middle of another, in steps as a hand does. */
 async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
-  const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
-  await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
+  // Where it has come to rest: what is fetched behind the page may still move it.
+  await from.hover();
+  const a = (await from.boundingBox())!;
   await page.mouse.down();
   await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2 + 12, { steps: 3 });
-  await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 8 });
   // Nobody lets go before the place has shown that it would take it.
-  await expect(to).toHaveClass(/(^| )outline-ring/);
+  await expect(async () => {
+    const b = (await to.boundingBox())!;
+    await page.mouse.move(b.x + b.width / 2 - 9, b.y + b.height / 2, { steps: 4 });
+    await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 4 });
+    await expect(to).toHaveClass(/(^| )outline-ring/, { timeout: 1000 });
+  }).toPass();
   await page.mouse.up();
 }
 
