@@ -25,9 +25,11 @@ test('from a client’s codes to CSS, through all seven stations', async ({ page
 
   // Grow: two families of tray colours.
   for (const base of ['#2f6b4f', '#7a8483']) {
+    const before = page.url();
     await tray.locator(`button[title*="${base}"]`).click();
     await page.getByRole('button', { name: 'Grow a family' }).click();
     await expect(page).toHaveURL(/\/grow\//);
+    await expect(page).not.toHaveURL(before);
     await expect(page.getByRole('heading', { name: 'Grow', exact: true })).toBeVisible();
   }
   await expect(page.getByRole('slider', { name: /^Base of/ })).toHaveCount(2);
