@@ -84,7 +84,7 @@ const RULES = [
  * from its own, never from those below. What lies in src/ itself is named with its file. Tests may look anywhere.
  */
 const CORE_LAYERS = [
-  ['in-parts'],
+  ['in-parts', 'numbers'],
   ['color'],
   ['contrast'],
   ['vision', 'gradient'],

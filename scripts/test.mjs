@@ -6,12 +6,13 @@ import { ensurePackages } from './setup/packages.mjs';
 import { ensurePostgres } from './setup/postgres.mjs';
 import { main, ROOT } from './setup/run.mjs';
 
-// npm test [-- --long]: sets up what is missing, then types, lint and layers, then unit and API tests,
+// npm test [-- --long]: sets up what is missing, then types, lint and layers, then budgets of first loads, then unit and API tests,
 // benches once and small, then the interface. Very long sweeps take a drawn sample of their cases, and all of them with --long.
 const isLong = process.argv.includes('--long');
 
 const STEPS = [
   { name: 'types, lint and layers', command: ['npm', 'run', '--silent', 'check'] },
+  { name: 'first loads within their budgets', command: ['node', 'scripts/check-budgets.mjs'] },
   {
     name: 'unit and API tests',
     command: ['npx', 'vitest', 'run'],

@@ -30,6 +30,8 @@ export default defineConfig({
     outDir: 'dist',
     emptyOutDir: true,
     target: 'es2022',
+    // For what looks at how much each route loads.
+    manifest: true,
     rolldownOptions: {
       output: {
         // What every open project needs comes as one, since many small files weigh more than one of the same.

@@ -1,4 +1,3 @@
-import { gzipSync } from 'node:zlib';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '../support/test.ts';
 
@@ -162,36 +161,4 @@ test('the frame holds down to 1024 px: nothing reaches beyond the window', async
       );
     expect(hidden, view).toBe(0);
   }
-});
-
-test('the list of projects comes with at most 165 kB of script, gzipped', async ({ page }) => {
-  const sizes: number[] = [];
-  page.on('response', async (response) => {
-    if (response.url().endsWith('.js')) sizes.push(gzipSync(await response.body()).length);
-  });
-  await page.goto('/');
-  await expect(page.getByText('Skerry Line')).toBeVisible();
-  await page.waitForLoadState('networkidle');
-  const total = sizes.reduce((sum, bytes) => sum + bytes, 0);
-  expect(total).toBeGreaterThan(50_000);
-  expect(total).toBeLessThanOrEqual(165_000);
-});
-
-test('the first load needs at most 290 kB of script, gzipped, and stations load when opened', async ({
-  page,
-  open,
-}) => {
-  const scripts = new Map<string, number>();
-  page.on('response', async (response) => {
-    if (response.url().endsWith('.js')) scripts.set(response.url(), gzipSync(await response.body()).length);
-  });
-  await open('stage');
-  await page.waitForLoadState('networkidle');
-  const total = [...scripts.values()].reduce((sum, bytes) => sum + bytes, 0);
-  expect(total).toBeGreaterThan(50_000);
-  expect(total).toBeLessThanOrEqual(290_000);
-  expect([...scripts.keys()].some((url) => url.includes('/gather-'))).toBe(false);
-  await page.getByRole('link', { name: 'Gather' }).click();
-  await expect(page.getByRole('heading', { name: 'Gather' })).toBeVisible();
-  await expect.poll(() => [...scripts.keys()].some((url) => url.includes('/gather-'))).toBe(true);
 });

@@ -13,18 +13,20 @@ const rolesOf = async (stack: Parameters<typeof onServer>[0], id: string) =>
 const shade = (family: string, label: string) => ({ to: 'shade', family, shade: label });
 
 /** Drags from the middle of one thing to the middle of another, in steps as a hand does. */
-async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
+async function drag(page: Page, from: Locator, to: Locator, isRow = false): Promise<void> {
   // Where it has come to rest: what is fetched behind the page may still move it.
   await from.hover();
   const a = (await from.boundingBox())!;
   await page.mouse.down();
   await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2 + 12, { steps: 3 });
+  const said = page.locator('[id^=DndLiveRegion]');
   // Nobody lets go before the place has shown that it would take it.
   await expect(async () => {
     const b = (await to.boundingBox())!;
     await page.mouse.move(b.x + b.width / 2 - 9, b.y + b.height / 2, { steps: 4 });
     await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 4 });
-    await expect(to).toHaveClass(/(^| )outline-ring/, { timeout: 1000 });
+    if (isRow) await expect(said).toHaveText(/ is over (?!nothing)/, { timeout: 1000 });
+    else await expect(to).toHaveClass(/(^| )outline-ring/, { timeout: 1000 });
   }).toPass();
   await page.mouse.up();
 }
@@ -158,6 +160,7 @@ test('roles and groups are put elsewhere by keys and by drag; a role goes into t
       .getByRole('row')
       .filter({ has: page.getByLabel('Name of line.strong') })
       .getByRole('rowheader'),
+    true,
   );
   await expect(page.getByLabel('Name of line.quiet')).toBeVisible();
   await expectSaved(page);

@@ -21,12 +21,21 @@ export const SOURCES = [
 ] as const;
 export type SourceId = (typeof SOURCES)[number]['id'];
 
-/** The files that are handed over, each at an address of its own; `also` are words by which it is found. */
-export const DELIVERED = [
-  { value: 'css', label: 'CSS custom properties', also: 'variables sheet' },
-  { value: 'hex', label: 'List of hex values', also: 'text codes' },
-  { value: 'check', label: 'Contrast check for a build', also: 'script' },
+/**
+ * The views of Check, each a folder there, with what they are called where one is looked for. The board is the station
+ * itself.
+ */
+export const CHECK_VIEWS = [
+  { id: 'matrix', name: 'Matrix', says: 'all texts on all grounds', also: 'contrast table' },
+  {
+    id: 'readers',
+    name: 'Readers',
+    says: 'as others see it',
+    also: 'colour blind vision deficiency simulate',
+  },
+  { id: 'report', name: 'Report', says: 'to hand over, as CSV or JSON', also: 'export download' },
 ] as const;
+export type CheckViewId = (typeof CHECK_VIEWS)[number]['id'];
 
 /** What Check is asked for on the way: to propose repairs of all that fails. */
 export const REPAIR_ALL = { repair: 'all' };

@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react';
 import { toast } from 'sonner';
+import type { CheckViewId } from './addresses.ts';
 import { fetchedPart } from './ui/fetched-part.ts';
 
 interface Part {
@@ -37,11 +38,12 @@ export const station = (name: keyof typeof LOADERS) => async () => ({
   Component: (await inTime(LOADERS[name])).default,
 });
 
-const loadCheckViews = () => import('./stations/check/views.ts');
+/** The pages of Check's views, by their files. */
+const CHECK_PAGES = import.meta.glob<Part>('./stations/check/*/*-page.tsx');
 
 /** Fetches a view of Check for its route. */
-export const checkView = (name: 'matrix' | 'readers' | 'report') => async () => ({
-  Component: (await inTime(loadCheckViews))[name],
+export const checkView = (name: CheckViewId) => async () => ({
+  Component: (await inTime(CHECK_PAGES[`./stations/check/${name}/${name}-page.tsx`]!)).default,
 });
 
 /** The list of projects, which an open project does without. */
@@ -61,7 +63,7 @@ export function fetchAhead(others: readonly (() => Promise<unknown>)[]): () => v
     const ahead = async () => {
       const { PARTS } = await import('./parts-ahead.ts');
       await Promise.allSettled(
-        [...Object.values(LOADERS), loadCheckViews, ...PARTS, ...others].map((load) => load()),
+        [...Object.values(LOADERS), ...Object.values(CHECK_PAGES), ...PARTS, ...others].map((load) => load()),
       );
       document.documentElement.dataset.ahead = 'fetched';
     };

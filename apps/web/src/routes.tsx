@@ -1,4 +1,5 @@
 import { createBrowserRouter } from 'react-router';
+import { CHECK_VIEWS } from './addresses.ts';
 import { LostPage } from './frame/lost-page.tsx';
 import { checkView, fetchAhead, loadFrame, loadFrontDoor, loadProjects, station } from './load-parts.ts';
 import { Waiting } from './ui/notice.tsx';
@@ -25,9 +26,7 @@ export function createRouter() {
         { path: 'gather/:source?/:view?', lazy: station('gather') },
         { path: 'grow/:family?/:shade?', lazy: station('grow') },
         { path: 'assign/:role?', lazy: station('assign') },
-        { path: 'check/matrix', lazy: checkView('matrix') },
-        { path: 'check/report', lazy: checkView('report') },
-        { path: 'check/readers', lazy: checkView('readers') },
+        ...CHECK_VIEWS.map(({ id }) => ({ path: `check/${id}`, lazy: checkView(id) })),
         { path: 'check/:pair?', lazy: station('check') },
         { path: 'fade/:gradient?/:stop?', lazy: station('fade') },
         { path: 'stage/:scene?', lazy: station('stage') },

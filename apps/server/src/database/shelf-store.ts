@@ -154,8 +154,14 @@ export function shelfStore(source: DataSource): ShelfStore {
     },
 
     async ship(shipped) {
-      const rows = shipped.map(({ id, ...set }) => rowOf(null, id, set));
-      await sets.createQueryBuilder().insert().values(rows).orIgnore().execute();
+      // One after the other, since the newest come first in lists.
+      for (const { id, ...set } of shipped)
+        await sets
+          .createQueryBuilder()
+          .insert()
+          .values(rowOf(null, id, set))
+          .orIgnore()
+          .execute();
     },
   };
 }

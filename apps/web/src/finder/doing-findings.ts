@@ -1,4 +1,5 @@
-import { addressOf, DELIVERED, REPAIR_ALL } from '../addresses.ts';
+import { FILE_FORMATS } from '@mint-lamp/core/exchange/file-formats';
+import { addressOf, CHECK_VIEWS, REPAIR_ALL } from '../addresses.ts';
 import type { FindingGroup } from '../kinds/finding.ts';
 
 /** What leads to something that is done at a station: files to hand over, views of Check. */
@@ -7,11 +8,11 @@ export const handOverFindings = (
   navigate: (to: string, options?: { state: unknown }) => void,
 ): FindingGroup => ({
   title: 'Hand over',
-  findings: DELIVERED.map(({ value, label, also }) => ({
-    key: value,
-    name: label,
+  findings: FILE_FORMATS.map(({ id: format, name, also }) => ({
+    key: format,
+    name,
     also: `export download deliver file ${also}`,
-    act: () => navigate(addressOf(id, 'deliver', value)),
+    act: () => navigate(addressOf(id, 'deliver', format)),
   })),
 });
 
@@ -27,23 +28,11 @@ export const checkFindings = (
       also: 'mend fix contrast',
       act: () => navigate(addressOf(id, 'check'), { state: REPAIR_ALL }),
     },
-    {
-      key: 'matrix',
-      name: 'Matrix: all texts on all grounds',
-      also: 'contrast table',
-      act: () => navigate(addressOf(id, 'check', 'matrix')),
-    },
-    {
-      key: 'readers',
-      name: 'Readers: as others see it',
-      also: 'colour blind vision deficiency simulate',
-      act: () => navigate(addressOf(id, 'check', 'readers')),
-    },
-    {
-      key: 'report',
-      name: 'Report: to hand over, as CSV or JSON',
-      also: 'export download',
-      act: () => navigate(addressOf(id, 'check', 'report')),
-    },
+    ...CHECK_VIEWS.map(({ id: view, name, says, also }) => ({
+      key: view,
+      name: `${name}: ${says}`,
+      also,
+      act: () => navigate(addressOf(id, 'check', view)),
+    })),
   ],
 });

@@ -1,5 +1,6 @@
 import { gamutOutline } from '@mint-lamp/core/color/gamut';
 import { paintPlane } from '@mint-lamp/core/color/plane';
+import { clamp, clamp01 } from '@mint-lamp/core/numbers/clamp';
 import { type KeyboardEvent, type PointerEvent, useLayoutEffect, useMemo, useRef } from 'react';
 
 /** OKLCH chroma at the right edge: a little beyond what Display P3 has anywhere. */
@@ -46,10 +47,9 @@ export default function Plane({ lightness, chroma, hue: exact, css, onMove }: Pl
   const p3 = useMemo(() => outline(hue, 'display-p3'), [hue]);
   const place = (event: PointerEvent<HTMLElement>): [number, number] => {
     const box = event.currentTarget.getBoundingClientRect();
-    const share = (v: number) => Math.min(1, Math.max(0, v));
     return [
-      100 * (1 - share((event.clientY - box.top) / box.height)),
-      MOST_CHROMA * share((event.clientX - box.left) / box.width),
+      100 * (1 - clamp01((event.clientY - box.top) / box.height)),
+      MOST_CHROMA * clamp01((event.clientX - box.left) / box.width),
     ];
   };
   const onKeyDown = (event: KeyboardEvent) => {
@@ -59,11 +59,7 @@ export default function Plane({ lightness, chroma, hue: exact, css, onMove }: Pl
     ];
     if (!move) return;
     event.preventDefault();
-    onMove(
-      Math.min(100, Math.max(0, lightness + move[0]! * by)),
-      Math.min(MOST_CHROMA, Math.max(0, chroma + move[1]! * by)),
-      true,
-    );
+    onMove(clamp(lightness + move[0]! * by, 0, 100), clamp(chroma + move[1]! * by, 0, MOST_CHROMA), true);
   };
   return (
     <figure className="m-0">

@@ -2,6 +2,7 @@ import { oklchToRgb8, rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import type { Triple } from '@mint-lamp/core/color/kernel';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import type { Command } from '@mint-lamp/core/document/commands/command';
+import { clamp01 } from '@mint-lamp/core/numbers/clamp';
 import { colorOf } from '@mint-lamp/core/system/painted';
 import { useEffect, useRef } from 'react';
 import type { LitColor } from '../kinds/lit-color.ts';
@@ -51,7 +52,7 @@ export function useColorKeys({ painted, change }: LitColor): void {
       const way = event.shiftKey ? -1 : 1;
       const from = run?.hex === hexOfRgb8(now.r, now.g, now.b) ? run.oklch : rgb8ToOklch(now.r, now.g, now.b);
       const oklch: Triple = [
-        Math.min(1, Math.max(0, from[0] + move[0] * way)),
+        clamp01(from[0] + move[0] * way),
         Math.max(0, from[1] + move[1] * way),
         (from[2] + move[2] * way + 360) % 360,
       ];

@@ -1,3 +1,4 @@
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import { useCallback } from 'react';
 import { UnseenScene } from './unseen-scene.tsx';
@@ -15,8 +16,7 @@ function sharesOf(scene: HTMLElement): Shares {
   const owners: (string | undefined)[] = new Array(columns * rows).fill(undefined);
   for (const part of scene.querySelectorAll<HTMLElement>('[data-ground]')) {
     const box = part.getBoundingClientRect();
-    const at = (px: number, from: number, most: number) =>
-      Math.min(most, Math.max(0, Math.round((px - from) / CELL)));
+    const at = (px: number, from: number, most: number) => clamp(Math.round((px - from) / CELL), 0, most);
     const [left, right] = [at(box.left, all.left, columns), at(box.right, all.left, columns)];
     const [top, bottom] = [at(box.top, all.top, rows), at(box.bottom, all.top, rows)];
     for (let y = top; y < bottom; y++)

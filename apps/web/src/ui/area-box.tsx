@@ -1,4 +1,5 @@
 import type { Area } from '@mint-lamp/core/gradient/area';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 
 interface AreaBoxProps {
@@ -17,7 +18,7 @@ interface AreaBoxProps {
 
 /** An area brought within a whole: as large as it is where it fits, at least one px. */
 function within(area: Area, width: number, height: number): Area {
-  const held = (v: number, most: number) => Math.min(most, Math.max(0, Math.round(v)));
+  const held = (v: number, most: number) => clamp(Math.round(v), 0, most);
   const size = {
     width: Math.max(1, held(area.width, width)),
     height: Math.max(1, held(area.height, height)),
@@ -45,8 +46,8 @@ export function AreaBox(props: AreaBoxProps) {
     now.to = now.sizing
       ? {
           ...from,
-          width: Math.min(width - from.x, Math.max(1, from.width + dx)),
-          height: Math.min(height - from.y, Math.max(1, from.height + dy)),
+          width: clamp(from.width + dx, 1, width - from.x),
+          height: clamp(from.height + dy, 1, height - from.y),
         }
       : { ...from, x: from.x + dx, y: from.y + dy };
     onLook(put(now.to));

@@ -1,3 +1,4 @@
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { Slider } from 'radix-ui';
 import { useRef } from 'react';
 
@@ -34,7 +35,7 @@ export function Track({
       min={min}
       max={max}
       step={step}
-      value={[Math.min(max, Math.max(min, value))]}
+      value={[clamp(value, min, max)]}
       onValueChange={([next]) => {
         const isMade = committed.current === next;
         committed.current = null;

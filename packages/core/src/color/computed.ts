@@ -1,3 +1,4 @@
+import { clamp01 } from '../numbers/clamp.ts';
 import { convert } from './convert.ts';
 import { type HueWay, mixIn } from './mix.ts';
 import type { ParseResult } from './parse-result.ts';
@@ -145,7 +146,7 @@ function readRelative(name: string, args: string, read: Read): ParseResult {
   }
   const alpha = alphaText === undefined ? origin.color.alpha : evaluate(alphaText, names, 1);
   if (alpha === undefined) return no(`The opacity "${alphaText}" is not understood.`);
-  const clamped = alpha === null ? null : Math.min(1, Math.max(0, alpha));
+  const clamped = alpha === null ? null : clamp01(alpha);
   return { ok: true, color: color(own, coords as [Channel, Channel, Channel], clamped) };
 }
 

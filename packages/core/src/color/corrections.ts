@@ -1,3 +1,4 @@
+import { clamp } from '../numbers/clamp.ts';
 import { toRgb8 } from './gamut.ts';
 import { functionValues, NAMED_COLORS, parseColor } from './parse.ts';
 import { type Color, color } from './spaces.ts';
@@ -43,13 +44,13 @@ function foreignCorrections(name: string, args: string): string[] {
   if (/cmyk$/i.test(name) && values.length >= 4) {
     // Inks are written as percentages, or as shares.
     const scale = values.slice(0, 4).every((v) => v <= 1) && !args.includes('%') ? 100 : 1;
-    const [c, m, y, k] = values.map((v) => Math.min(100, Math.max(0, v * scale)));
+    const [c, m, y, k] = values.map((v) => clamp(v * scale, 0, 100));
     return [hexOf(color('srgb', fromPlainCmyk(c!, m!, y!, k!)))];
   }
   if (/^hs[vb]a?$/i.test(name) && values.length >= 3) {
     const scale = values[1]! <= 1 && values[2]! <= 1 && !args.includes('%') ? 100 : 1;
     const [h, sat, v] = [values[0]!, values[1]! * scale, values[2]! * scale];
-    return [hexOf(color('hsv', [h, Math.min(100, Math.max(0, sat)), Math.min(100, Math.max(0, v))]))];
+    return [hexOf(color('hsv', [h, clamp(sat, 0, 100), clamp(v, 0, 100)]))];
   }
   return [];
 }

@@ -1,3 +1,4 @@
+import { clamp01 } from '../numbers/clamp.ts';
 import { convert, numbers } from './convert.ts';
 import {
   delinearize,
@@ -120,7 +121,7 @@ export function toSrgb(c: Color): Color {
   return color('srgb', linear.map((v) => clip(delinearize(v))) as Triple, c.alpha);
 }
 
-const byte = (v: number) => Math.round(Math.min(1, Math.max(0, v)) * 255);
+const byte = (v: number) => Math.round(clamp01(v) * 255);
 
 /** 8-bit sRGB channels (0–255, integers) of a colour, gamut-mapped as {@link toSrgb} does. */
 export function toRgb8(c: Color): Triple {

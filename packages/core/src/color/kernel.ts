@@ -1,3 +1,4 @@
+import { clamp01 } from '../numbers/clamp.ts';
 /**
  * Inner loops over plain numbers, for the places that convert thousands of colours at a time.
  * Matrices: CSS Color 4, "Sample code for color conversions" (sRGB, OKLab of Björn Ottosson).
@@ -56,7 +57,7 @@ export function rgbToOklab(r: number, g: number, b: number, out: Triple = [0, 0,
 
 /** Linear sRGB as 8-bit channels, clipped to 0–255. */
 export function linearToRgb8(linear: Readonly<Triple>): Triple {
-  return linear.map((v) => Math.round(Math.min(1, Math.max(0, delinearize(v))) * 255)) as Triple;
+  return linear.map((v) => Math.round(clamp01(delinearize(v)) * 255)) as Triple;
 }
 
 /** WCAG 2.2 relative luminance of linear sRGB. Source: WCAG 2.2, definition of "relative luminance". */

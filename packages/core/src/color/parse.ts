@@ -1,4 +1,5 @@
 import { colorsNamed, parse as parseWithLibrary } from 'culori/fn';
+import { clamp } from '../numbers/clamp.ts';
 import { readComputed } from './computed.ts';
 import { fromLibrary, type LibraryColor } from './convert.ts';
 import type { ParseResult } from './parse-result.ts';
@@ -84,7 +85,7 @@ function readHex(text: string): Color | null {
   );
 }
 
-const clamped = (v: number | null, most: number) => (v === null ? null : Math.min(most, Math.max(0, v)));
+const clamped = (v: number | null, most: number) => (v === null ? null : clamp(v, 0, most));
 
 /**
  * What is beyond a function's range is brought to its end, as browsers do: every channel of rgb(), hsl() and hwb(), the

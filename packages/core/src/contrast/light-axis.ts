@@ -2,6 +2,7 @@ import { maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { linearToRgb8, luminanceOfLinear, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
 import { fromRgb8 } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
+import { clamp } from '../numbers/clamp.ts';
 
 /** The light axis: CIE L* of a relative luminance. Contrast is a function of luminance, so it has places here. */
 
@@ -49,7 +50,7 @@ export function contrastMark(groundLuminance: number, ratio: number): ContrastMa
  */
 export function atLightness(c: Color, lightness: number): Color {
   const [, chroma, hue] = rgb8ToOklch(...toRgb8(c));
-  const wanted = luminanceOfLightness(Math.min(100, Math.max(0, lightness)));
+  const wanted = luminanceOfLightness(clamp(lightness, 0, 100));
   const linear: Triple = [0, 0, 0];
   const fill = (l: number) => {
     const [a, b] = polar(Math.min(chroma, maxChroma(l, hue)), hue);

@@ -2,6 +2,7 @@ import { isOklabInside, maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts
 import { linearToRgb8, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
 import { fromRgb8 } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
+import { clamp01 } from '../numbers/clamp.ts';
 import { contrastRatio, paintedOver, type Rgba, reaches } from './ratio.ts';
 
 /** A ground and the ratio that must be reached on it. */
@@ -190,7 +191,7 @@ class Search {
     const chroma = own * way.share;
     const near = this.nearest?.difference ?? 0;
     const far = Math.sqrt(Math.max(0, near ** 2 - (chroma - own) ** 2)) * STEPS + 1;
-    const at = (step: number) => Math.min(1, Math.max(0, l0 + (way.side * step) / STEPS));
+    const at = (step: number) => clamp01(l0 + (way.side * step) / STEPS);
     for (let step = way.after + 1; step - 1 <= far && at(step - 1) > 0 && at(step - 1) < 1; step++) {
       if (this.consider(this.plane.at(at(step), chroma)) < 1) continue;
       let [fails, passes] = [at(step - 1), at(step)];

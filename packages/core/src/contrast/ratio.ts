@@ -1,4 +1,5 @@
 import { LINEAR_8BIT, linearize, luminanceOfLinear } from '../color/kernel.ts';
+import { clamp } from '../numbers/clamp.ts';
 
 /** sRGB channels 0–255 (fractions allowed) and alpha 0–1. */
 export interface Rgba {
@@ -9,7 +10,7 @@ export interface Rgba {
 }
 
 /** A channel held in 0–255, or an alpha in 0–1; what is no number is 0. */
-const held = (v: number, most: number) => (Number.isNaN(v) ? 0 : Math.min(most, Math.max(0, v)));
+const held = (v: number, most: number) => (Number.isNaN(v) ? 0 : clamp(v, 0, most));
 
 /** Linear light of a channel 0–255; whole numbers by table, where anything else finds nothing. */
 const linear = (v: number) => LINEAR_8BIT[v] ?? linearize(held(v, 255) / 255);

@@ -12,6 +12,7 @@ import { freeName, slugsOf } from '../document/naming/names.ts';
 import type { Pair } from '../document/pairs/pair.ts';
 import type { Role } from '../document/roles/role.ts';
 import { USUAL_GROWTH } from '../family/growth.ts';
+import { clamp01 } from '../numbers/clamp.ts';
 import { differenceOf, paint } from '../system/painted.ts';
 import { resolveSystem } from '../system/resolve.ts';
 import { NOTICE_HUES, nearHue, type StarterPart } from './roles/starter-parts.ts';
@@ -139,7 +140,7 @@ function neutralOf(making: FirstMaking, families: readonly Family[], lead: Famil
     making.reasons.push({ what: grey.name, why: 'is the neutral: it is nearly grey' });
     return grey;
   }
-  const chroma = Math.round((0.004 + 0.016 * (1 - Math.min(1, Math.max(0, calm)))) * 1e4) / 1e4;
+  const chroma = Math.round((0.004 + 0.016 * (1 - clamp01(calm))) * 1e4) / 1e4;
   const neutral = making.family('Neutral', '#767676', {
     follows: { by: 'tint', family: lead.id, chroma },
     growth: { ...USUAL_GROWTH, endChroma: 0.8 },

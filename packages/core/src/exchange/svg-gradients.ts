@@ -4,6 +4,7 @@ import type { Rgba } from '../contrast/ratio.ts';
 import { fewerStops } from '../gradient/fewer-stops.ts';
 import { alongLine, gradientLine, type Point } from '../gradient/line.ts';
 import { type ColorStop, type CssGradient, colorAtPlace, type Place, placeStops } from '../gradient/model.ts';
+import { clamp01 } from '../numbers/clamp.ts';
 import type { SvgElement } from './svg-element.ts';
 import { svgStyles } from './svg-styles.ts';
 
@@ -80,7 +81,6 @@ const share = (text: string | undefined, other: number): number => {
   if (!Number.isFinite(value)) return other;
   return text.trim().endsWith('%') ? value / 100 : value;
 };
-const held = (v: number) => Math.min(1, Math.max(0, v));
 
 /** The colour of a stop, with what was written where that is none, which SVG paints black. */
 function colorOf(
@@ -94,7 +94,7 @@ function colorOf(
   const own = read.ok ? read.color : null;
   const [r, g, b] = own ? toRgb8(own) : [0, 0, 0];
   return {
-    color: { r, g, b, alpha: held((own?.alpha ?? 1) * held(share(said(stop, 'stop-opacity'), 1))) },
+    color: { r, g, b, alpha: clamp01((own?.alpha ?? 1) * clamp01(share(said(stop, 'stop-opacity'), 1))) },
     unread: own ? null : written,
   };
 }
@@ -139,7 +139,7 @@ function stopsOf(chain: readonly SvgElement[], said: Said, notes: string[]): Svg
   let last = 0;
   for (const child of own?.children ?? []) {
     if (child.name !== 'stop') continue;
-    last = Math.max(last, held(share(child.attributes.offset, 0)));
+    last = Math.max(last, clamp01(share(child.attributes.offset, 0)));
     const { color, unread } = colorOf(child, around, said);
     stops.push({ at: last, color });
     if (unread !== null)

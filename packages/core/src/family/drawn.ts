@@ -3,6 +3,7 @@ import { maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { oklabToLinear, polar } from '../color/kernel.ts';
 import { fromRgb8 } from '../color/parse.ts';
 import { type Color, color } from '../color/spaces.ts';
+import { clamp } from '../numbers/clamp.ts';
 import { type GrownColor, type GrownShade, paintApart } from './growth.ts';
 
 /** Where a step of a drawn growth stands. */
@@ -37,8 +38,7 @@ const MOST_CHROMA = 10;
 
 const turned = (degrees: number) => ((((degrees + 180) % 360) + 360) % 360) - 180;
 const rounded = (n: number) => Math.round(n * 1e6) / 1e6;
-const finite = (n: number, low: number, high: number) =>
-  Math.min(high, Math.max(low, Number.isFinite(n) ? n : low));
+const finite = (n: number, low: number, high: number) => clamp(Number.isFinite(n) ? n : low, low, high);
 
 const isInside = (l: number, c: number, h: number) =>
   oklabToLinear(l, ...polar(c, h), [0, 0, 0]).every((v) => v >= -ROUNDED && v <= 1 + ROUNDED);

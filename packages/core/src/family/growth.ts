@@ -4,6 +4,7 @@ import { linearToRgb8, oklabToLinear, polar, type Triple } from '../color/kernel
 import { fromRgb8 } from '../color/parse.ts';
 import { type Color, color } from '../color/spaces.ts';
 import { hexOfRgb8 } from '../color/write.ts';
+import { clamp, clamp255 } from '../numbers/clamp.ts';
 
 /**
  * The recipe that makes a family's shades from its base: even steps of OKLCH lightness between a lightest and
@@ -55,7 +56,7 @@ function baseStep(base: Color, l: number, growth: LightnessGrowth): number {
   const rgb = toRgb8(base);
   const darkest = Math.max(0, last - Math.max(...rgb));
   const lightest = Math.min(last, 255 - Math.min(...rgb));
-  return Math.min(lightest, Math.max(darkest, Math.round(along * last)));
+  return clamp(Math.round(along * last), darkest, lightest);
 }
 
 /** Bends 0–1 along the curve setting: exponent 1/2 to 2. */
@@ -78,8 +79,7 @@ function stepsAlong(n: number, span: number, curve: number): number[] {
 }
 
 function withinRanges(growth: LightnessGrowth): LightnessGrowth {
-  const held = (v: number, low: number, high: number) =>
-    Number.isNaN(v) ? low : Math.min(high, Math.max(low, v));
+  const held = (v: number, low: number, high: number) => (Number.isNaN(v) ? low : clamp(v, low, high));
   return {
     ...growth,
     lightest: held(growth.lightest, 0.5, 1),
@@ -112,7 +112,7 @@ export function growColors(base: Color, recipe: LightnessGrowth, gamut: Gamut = 
   const at = baseStep(base, baseL, growth);
   // An end must lie beyond the base by at least a visible step for each shade on that side.
   const room = 0.012;
-  const lightEnd = Math.min(0.995, Math.max(growth.lightest, baseL + room * at));
+  const lightEnd = clamp(baseL + room * at, growth.lightest, 0.995);
   const darkEnd = Math.max(0.02, Math.min(growth.darkest, baseL - room * (last - at)));
   const toLight = stepsAlong(at, lightEnd - baseL, growth.curve);
   const toDark = stepsAlong(last - at, baseL - darkEnd, growth.curve);
@@ -129,7 +129,7 @@ export function growColors(base: Color, recipe: LightnessGrowth, gamut: Gamut = 
 
 const lightnessOf = ([r, g, b]: Triple) => rgb8ToOklch(r, g, b)[0];
 
-const stepped = (rgb: Triple, by: number) => rgb.map((v) => Math.min(255, Math.max(0, v + by))) as Triple;
+const stepped = (rgb: Triple, by: number) => rgb.map((v) => clamp255(v + by)) as Triple;
 
 /** A shade kept apart from its neighbour towards the base, with `left` more to come beyond it. */
 function apart(rgb: Triple, neighbour: Triple, lighter: boolean, left: number): Triple {

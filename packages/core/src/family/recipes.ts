@@ -4,6 +4,7 @@ import type { Color } from '../color/spaces.ts';
 import { hexOfRgb8 } from '../color/write.ts';
 import { composite, contrastRatio, luminance, type Rgba } from '../contrast/ratio.ts';
 import { mix } from '../gradient/interpolate.ts';
+import { clamp01 } from '../numbers/clamp.ts';
 import type { GrownShade } from './growth.ts';
 
 /** Tints (towards white), shades (towards black) or tones (towards the grey of mid lightness). */
@@ -60,7 +61,7 @@ const OTHER: Record<MixRecipe['towards'], Rgba> = {
   grey: { r: 119, g: 119, b: 119, alpha: 1 },
 };
 
-const unit = (n: number) => Math.min(1, Math.max(0, Number.isFinite(n) ? n : 0));
+const unit = (n: number) => clamp01(Number.isFinite(n) ? n : 0);
 
 /** Mixes in OKLab, where equal parts look equally far apart; lightness moves one way from the base on. */
 function growMix(base: Color, { towards, labels, reach }: MixRecipe): RecipeShade[] {

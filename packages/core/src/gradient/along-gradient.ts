@@ -1,5 +1,6 @@
 import { gradientOver } from '../contrast/over-colors.ts';
 import { contrastRatio, paintedOver, type Rgba, reaches } from '../contrast/ratio.ts';
+import { clamp255 } from '../numbers/clamp.ts';
 import { hintsAsStops } from './hints-as-stops.ts';
 import { colorAtPlace, type PlacedGradient } from './model.ts';
 
@@ -18,8 +19,6 @@ export interface AlongGradient {
 /** Places that are looked at for each stretch between two stops, and times that a border is halved. */
 const LOOKS = 40;
 const HALVINGS = 12;
-
-const held = (v: number) => Math.min(255, Math.max(0, v));
 const round = (v: number) => Math.round(v * 100) / 100;
 
 /**
@@ -36,7 +35,7 @@ export function alongGradient(
   const along = hintsAsStops({ ...placed, repeating: false });
   const ratioAt = (at: number) => {
     const { r, g, b, alpha } = colorAtPlace(along, at);
-    const ground = gradientOver({ r: held(r), g: held(g), b: held(b), alpha }, beneath);
+    const ground = gradientOver({ r: clamp255(r), g: clamp255(g), b: clamp255(b), alpha }, beneath);
     return contrastRatio(paintedOver(text, ground), ground);
   };
   const passes = (at: number) => reaches(ratioAt(at), required);

@@ -2,6 +2,7 @@ import { findTwins } from '../color/difference.ts';
 import { oklchToRgb8 } from '../color/gamut.ts';
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
+import { clamp01 } from '../numbers/clamp.ts';
 import { mix } from './interpolate.ts';
 import { type ColorStop, type CssGradient, colorAtPlace, type PlacedGradient, placeStops } from './model.ts';
 
@@ -161,7 +162,7 @@ export function shiftedColor(c: Rgba, shift: Shift): Rgba {
   if (!hue && !saturation && !lightness) return c;
   const [l, a, b] = oklab(c);
   const h = (Math.atan2(b, a) * 180) / Math.PI + (hue % 360);
-  const nextL = Math.min(1, Math.max(0, l + lightness));
+  const nextL = clamp01(l + lightness);
   const [r, g, bl] = oklchToRgb8(nextL, Math.hypot(a, b) * Math.max(0, 1 + saturation), h);
   const moved = { r, g, b: bl, alpha: c.alpha };
   // What is asked to be more colourful and cannot be stays as it is without that.

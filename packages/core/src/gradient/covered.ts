@@ -1,4 +1,5 @@
 import type { SeenColors } from '../contrast/over-colors.ts';
+import { clamp255 } from '../numbers/clamp.ts';
 import type { Area } from './area.ts';
 import type { GradientPainter } from './geometry.ts';
 import { hintsAsStops } from './hints-as-stops.ts';
@@ -12,8 +13,6 @@ export interface Covered {
   /** Index of each pixel in the area, row by row. */
   readonly at: Uint32Array;
 }
-
-const held = (v: number) => Math.min(255, Math.max(0, v));
 
 /** Pixels that are looked at, at most; of larger areas every second or third row and column. */
 const MOST = 80_000;
@@ -81,7 +80,7 @@ export function colorsAt(painter: GradientPainter, { points, counts, at }: Cover
   const colors = new Float32Array(points.length * 4);
   points.forEach((point, i) => {
     const { r, g, b, alpha } = pieces ? colorAtPlace(pieces, placeAt(point)) : painter.colorAt(point);
-    colors.set([held(r), held(g), held(b), alpha * 255], i * 4);
+    colors.set([clamp255(r), clamp255(g), clamp255(b), alpha * 255], i * 4);
   });
   return { colors, counts, at };
 }

@@ -5,6 +5,7 @@ import type { HueWay } from '../color/mix.ts';
 import { parseColor } from '../color/parse.ts';
 import { splitOutside } from '../color/split.ts';
 import type { Rgba } from '../contrast/ratio.ts';
+import { clamp01 } from '../numbers/clamp.ts';
 import { MIXING_SPACES, type MixingSpace } from './interpolate.ts';
 import type { ColorStop, CssGradient, Direction, Hint, Place } from './model.ts';
 
@@ -78,7 +79,7 @@ export function readColorText(text: string): Rgba {
   const [r, g, b] = toRgb8(result.color);
   const color = { r, g, b, alpha: result.color.alpha ?? 0 };
   if (!inGamut(result.color)) {
-    const clipped = numbers(convert(result.color, 'srgb')).map((v) => Math.min(1, Math.max(0, v)) * 255);
+    const clipped = numbers(convert(result.color, 'srgb')).map((v) => clamp01(v) * 255);
     movedBy.set(color, Math.max(...[r, g, b].map((v, i) => Math.abs(v - clipped[i]!))));
   }
   return color;

@@ -1,5 +1,6 @@
 import { linearToOklab, linearToRgb8, oklabToLinear, rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
+import { clamp, clamp01 } from '../numbers/clamp.ts';
 import type { FittedStop } from './fit.ts';
 
 /** A gradient that follows a row of pixels: mixed in OKLab, as even as the row is. */
@@ -89,7 +90,7 @@ function binned(labs: Labs, bins: number): Labs {
   for (let b = 0; b < bins; b++) {
     // The first and the last stand for the ends of the row, the others for what lies around them.
     const from = Math.max(0, Math.round(((b - 0.5) / (bins - 1)) * (n - 1)));
-    const to = Math.min(n - 1, Math.max(from, Math.round(((b + 0.5) / (bins - 1)) * (n - 1)) - 1));
+    const to = clamp(Math.round(((b + 0.5) / (bins - 1)) * (n - 1)) - 1, from, n - 1);
     for (let i = from; i <= to; i++) for (let c = 0; c < 3; c++) out[b * 3 + c]! += labs[i * 3 + c]!;
     for (let c = 0; c < 3; c++) out[b * 3 + c]! /= to - from + 1;
   }
@@ -121,7 +122,6 @@ function fitted(bins: Labs, knots: readonly number[]): Fit {
 const ROUGH_LOOKS = 1000;
 
 const isInside = (v: number) => v >= 0 && v <= 1;
-const clip = (v: number) => Math.min(1, Math.max(0, v));
 const seen: Triple = [0, 0, 0];
 
 /** How far a fit is from the row itself: as painted, pixel by pixel, or roughly and faster. */
@@ -144,7 +144,7 @@ function differences(
       // What leaves sRGB on the way is clipped when it is painted.
       oklabToLinear(seen[0], seen[1], seen[2], held);
       if (!isInside(held[0]) || !isInside(held[1]) || !isInside(held[2]))
-        linearToOklab(clip(held[0]), clip(held[1]), clip(held[2]), seen);
+        linearToOklab(clamp01(held[0]), clamp01(held[1]), clamp01(held[2]), seen);
     }
     const [l, a, b] = [seen[0] - row[i * 3]!, seen[1] - row[i * 3 + 1]!, seen[2] - row[i * 3 + 2]!];
     // Many times as fast as Math.hypot, and nothing here is near its limits.

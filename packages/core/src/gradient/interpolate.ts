@@ -3,6 +3,7 @@ import type { Triple } from '../color/kernel.ts';
 import { type HueWay, mixedAt, mixingIn } from '../color/mix.ts';
 import { type Color, color, type SpaceId } from '../color/spaces.ts';
 import type { Rgba } from '../contrast/ratio.ts';
+import { clamp } from '../numbers/clamp.ts';
 
 /** Every space that CSS Images 4 lets a gradient be mixed in and that we support. */
 export const MIXING_SPACES = [
@@ -20,7 +21,7 @@ export type MixingSpace = (typeof MIXING_SPACES)[number];
 const colorOf = (c: Rgba): Color => color('srgb', [c.r / 255, c.g / 255, c.b / 255], c.alpha);
 
 /** A value held in 0 to a limit; what is no number is 0. */
-const within = (v: number, most: number) => (Number.isNaN(v) ? 0 : Math.min(most, Math.max(0, v)));
+const within = (v: number, most: number) => (Number.isNaN(v) ? 0 : clamp(v, 0, most));
 
 /**
  * What mixes two painted colours (channels 0–255), t 0–1 of the way, as {@link mixingIn} has it, and brings the result

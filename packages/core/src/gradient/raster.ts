@@ -1,4 +1,5 @@
 import type { Rgba } from '../contrast/ratio.ts';
+import { clamp } from '../numbers/clamp.ts';
 import { paintIn } from './geometry.ts';
 import { hintsAsStops } from './hints-as-stops.ts';
 import { type CssGradient, colorAtPlace } from './model.ts';
@@ -51,7 +52,7 @@ export function* paintRows(
   const span = last - first;
   const isFolded = placed.repeating && span > 0;
   // Of what is not repeated, everything beyond the ends is as the ends are.
-  const looks = Math.min(MOST_LOOKS, Math.max(FEWEST_LOOKS, LOOKS_PER_PX * Math.max(width, height)));
+  const looks = clamp(LOOKS_PER_PX * Math.max(width, height), FEWEST_LOOKS, MOST_LOOKS);
   const colors = new Float64Array(looks * 4);
   const put = (at: number, { r, g, b, alpha }: Rgba) => colors.set([r, g, b, alpha * 255], at * 4);
   const along = { ...placed, repeating: false };

@@ -1,6 +1,7 @@
 import { toRgb8 } from '../color/gamut.ts';
 import { rgbToOklab } from '../color/kernel.ts';
 import type { Color } from '../color/spaces.ts';
+import { clamp } from '../numbers/clamp.ts';
 import { between } from './relations.ts';
 
 /** Looks for the place of each colour along the way. */
@@ -11,7 +12,7 @@ const LOOKS = 256;
  * which each is as far (ΔE OK, as the colours come out in 8 bits of sRGB) from the next.
  */
 export function inBetween(a: Color, b: Color, count: number): Color[] {
-  const n = Math.min(9, Math.max(1, Math.round(count) || 1));
+  const n = clamp(Math.round(count) || 1, 1, 9);
   const way = Array.from({ length: LOOKS + 1 }, (_, i) => between(a, b, i / LOOKS));
   const labs = way.map((c) => rgbToOklab(...toRgb8(c)));
   const along = [0];

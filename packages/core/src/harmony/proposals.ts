@@ -2,6 +2,7 @@ import { oklchToRgb8, rgb8ToOklch } from '../color/gamut.ts';
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import { luminance } from '../contrast/ratio.ts';
 import { drain } from '../in-parts/drain.ts';
+import { clamp } from '../numbers/clamp.ts';
 
 /** What proposals are made of. Colours are sRGB, 0–255. */
 export interface ProposalRecipe {
@@ -52,7 +53,6 @@ const lab = (rgb: Readonly<Triple>): Triple => rgbToOklab(...rgb);
 const light = ([r, g, b]: Readonly<Triple>) => luminance({ r, g, b, alpha: 1 });
 const squared = (a: Readonly<Triple>, b: Readonly<Triple>) =>
   (a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2 + (a[2] - b[2]) ** 2;
-const clamp = (low: number, high: number, v: number) => Math.min(high, Math.max(low, v));
 
 /** Hues from an anchor, in degrees: what goes together, each plan in its way. */
 const HUE_PLANS: readonly (readonly number[])[] = [
@@ -87,7 +87,7 @@ function handOf(recipe: ProposalRecipe, random: () => number): Hand {
     random,
     either,
     hue: () => hue + plan[Math.floor(random() * plan.length)]! + either() * 8,
-    chroma: anchor ? clamp(0.05, 0.2, anchor[1]) : 0.06 + random() * 0.12,
+    chroma: anchor ? clamp(anchor[1], 0.05, 0.2) : 0.06 + random() * 0.12,
   };
 }
 
@@ -95,8 +95,8 @@ function handOf(recipe: ProposalRecipe, random: () => number): Hand {
 function near(from: Readonly<Triple>, stray: number, hand: Hand): Triple {
   const [l, c, h] = rgb8ToOklch(...(from as Triple));
   const { random, either } = hand;
-  const lightness = clamp(0.08, 0.98, l + either() * 0.2 * stray);
-  if (c < GREYISH) return oklchToRgb8(lightness, clamp(0, 0.045, c + random() * 0.03 * stray), hand.hue());
+  const lightness = clamp(l + either() * 0.2 * stray, 0.08, 0.98);
+  if (c < GREYISH) return oklchToRgb8(lightness, clamp(c + random() * 0.03 * stray, 0, 0.045), hand.hue());
   // The further it may stray, the more often its hue is another altogether.
   const hue = random() < stray ? hand.hue() : h + either() * 50 * stray;
   return oklchToRgb8(lightness, Math.max(0.02, c * (1 + either() * 0.6 * stray)), hue);
@@ -105,7 +105,7 @@ function near(from: Readonly<Triple>, stray: number, hand: Hand): Triple {
 /** A colour well away from another: on the other side of the hues, and often of the lightness too. */
 function away(from: Readonly<Triple>, { random, either }: Hand): Triple {
   const [l, c, h] = rgb8ToOklch(...(from as Triple));
-  const lightness = clamp(0.12, 0.96, random() < 0.4 ? 1 - l : l + either() * 0.2);
+  const lightness = clamp(random() < 0.4 ? 1 - l : l + either() * 0.2, 0.12, 0.96);
   return oklchToRgb8(lightness, Math.max(0.03, c * (0.6 + random())), h + 180 + either() * 100);
 }
 
@@ -217,9 +217,9 @@ const PATIENCE = 30;
  * has others to serve can turn to them. Fewer come only where there is no room for more, or nothing is free.
  */
 export function* proposeInParts(recipe: ProposalRecipe, wanted: number): Generator<number, Proposal[]> {
-  const most = clamp(1, MOST_PROPOSALS, Math.round(wanted) || 1);
-  const count = clamp(3, MOST_COUNT, Math.round(recipe.count) || 3);
-  const stray = clamp(0, 1, recipe.stray || 0);
+  const most = clamp(Math.round(wanted) || 1, 1, MOST_PROPOSALS);
+  const count = clamp(Math.round(recipe.count) || 3, 3, MOST_COUNT);
+  const stray = clamp(recipe.stray || 0, 0, 1);
   const random = generator(Number.isFinite(recipe.seed) ? recipe.seed : 0);
   const held = { ...recipe, count };
   const out: Triple[][] = [];

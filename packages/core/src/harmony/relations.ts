@@ -2,6 +2,7 @@ import { oklchToRgb8, rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import { fromRgb8 } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
+import { clamp, clamp01 } from '../numbers/clamp.ts';
 
 /** Relations of colours by their place on the OKLCH hue circle. */
 export const RELATIONS = [
@@ -41,8 +42,7 @@ export const ADJUSTABLE: Readonly<Record<Relation, { readonly count?: Range; rea
   monochromatic: { count: { least: 2, most: 12, usual: 5 } },
 };
 
-const held = (n: number | undefined, range: Range) =>
-  Math.min(range.most, Math.max(range.least, n ?? range.usual));
+const held = (n: number | undefined, range: Range) => clamp(n ?? range.usual, range.least, range.most);
 const countOf = (relation: Relation, n: number | undefined) =>
   Math.round(held(n, ADJUSTABLE[relation].count!));
 const angleOf = (relation: Relation, n: number | undefined) => held(n, ADJUSTABLE[relation].angle!);
@@ -112,6 +112,6 @@ export function related(c: Color, relation: Relation, options: RelationOptions =
 export function between(a: Color, b: Color, t = 0.5): Color {
   const lab = (c: Color): Triple => rgbToOklab(...toRgb8(c));
   const [from, to] = [lab(a), lab(b)];
-  const [l, x, y] = from.map((v, i) => v + (to[i]! - v) * Math.min(1, Math.max(0, t))) as Triple;
+  const [l, x, y] = from.map((v, i) => v + (to[i]! - v) * clamp01(t)) as Triple;
   return inside(l, Math.hypot(x, y), (Math.atan2(y, x) * 180) / Math.PI);
 }

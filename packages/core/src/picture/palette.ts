@@ -1,4 +1,5 @@
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
+import { clamp } from '../numbers/clamp.ts';
 import { type Histogram, histogramOf } from './histogram.ts';
 import type { Leaning } from './leanings.ts';
 
@@ -228,7 +229,7 @@ export function paletteOf(
 
 /** {@link paletteOf} for pixels that were counted before, as when several leanings are shown side by side. */
 export function paletteOfHistogram(h: Histogram, size: number, leaning: Leaning = 'area'): PaletteColor[] {
-  const k = Math.min(16, Math.max(2, Math.round(size)));
+  const k = clamp(Math.round(size), 2, 16);
   const n = h.count.length;
   if (!n) return [];
   const weight = new Float64Array(n);

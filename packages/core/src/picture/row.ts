@@ -1,4 +1,5 @@
 import { delinearize, LINEAR_8BIT } from '../color/kernel.ts';
+import { clamp } from '../numbers/clamp.ts';
 import type { Pixels } from './sample.ts';
 
 /** A straight line across a picture, from the middle of one pixel to that of another. */
@@ -26,11 +27,11 @@ export function rowAlong(
   const [dx, dy] = [line.x2 - line.x1, line.y2 - line.y1];
   const length = Math.hypot(dx, dy);
   const n = Math.max(2, Math.min(MOST_ALONG, Math.round(length) + 1));
-  const reach = Math.floor(Math.min(101, Math.max(1, Math.round(side))) / 2);
+  const reach = Math.floor(clamp(Math.round(side), 1, 101) / 2);
   // Square to the line; of one without length, down.
   const [sx, sy] = length > 0 ? [-dy / length, dx / length] : [0, 1];
   const row = new Uint8ClampedArray(n * 4);
-  const held = (v: number, most: number) => Math.min(most, Math.max(0, Math.round(v)));
+  const held = (v: number, most: number) => clamp(Math.round(v), 0, most);
   for (let i = 0; i < n; i++) {
     const [x, y] = [line.x1 + (dx * i) / (n - 1), line.y1 + (dy * i) / (n - 1)];
     let [r, g, b, alpha] = [0, 0, 0, 0];

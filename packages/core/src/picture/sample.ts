@@ -1,6 +1,7 @@
 import { delinearize, LINEAR_8BIT } from '../color/kernel.ts';
 import { hexOfRgb8 } from '../color/write.ts';
 import type { Rgba } from '../contrast/ratio.ts';
+import { clamp } from '../numbers/clamp.ts';
 
 /** The pixels of a picture. */
 export interface Pixels {
@@ -17,9 +18,9 @@ export interface Pixels {
  */
 export function averageAround({ width, height, pixels }: Pixels, x: number, y: number, side: number): Rgba {
   if (!(width > 0 && height > 0)) throw new RangeError('The picture has no pixels.');
-  const reach = Math.floor(Math.min(101, Math.max(1, Math.round(side))) / 2);
-  const cx = Math.min(width - 1, Math.max(0, Math.floor(x)));
-  const cy = Math.min(height - 1, Math.max(0, Math.floor(y)));
+  const reach = Math.floor(clamp(Math.round(side), 1, 101) / 2);
+  const cx = clamp(Math.floor(x), 0, width - 1);
+  const cy = clamp(Math.floor(y), 0, height - 1);
   let [r, g, b, alpha, n] = [0, 0, 0, 0, 0];
   for (let j = Math.max(0, cy - reach); j <= Math.min(height - 1, cy + reach); j++)
     for (let i = Math.max(0, cx - reach); i <= Math.min(width - 1, cx + reach); i++) {

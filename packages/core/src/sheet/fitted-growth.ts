@@ -2,6 +2,7 @@ import { rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import type { Triple } from '../color/kernel.ts';
 import { fromRgb8, readColor } from '../color/parse.ts';
 import { growShades, type LightnessGrowth, USUAL_GROWTH } from '../family/growth.ts';
+import { clamp } from '../numbers/clamp.ts';
 
 /** A growth that comes near to given shades, and the shades that it does not meet exactly. */
 export interface FittedGrowth {
@@ -14,7 +15,7 @@ export interface FittedGrowth {
 const isOpaque = (color: string) => readColor(color).alpha === 1;
 /** A setting of growth that was measured, within its range and in short figures. */
 export const withinRange = (v: number, low: number, high: number): number =>
-  Math.round(Math.min(high, Math.max(low, v)) * 1000) / 1000;
+  Math.round(clamp(v, low, high) * 1000) / 1000;
 
 /** The growths that are tried for a base. */
 function growthsFor(labels: readonly string[], rgbs: readonly Triple[], base: number): LightnessGrowth[] {

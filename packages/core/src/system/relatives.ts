@@ -2,6 +2,7 @@ import { oklchToRgb8, rgb8ToOklch } from '../color/gamut.ts';
 import type { Triple } from '../color/kernel.ts';
 import { NO_SHIFT, type RelationRow } from '../document/relatives/relatives.ts';
 import { membersOf } from '../harmony/relations.ts';
+import { clamp01 } from '../numbers/clamp.ts';
 import { paint } from './painted.ts';
 
 export interface Member {
@@ -25,11 +26,7 @@ export function relativesOf(source: string, row: RelationRow): Member[] {
   const [, ...others] = membersOf(oklch, row.relation, row);
   const shifted = others.map(([l, c, h], i): Member => {
     const { turn, lightness, chroma } = (row.showsOwn && row.own[i]) || NO_SHIFT;
-    const moved: Triple = [
-      Math.min(1, Math.max(0, l + lightness)),
-      Math.max(0, c + chroma),
-      (((h + turn) % 360) + 360) % 360,
-    ];
+    const moved: Triple = [clamp01(l + lightness), Math.max(0, c + chroma), (((h + turn) % 360) + 360) % 360];
     const [mr, mg, mb] = oklchToRgb8(...moved);
     return { r: mr, g: mg, b: mb, oklch: moved };
   });

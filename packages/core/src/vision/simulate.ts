@@ -1,6 +1,7 @@
 import { findTwins } from '../color/difference.ts';
 import { delinearize, LINEAR_8BIT, rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
+import { clamp01, clamp255 } from '../numbers/clamp.ts';
 
 /** Kinds of colour vision deficiency. */
 export type Deficiency = 'protan' | 'deutan' | 'tritan' | 'achromat';
@@ -76,21 +77,18 @@ export const METHOD = 'Machado, Oliveira, Fernandes 2009';
 /** The matrix for a severity from 0 (none) to 1 (no function of that cone), row by row, for linear sRGB. */
 export function deficiencyMatrix(deficiency: Deficiency, severity: number): Matrix {
   const table = TABLES[deficiency];
-  const place = Math.min(1, Math.max(0, Number.isFinite(severity) ? severity : 0)) * (table.length - 1);
+  const place = clamp01(Number.isFinite(severity) ? severity : 0) * (table.length - 1);
   const i = Math.min(table.length - 2, Math.floor(place));
   const t = place - i;
   return table[i]!.map((v, k) => v + (table[i + 1]![k]! - v) * t) as unknown as Matrix;
 }
 
-const clip = (v: number) => Math.min(1, Math.max(0, v));
-
 /** How a colour (channels 0–255, integers) looks with a deficiency; channels 0–255, rounded. Alpha is kept. */
 export function simulate(c: Rgba, deficiency: Deficiency, severity = 1): Rgba {
   const m = deficiencyMatrix(deficiency, severity);
-  const [r, g, b] = [c.r, c.g, c.b].map(
-    (v) => LINEAR_8BIT[Math.min(255, Math.max(0, Math.round(v)))]!,
-  ) as Triple;
-  const row = (i: number) => Math.round(delinearize(clip(m[i]! * r + m[i + 1]! * g + m[i + 2]! * b)) * 255);
+  const [r, g, b] = [c.r, c.g, c.b].map((v) => LINEAR_8BIT[clamp255(Math.round(v))]!) as Triple;
+  const row = (i: number) =>
+    Math.round(delinearize(clamp01(m[i]! * r + m[i + 1]! * g + m[i + 2]! * b)) * 255);
   return { r: row(0), g: row(3), b: row(6), alpha: c.alpha };
 }
 

@@ -1,17 +1,12 @@
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { addressOf } from '../../addresses.ts';
+import { addressOf, CHECK_VIEWS, type CheckViewId } from '../../addresses.ts';
 import { useProjectId } from '../../store/selectors.ts';
 import { PageHeader } from '../../ui/page-header.tsx';
 
-const VIEWS = [
-  { id: 'board', name: 'Pairs', address: [] },
-  { id: 'matrix', name: 'Matrix', address: ['matrix'] },
-  { id: 'readers', name: 'Readers', address: ['readers'] },
-  { id: 'report', name: 'Report', address: ['report'] },
-] as const;
-export type CheckView = (typeof VIEWS)[number]['id'];
+const BOARD = { id: 'board', name: 'Pairs' } as const;
+const VIEWS = [BOARD, ...CHECK_VIEWS];
 
 /** The head of the station, with the ways to look at what is checked. */
 export function CheckHeader({
@@ -19,7 +14,7 @@ export function CheckHeader({
   lead,
   children,
 }: {
-  view: CheckView;
+  view: CheckViewId | 'board';
   lead: string;
   children?: ReactNode;
 }) {
@@ -33,7 +28,7 @@ export function CheckHeader({
         {VIEWS.map((one) => (
           <Link
             key={one.id}
-            to={addressOf(id, 'check', ...one.address)}
+            to={one === BOARD ? addressOf(id, 'check') : addressOf(id, 'check', one.id)}
             aria-current={one.id === view ? 'page' : undefined}
             className={clsx(
               '-mb-px border-b-2 px-2 py-1',

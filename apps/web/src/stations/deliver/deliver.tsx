@@ -1,10 +1,10 @@
 import { slug } from '@mint-lamp/core/document/naming/names';
+import { FILE_FORMATS, fileFormat } from '@mint-lamp/core/exchange/file-formats';
 import { Download } from 'lucide-react';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { addressOf, DELIVERED } from '../../addresses.ts';
+import { addressOf } from '../../addresses.ts';
 import { useJob } from '../../jobs/use-job.ts';
-import type { FileForm } from '../../jobs/work/write-file.ts';
 import { useProjectDocument, useProjectId, useReadout } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
@@ -14,7 +14,7 @@ import { PageHeader } from '../../ui/page-header.tsx';
 import { save } from '../../ui/save-file.ts';
 import { Values } from './values.tsx';
 
-const MEDIA_TYPES = { css: 'text/css', hex: 'text/plain', check: 'text/javascript' } as const;
+const OPTIONS = FILE_FORMATS.map(({ id, name }) => ({ value: id, label: name }));
 
 /** Characters of a file that are shown; browsers lay out millions of them for many seconds. */
 const SHOWN = 60_000;
@@ -28,7 +28,7 @@ export default function Deliver() {
   const id = useProjectId();
   const navigate = useNavigate();
   const { form: asked } = useParams();
-  const form: FileForm = DELIVERED.find(({ value }) => value === asked)?.value ?? 'css';
+  const { id: form, fileName, mediaType } = fileFormat(asked);
   // Written off the page's thread; what was written before stays until the next is there.
   const job = useJob(
     'writeFile',
@@ -36,8 +36,7 @@ export default function Deliver() {
   );
   const text = job.result ?? '';
   const ready = !job.busy && !job.fault;
-  const stem = slug(doc.name) || 'colours';
-  const file = { css: `${stem}.css`, hex: `${stem}-hex.txt`, check: 'check-contrast.mjs' }[form];
+  const file = fileName(slug(doc.name) || 'colours');
   const failing = readout.pairs * readout.themes - readout.passingOverall;
   if (!doc.families.length && !doc.roles.length && !doc.gradients.length)
     return (
@@ -53,16 +52,11 @@ export default function Deliver() {
         <Choice
           label="As"
           value={form}
-          options={DELIVERED}
+          options={OPTIONS}
           onChange={(next) => navigate(addressOf(id, 'deliver', next), { replace: true })}
           className="w-52"
         />
-        <Button
-          data-next
-          look="primary"
-          disabled={!ready}
-          onClick={() => save(file, text, MEDIA_TYPES[form])}
-        >
+        <Button data-next look="primary" disabled={!ready} onClick={() => save(file, text, mediaType)}>
           <Download aria-hidden className="size-4" /> Download {file}
         </Button>
       </PageHeader>

@@ -5,6 +5,7 @@ import { canonical } from '@mint-lamp/core/color/write';
 import { atLightness, lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
 import { luminance } from '@mint-lamp/core/contrast/ratio';
 import { followingWords } from '@mint-lamp/core/document/links/following';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import type { ResolvedFamily, ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
 import clsx from 'clsx';
 import { GripVertical, Link2 } from 'lucide-react';
@@ -91,7 +92,7 @@ export const Rail = memo(function Rail({
           if (step && !drop.isDragging) {
             event.preventDefault();
             const last = selectDocument(store.getState()).families.length - 1;
-            const to = Math.min(last, Math.max(0, index + step));
+            const to = clamp(index + step, 0, last);
             if (to !== index) moveTo(to);
           } else drop.listeners?.onKeyDown?.(event);
         }}

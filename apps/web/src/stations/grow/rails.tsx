@@ -1,6 +1,7 @@
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { type ContrastMark, contrastMark, lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
 import { luminance } from '@mint-lamp/core/contrast/ratio';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import clsx from 'clsx';
 import { useMemo, useState } from 'react';
 import { useSystem } from '../../store/selectors.ts';
@@ -127,7 +128,7 @@ function GroundNames({ grounds }: { grounds: readonly RailGround[] }) {
   const placed = grounds.map(({ name, color }) => ({ name, at: lightnessOfLuminance(luminance(color)) }));
   const apart = placed.length < 2 || Math.abs(placed[0]!.at - placed[1]!.at) > 24;
   return placed.map(({ name, at }, i) => {
-    const held = Math.min(94, Math.max(6, at));
+    const held = clamp(at, 6, 94);
     const isLower = !apart && placed[1 - i]!.at > at;
     return (
       <span

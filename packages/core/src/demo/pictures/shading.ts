@@ -1,3 +1,4 @@
+import { clamp01 } from '../../numbers/clamp.ts';
 /** What drawn pictures are made of: a colour for every place, and noise that is the same each time. */
 
 /** Linear in nothing: plain 8-bit sRGB, 0–255, as a painter mixes on a screen. */
@@ -14,7 +15,7 @@ export const mix = (a: Rgb, b: Rgb, t: number): Rgb => [
 
 /** 0 before `from`, 1 after `to`, and without a corner in between. */
 export function smooth(from: number, to: number, v: number): number {
-  const t = Math.min(1, Math.max(0, (v - from) / (to - from)));
+  const t = clamp01((v - from) / (to - from));
   return t * t * (3 - 2 * t);
 }
 
@@ -51,7 +52,7 @@ export function rough(x: number, y: number, layers = 4): number {
 /** Distance from a line segment. */
 export function fromSegment(x: number, y: number, ax: number, ay: number, bx: number, by: number): number {
   const [dx, dy] = [bx - ax, by - ay];
-  const t = Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy)));
+  const t = clamp01(((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy));
   return Math.hypot(x - ax - dx * t, y - ay - dy * t);
 }
 

@@ -1,5 +1,6 @@
 import { type Gradient, percents, type Stop } from '../../document/gradients/gradient.ts';
 import type { Hint, Place } from '../../gradient/model.ts';
+import { clamp } from '../../numbers/clamp.ts';
 
 type Items = Gradient['stops'];
 
@@ -23,7 +24,7 @@ function roomAt(items: Items, at: number): Room {
   return { from: before?.[1] ?? 0, to: after?.[0] ?? 100 };
 }
 
-const held = (value: number, { from, to }: Room) => Math.min(to, Math.max(from, value));
+const held = (value: number, { from, to }: Room) => clamp(value, from, to);
 const percent = (value: number): Place => ({ value: Math.round(value * 100) / 100, unit: '%' });
 const indexOf = (items: Items, stop: string) =>
   items.findIndex((item) => item.kind === 'stop' && item.id === stop);

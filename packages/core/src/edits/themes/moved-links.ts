@@ -5,6 +5,7 @@ import { usageOf } from '../../document/coherence/role-use.ts';
 import type { ProjectDocument } from '../../document/document.ts';
 import { type Link, plainLink, type RoleLink } from '../../document/links/link.ts';
 import type { Role } from '../../document/roles/role.ts';
+import { clamp } from '../../numbers/clamp.ts';
 import { opacityOf, type Place, placeOf } from '../../system/families/family-place.ts';
 import type { FamilyMap } from '../../system/families/resolved-families.ts';
 import { differenceOf, type Painted, paint } from '../../system/painted.ts';
@@ -94,7 +95,7 @@ class Moving {
       const offset = surfaces.get(role.id);
       if (offset !== undefined && pagePlace) {
         const mirrored = pagePlace.last - pagePlace.at;
-        const own = Math.min(pagePlace.last - deepest, Math.max(-highest, mirrored));
+        const own = clamp(mirrored, -highest, pagePlace.last - deepest);
         out.set(role.id, this.shadeLink(pagePlace.family, own + offset, link));
       } else out.set(role.id, turns && link.to !== 'gradient' ? this.turned(link) : link);
     }
@@ -125,7 +126,7 @@ class Moving {
 
   private shadeLink(family: string, at: number, like: RoleLink): Link {
     const shades = this.families.get(family)!.shades;
-    const shade = shades[Math.min(shades.length - 1, Math.max(0, at))]!;
+    const shade = shades[clamp(at, 0, shades.length - 1)]!;
     return { to: 'shade', family, shade: shade.label, ...opacityOf(like) };
   }
 
@@ -136,7 +137,7 @@ class Moving {
     if (link.to !== 'color') return link;
     const { r, g, b, alpha } = paint(link.color);
     const [l, c, h] = rgb8ToOklch(r, g, b);
-    const color = hexOfRgb8(...oklchToRgb8(Math.min(0.98, Math.max(0.16, 1.12 - l)), c * 0.8, h));
+    const color = hexOfRgb8(...oklchToRgb8(clamp(1.12 - l, 0.16, 0.98), c * 0.8, h));
     return alpha < 1 ? link : { to: 'color', color, ...opacityOf(link) };
   }
 }

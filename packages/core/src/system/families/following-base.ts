@@ -4,11 +4,11 @@ import { fromRgb8 } from '../../color/parse.ts';
 import { hexOfRgb8 } from '../../color/write.ts';
 import { type Following, MOST_TINT } from '../../document/links/following.ts';
 import { between } from '../../harmony/relations.ts';
+import { clamp01 } from '../../numbers/clamp.ts';
 import { type Painted, paint } from '../painted.ts';
 
 const oklchOf = ({ r, g, b }: Painted): Triple => rgb8ToOklch(r, g, b);
-const hex = (l: number, c: number, h: number) =>
-  hexOfRgb8(...oklchToRgb8(Math.min(1, Math.max(0, l)), Math.max(0, c), h));
+const hex = (l: number, c: number, h: number) => hexOfRgb8(...oklchToRgb8(clamp01(l), Math.max(0, c), h));
 
 /**
  * The base that a following comes to, as `#rrggbb`; `own` is the family's own colour, `baseOf` gives the bases that

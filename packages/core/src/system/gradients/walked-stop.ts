@@ -2,6 +2,7 @@ import { oklchToRgb8, rgb8ToOklch } from '../../color/gamut.ts';
 import { fromRgb8 } from '../../color/parse.ts';
 import { canonical } from '../../color/write.ts';
 import type { Link } from '../../document/links/link.ts';
+import { clamp01 } from '../../numbers/clamp.ts';
 import type { ById } from '../by-id.ts';
 import { opacityOf, placeOf } from '../families/family-place.ts';
 import type { FamilyMap } from '../families/resolved-families.ts';
@@ -29,7 +30,7 @@ export function alongFamily(link: Link, { roles }: Walking): Link {
 /** A plain colour of another OKLCH lightness, 0–1, inside sRGB; with the opacity of the link that it comes of. */
 function plainAt(link: Link, { r, g, b }: Painted, lightness: number): Link {
   const [, chroma, hue] = rgb8ToOklch(r, g, b);
-  const held = Math.min(1, Math.max(0, lightness));
+  const held = clamp01(lightness);
   const color = canonical(fromRgb8(...oklchToRgb8(held, chroma, hue), 1));
   return { to: 'color', color, ...opacityOf(link) };
 }

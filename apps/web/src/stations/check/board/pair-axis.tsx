@@ -3,6 +3,7 @@ import { luminance, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { Link } from '@mint-lamp/core/document/links/link';
 import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { besideInFamily } from '@mint-lamp/core/system/families/family-place';
 import { movedOnAxis } from '@mint-lamp/core/system/families/moved-on-axis';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
@@ -107,7 +108,7 @@ function End({ role, theme, color, says }: EndProps) {
     if (!held.current) return;
     const { axis } = held.current;
     const { system, resolved } = now();
-    const lightness = Math.min(100, Math.max(0, ((event.clientX - axis.left) / axis.width) * 100));
+    const lightness = clamp(((event.clientX - axis.left) / axis.width) * 100, 0, 100);
     const link = movedOnAxis(system.families, resolved, lightness);
     if (!link) return;
     held.current.link = link;

@@ -1,5 +1,6 @@
 import { formatRatio, reaches } from '@mint-lamp/core/contrast/ratio';
 import { tableColorIn } from '@mint-lamp/core/judged/readout/ratio-table';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import clsx from 'clsx';
@@ -105,7 +106,7 @@ export function MatrixGrid(props: MatrixGridProps) {
     const row = event.key === 'PageDown' ? at.row + 10 : event.key === 'PageUp' ? at.row - 10 : at.row;
     if (!by && row === at.row) return;
     event.preventDefault();
-    const held = (n: number, count: number) => Math.min(count - 1, Math.max(0, n));
+    const held = (n: number, count: number) => clamp(n, 0, count - 1);
     const next = {
       row: held(by ? at.row + by[0]! : row, rows.length),
       column: held(by ? at.column + by[1]! : at.column, columns.length),

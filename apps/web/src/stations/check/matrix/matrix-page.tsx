@@ -16,7 +16,7 @@ import { MatrixGrid } from './matrix-grid.tsx';
 
 const WORST = 'worst of all';
 
-/** All foregrounds on all grounds, in one theme or the worst of all: where something can be read, and what could be a pair. */
+/** All foregrounds on all grounds, in one theme or the worst of all: where something can be read, and what could be a pair. @public Found by its file. */
 export default function MatrixPage() {
   const system = useSystem();
   const { theme: current } = useTheme();

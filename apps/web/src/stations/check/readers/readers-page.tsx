@@ -14,7 +14,7 @@ import { TwinsList } from './twins-list.tsx';
 const WIDTH = 224;
 const HEIGHT = 128;
 
-/** The page as several people see it, side by side, and what of its colours somebody cannot tell apart. */
+/** The page as several people see it, side by side, and what of its colours somebody cannot tell apart. @public Found by its file. */
 export default function ReadersPage() {
   const theme = useTheme();
   const roles = useDocumentPart('roles');

@@ -1,5 +1,6 @@
 import { slug } from '@mint-lamp/core/document/naming/names';
 import { EXEMPT_NAMES } from '@mint-lamp/core/document/pairs/pair';
+import { REPORT_FORMATS, type ReportFormatId } from '@mint-lamp/core/exchange/report-formats';
 import { type ContrastReport, reportOf } from '@mint-lamp/core/judged/readout/report';
 import clsx from 'clsx';
 import { useMemo, useState } from 'react';
@@ -7,7 +8,6 @@ import { useStore } from 'react-redux';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { runJob } from '../../../jobs/run-job.ts';
-import type { ReportForm } from '../../../jobs/work/write-report.ts';
 import { knownRegions } from '../../../store/known-regions.ts';
 import { selectProject, useProjectId, useReadout } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
@@ -19,28 +19,16 @@ import { EmptyState } from '../../../ui/notice.tsx';
 import { save } from '../../../ui/save-file.ts';
 import { CheckHeader } from '../check-header.tsx';
 
-const FILES: readonly {
-  readonly form: ReportForm;
-  readonly name: string;
-  readonly says: string;
-  readonly type: string;
-}[] = [
-  { form: 'html', name: 'Page', says: 'to read, print and send', type: 'text/html' },
-  { form: 'pdf', name: 'Paper', says: 'to print as it is', type: 'application/pdf' },
-  { form: 'csv', name: 'Table', says: 'for a spreadsheet', type: 'text/csv' },
-  { form: 'json', name: 'Data', says: 'for other programs', type: 'application/json' },
-];
-
-/** What is handed over about contrast: the figures as they are on screen, as files and at an address. */
+/** What is handed over about contrast: the figures as they are on screen, as files and at an address. @public Found by its file. */
 export default function ReportPage() {
   const readout = useReadout();
   const id = useProjectId();
   const store = useStore() as AppStore;
-  const [busy, setBusy] = useState<ReportForm | null>(null);
+  const [busy, setBusy] = useState<ReportFormatId | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const report = useMemo(() => reportOf(readout, null, ''), [readout]);
   const address = `${location.origin}/api/projects/${id}/report`;
-  const download = async (form: ReportForm, type: string) => {
+  const download = async (form: ReportFormatId, type: string) => {
     setBusy(form);
     setFault(null);
     try {
@@ -126,13 +114,13 @@ export default function ReportPage() {
           <section aria-label="Files">
             <h2 className="mb-1 font-title font-semibold">To hand over</h2>
             <ul className="flex flex-col gap-1.5">
-              {FILES.map(({ form, name, says, type }) => (
+              {REPORT_FORMATS.map(({ id: form, name, says, mediaType }) => (
                 <li key={form} className="flex items-center gap-2">
                   <Button
                     data-next={form === 'html' || undefined}
                     look={form === 'html' ? 'primary' : 'plain'}
                     disabled={busy !== null}
-                    onClick={() => void download(form, type)}
+                    onClick={() => void download(form, mediaType)}
                     className="w-32"
                   >
                     {busy === form ? 'Writing …' : `${name} (${form.toUpperCase()})`}

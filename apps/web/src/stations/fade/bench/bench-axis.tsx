@@ -1,5 +1,6 @@
 import type { AlongGradient, Stretch } from '@mint-lamp/core/gradient/along-gradient';
 import { type CssGradient, percentOf } from '@mint-lamp/core/gradient/model';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { type PointerEvent, useMemo, useRef } from 'react';
 import { useEditing } from '../../../store/editing.ts';
@@ -41,7 +42,7 @@ export function BenchAxis({ resolved, openStop, straight, length, along, under }
   const samples = useMemo(() => (straight ? samplesAlong(straight) : []), [straight]);
   const places = stops.map((stop) => Math.round(percentOf(stop.places[0], length) * 100) / 100);
   const placeIn = (box: DOMRect, x: number) =>
-    Math.round(Math.min(100, Math.max(0, ((x - box.left) / box.width) * 100)) * 10) / 10;
+    Math.round(clamp(((x - box.left) / box.width) * 100, 0, 100) * 10) / 10;
   const onDown = (event: PointerEvent<HTMLElement>) => {
     if (event.button !== 0) return;
     event.currentTarget.setPointerCapture(event.pointerId);

@@ -2,6 +2,7 @@ import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import { movedTo, type Stop } from '@mint-lamp/core/document/gradients/gradient';
 import type { Link } from '@mint-lamp/core/document/links/link';
 import { sameJson } from '@mint-lamp/core/document/same';
+import { clamp, clamp01 } from '@mint-lamp/core/numbers/clamp';
 import { stopAtLightness, stopStepped } from '@mint-lamp/core/system/gradients/walked-stop';
 import type { Painted } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
@@ -82,7 +83,7 @@ export const Post = memo(function Post(props: PostProps) {
     const sideways = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     const way = { ArrowUp: 'lighter', ArrowDown: 'darker' }[event.key] as 'lighter' | 'darker' | undefined;
     if (sideways) {
-      const to = Math.min(100, Math.max(0, position + sideways * (event.shiftKey ? 5 : 1)));
+      const to = clamp(position + sideways * (event.shiftKey ? 5 : 1), 0, 100);
       edit(move(Math.round(to * 10) / 10));
     } else if (way && color) {
       const link = stopStepped(walking(), stop.color, color, way);
@@ -105,7 +106,7 @@ export const Post = memo(function Post(props: PostProps) {
     if (!now || !color) return;
     event.stopPropagation();
     const wanted = 1 - (event.clientY - now.lane.top) / now.lane.height;
-    const link = stopAtLightness(walking(), stop.color, color, Math.min(1, Math.max(0, wanted)));
+    const link = stopAtLightness(walking(), stop.color, color, clamp01(wanted));
     if (sameJson(link, now.link ?? stop.color)) return;
     now.link = link;
     preview(relink(link));

@@ -1,3 +1,4 @@
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import clsx from 'clsx';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { STRIP } from './post.tsx';
@@ -26,7 +27,7 @@ interface SideMarkProps {
 export function SideMark(props: SideMarkProps) {
   const { label, title, position, from, to, look, onLook, onMove, onRemove, onGiveUp } = props;
   const held = useRef<{ axis: DOMRect; from: number; last: number } | null>(null);
-  const within = (place: number) => Math.round(Math.min(to, Math.max(from, place)) * 10) / 10;
+  const within = (place: number) => Math.round(clamp(place, from, to) * 10) / 10;
   const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
     if (event.button !== 0) return;
     event.stopPropagation();

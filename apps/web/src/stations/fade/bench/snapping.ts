@@ -1,3 +1,5 @@
+import { clamp } from '@mint-lamp/core/numbers/clamp';
+
 /** Percent that a post goes to by itself when it comes near: every fifth, and the middle of its neighbours. */
 const EVERY = 5;
 
@@ -10,7 +12,7 @@ export function snapped(
   neighbours: readonly [before: number | null, after: number | null],
   reach: number,
 ): number {
-  const held = Math.min(100, Math.max(0, to));
+  const held = clamp(to, 0, 100);
   const [before, after] = neighbours;
   const middle = ((before ?? 0) + (after ?? 100)) / 2;
   const places = [Math.round(held / EVERY) * EVERY, middle];

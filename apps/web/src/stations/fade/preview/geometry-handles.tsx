@@ -9,6 +9,7 @@ import {
 import { angleOf, centerIn, radiiIn } from '@mint-lamp/core/gradient/geometry';
 import { gradientLine, type Point } from '@mint-lamp/core/gradient/line';
 import type { Place } from '@mint-lamp/core/gradient/model';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import type { BoxSize } from './purposes.ts';
@@ -26,7 +27,7 @@ function snappedAngle(degrees: number, isFree: boolean): number {
   return turned(!isFree && Math.abs(degrees - near) <= REACH ? near : degrees);
 }
 const inPercent = (px: number, of: number): Place => ({
-  value: Math.min(FARTHEST, Math.max(-FARTHEST, Math.round((of > 0 ? (px / of) * 100 : 0) * 10) / 10)),
+  value: clamp(Math.round((of > 0 ? (px / of) * 100 : 0) * 10) / 10, -FARTHEST, FARTHEST),
   unit: '%',
 });
 
@@ -207,8 +208,8 @@ function RadiusHandles({
 /** Handles stay this far inside the preview, px, so that they can be taken hold of. */
 const INSET = 10;
 const within = ({ x, y }: Point, { width, height }: BoxSize): Point => ({
-  x: Math.min(width - INSET, Math.max(INSET, x)),
-  y: Math.min(height - INSET, Math.max(INSET, y)),
+  x: clamp(x, INSET, width - INSET),
+  y: clamp(y, INSET, height - INSET),
 });
 
 /** As far on the way from the middle to an end as the preview reaches. */

@@ -1,3 +1,4 @@
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import clsx from 'clsx';
@@ -104,7 +105,7 @@ export function Preview({
 /** The corner by which a box is made larger and smaller; by keyboard its figures do it. */
 function BoxCorner({ box, onBox }: { box: BoxSize; onBox: (box: BoxSize) => void }) {
   const drag = useRef<{ x: number; y: number; from: BoxSize } | null>(null);
-  const held = (side: number) => Math.min(LARGEST_BOX, Math.max(SMALLEST_BOX, Math.round(side)));
+  const held = (side: number) => clamp(Math.round(side), SMALLEST_BOX, LARGEST_BOX);
   const end = () => {
     drag.current = null;
   };

@@ -1,5 +1,6 @@
 import { slug } from '@mint-lamp/core/document/naming/names';
 import { LARGEST_SIDE } from '@mint-lamp/core/gradient/raster';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { memo, useEffect, useRef, useState } from 'react';
 import { JobCalledOff } from '../../../jobs/job.ts';
@@ -9,7 +10,7 @@ import { NumberField } from '../../../ui/number-field.tsx';
 import { save } from '../../../ui/save-file.ts';
 import type { BoxSize } from '../preview/purposes.ts';
 
-const held = (side: number) => Math.min(LARGEST_SIDE, Math.max(1, Math.round(side)));
+const held = (side: number) => clamp(Math.round(side), 1, LARGEST_SIDE);
 
 /** The gradient as a PNG at any size, dithered against bands on request; painted in a worker, which can be stopped. */
 export const DownloadPng = memo(function DownloadPng({

@@ -3,6 +3,7 @@ import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { LONGEST_BOX } from '@mint-lamp/core/document/pairs/backdrop';
 import type { Pair } from '@mint-lamp/core/document/pairs/pair';
 import { type Area, areaWithin } from '@mint-lamp/core/gradient/area';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { newId } from '../../../store/editing.ts';
 import type { BoxSize } from '../preview/purposes.ts';
 
@@ -32,7 +33,7 @@ export function firstArea({ width, height }: BoxSize, required: number): Area {
 
 /** The box that a text is judged in, as a pair can have it. */
 export const boxOf = ({ width, height }: BoxSize) =>
-  [width, height].map((v) => Math.min(LONGEST_BOX, Math.max(1, Math.round(v)))) as [number, number];
+  [width, height].map((v) => clamp(Math.round(v), 1, LONGEST_BOX)) as [number, number];
 
 /** The trial as a pair over the gradient, in the place where it stands. Null where there is no other role to lie beneath. */
 export function trialPair(

@@ -16,6 +16,7 @@ import { type CssGradient, placeStops } from '@mint-lamp/core/gradient/model';
 import { measureSingleLayersWith } from '@mint-lamp/core/judged/pairs/layered';
 import { groundOf, measurePair } from '@mint-lamp/core/judged/pairs/measure';
 import { underTexts } from '@mint-lamp/core/judged/pairs/under-text';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 import { useDeferredValue, useMemo } from 'react';
@@ -85,7 +86,7 @@ export function useTextTrial(
     const covered = coveredBy(painter, within);
     const grounds = groundsUnder(colorsAt(painter, covered), { r, g, b, alpha: 1 }, null);
     const worst = worstOnGrounds(color, grounds);
-    const places = covered.points.map((point) => Math.min(100, Math.max(0, painter.placeAt(point))));
+    const places = covered.points.map((point) => clamp(painter.placeAt(point), 0, 100));
     return {
       ...worst,
       failing: shareFailing(color, grounds, required),

@@ -12,11 +12,17 @@ import { IconButton } from '../../../ui/icon-button.tsx';
 import { EmptyState } from '../../../ui/notice.tsx';
 import { GatherHeader } from '../gather-header.tsx';
 import { type Arrival, dropArrival, tryAgain, useArrivals } from './arrivals.ts';
+import { PictureDesk } from './desk/picture-desk.tsx';
 import { OpenPictures } from './open-pictures.tsx';
 import { TakeFiles } from './take-files.tsx';
 
+/** The pictures of the project, or the one that is open. @public Found by its file. */
+export default function PicturesSource({ view }: { view: string | null }) {
+  return view ? <PictureDesk key={view} id={view} /> : <AllPictures />;
+}
+
 /** All pictures of the project, and the ways to open more. */
-export function PicturesSource() {
+function AllPictures() {
   const pictures = useDocumentPart('pictures');
   const projectId = useProjectId();
   const arrivals = useArrivals(projectId);

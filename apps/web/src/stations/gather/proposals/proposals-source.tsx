@@ -45,8 +45,8 @@ function seedIn(text: string | null): number | null {
   return text !== null && /^\d{1,10}$/.test(text) && seed <= MOST_SEED ? seed : null;
 }
 
-/** Whole variations beside each other, round by round; the address carries the seed. */
-export function ProposalsSource({ seed: address }: { seed: string | null }) {
+/** Whole variations beside each other, round by round; the address carries the seed. @public Found by its file. */
+export default function ProposalsSource({ view: address }: { view: string | null }) {
   const id = useProjectId();
   const document = useProjectDocument();
   const { rounds } = document;

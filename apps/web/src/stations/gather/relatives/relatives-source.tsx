@@ -14,8 +14,8 @@ import { RelationCard } from './relation-card.tsx';
 import { SourceBar } from './source-bar.tsx';
 import { SourceChoice } from './source-choice.tsx';
 
-/** Every relation of one colour, all beside each other. */
-export function RelativesSource() {
+/** Every relation of one colour, all beside each other. @public Found by its file. */
+export default function RelativesSource() {
   const relatives = useDocumentPart('relatives');
   const { edit } = useEditing();
   const { source } = relatives;

@@ -31,8 +31,8 @@ const ONLY = [
   { value: 'own', label: 'Published by me' },
 ] as const;
 
-/** Ready-made sets and sets that people have published; or colours by their names. */
-export function ShelfSource({ view }: { view: string | null }) {
+/** Ready-made sets and sets that people have published; or colours by their names. @public Found by its file. */
+export default function ShelfSource({ view }: { view: string | null }) {
   const [publishing, setPublishing] = useState(false);
   const [published, setPublished] = useState(0);
   const id = useProjectId();

@@ -42,8 +42,10 @@ function useDraft(projectId: string) {
 /**
  * Collects colours from any text: found codes on one side, what looks like a code and is none beside them; and a style
  * sheet as the system that it comes to.
+ * @public Found by its file.
  */
-export function TextSource({ asSystem }: { asSystem: boolean }) {
+export default function TextSource({ view }: { view: string | null }) {
+  const asSystem = view === 'system';
   const id = useAppSelector((state) => selectProject(state).id);
   const { tray } = useProjectDocument();
   const { edit } = useEditing();

@@ -1,6 +1,7 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { Place, Side } from '@mint-lamp/core/document/pictures/picture';
 import { nearTwin } from '@mint-lamp/core/judged/readout/near-twin';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { sampledText } from '@mint-lamp/core/picture/sample';
 import { useEffect, useRef } from 'react';
 import { useSystem } from '../../../../store/selectors.ts';
@@ -49,7 +50,7 @@ export function Loupe({ aim, x, y, room, taken }: LoupeProps) {
   const twin = color.alpha === 1 ? nearTwin(system, color.r, color.g, color.b) : null;
   const square = (place.side / (reachOf(place.side) * 2 + 1)) * LOUPE;
   const left = x + AWAY + WIDTH > room.width ? x - AWAY - WIDTH : x + AWAY;
-  const top = Math.min(Math.max(4, y - HEIGHT / 2), Math.max(4, room.height - HEIGHT));
+  const top = clamp(room.height - HEIGHT, 4, Math.max(4, y - HEIGHT / 2));
   return (
     <div
       aria-hidden

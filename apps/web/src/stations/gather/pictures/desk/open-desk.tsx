@@ -1,4 +1,5 @@
 import type { Picture, Side } from '@mint-lamp/core/document/pictures/picture';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import type { PictureLine } from '@mint-lamp/core/picture/row';
 import { sampledText } from '@mint-lamp/core/picture/sample';
 import { useCallback, useState } from 'react';
@@ -55,7 +56,7 @@ function useRemembered<T extends string>(key: string, usual: T) {
 /** A line down through the middle of what is seen. */
 function lineIn(view: DeskView, size: Size, picture: Size): PictureLine {
   const half = (size.height * 0.36) / view.scale;
-  const held = (v: number, most: number) => Math.min(most - 1, Math.max(0, Math.round(v)));
+  const held = (v: number, most: number) => clamp(Math.round(v), 0, most - 1);
   const x = held(view.cx, picture.width);
   return { x1: x, y1: held(view.cy - half, picture.height), x2: x, y2: held(view.cy + half, picture.height) };
 }

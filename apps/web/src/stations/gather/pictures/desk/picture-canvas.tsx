@@ -1,3 +1,4 @@
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { useEffect, useRef } from 'react';
 import { Latest } from '../../../../pixels/latest.ts';
 import type { OpenedPicture } from '../../../../pixels/opened-picture.ts';
@@ -54,8 +55,7 @@ export function PictureCanvas({ picture, view, size, light, palettes, onDrawn }:
     if (size.width && size.height) drawing.current?.want({ view, size, light });
   }, [picture, view, size, light, palettes]);
   // What shows through lies just under what of the picture is seen.
-  const edge = ([x, y]: [number, number]) =>
-    [Math.min(size.width, Math.max(0, x)), Math.min(size.height, Math.max(0, y))] as const;
+  const edge = ([x, y]: [number, number]) => [clamp(x, 0, size.width), clamp(y, 0, size.height)] as const;
   const [left, top] = edge(toBox(view, size, 0, 0));
   const [right, bottom] = edge(toBox(view, size, picture.width, picture.height));
   return (

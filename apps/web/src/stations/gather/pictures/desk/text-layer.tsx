@@ -1,4 +1,5 @@
 import type { Picture, TextOver } from '@mint-lamp/core/document/pictures/picture';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { type PointerEvent, useRef } from 'react';
 import { useEditing } from '../../../../store/editing.ts';
 import { useSampleWords } from '../../../../store/selectors.ts';
@@ -7,18 +8,16 @@ import type { DeskViewing } from './use-desk-view.ts';
 import type { Measured } from './use-worst.ts';
 import { type DeskView, type Size, toBox } from './view.ts';
 
-const between = (low: number, high: number, v: number) => Math.min(high, Math.max(low, v));
-
 /** A region held within the picture, at least one px large. */
 function within(picture: Size, text: TextOver): TextOver {
-  const width = between(1, picture.width, Math.round(text.width));
-  const height = between(1, picture.height, Math.round(text.height));
+  const width = clamp(Math.round(text.width), 1, picture.width);
+  const height = clamp(Math.round(text.height), 1, picture.height);
   return {
     ...text,
     width,
     height,
-    x: between(0, picture.width - width, Math.round(text.x)),
-    y: between(0, picture.height - height, Math.round(text.y)),
+    x: clamp(Math.round(text.x), 0, picture.width - width),
+    y: clamp(Math.round(text.y), 0, picture.height - height),
   };
 }
 
@@ -75,8 +74,8 @@ export function TextLayer({ picture, text, viewing, drawn, measured }: TextLayer
       now.sizing
         ? {
             ...from,
-            width: between(1, picture.width - from.x, from.width + x - now.x),
-            height: between(1, picture.height - from.y, from.height + y - now.y),
+            width: clamp(from.width + x - now.x, 1, picture.width - from.x),
+            height: clamp(from.height + y - now.y, 1, picture.height - from.y),
           }
         : { ...from, x: from.x + x - now.x, y: from.y + y - now.y },
     );

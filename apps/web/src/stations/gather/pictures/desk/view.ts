@@ -1,3 +1,4 @@
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 /** What of a picture is seen: the place in its middle, and how large. */
 export interface DeskView {
   /** In px of the picture. */
@@ -25,14 +26,12 @@ export const fit = (box: Size, picture: Size): DeskView => ({
   scale: fitting(box, picture),
 });
 
-const between = (low: number, high: number, v: number) => Math.min(high, Math.max(low, v));
-
 /** A view held so that something of the picture is seen, not smaller than all of it and not larger than sense has. */
 export function held(view: DeskView, box: Size, picture: Size): DeskView {
   const least = fitting(box, picture);
-  const scale = between(Math.min(least, 1), Math.max(LARGEST, least), view.scale);
+  const scale = clamp(view.scale, Math.min(least, 1), Math.max(LARGEST, least));
   const along = (at: number, all: number, seen: number) =>
-    seen >= all ? all / 2 : between(seen / 2, all - seen / 2, at);
+    seen >= all ? all / 2 : clamp(at, seen / 2, all - seen / 2);
   return {
     scale,
     cx: along(view.cx, picture.width, box.width / scale),
@@ -84,6 +83,6 @@ export function revealing(view: DeskView, box: Size, picture: Size, x: number, y
 
 /** A place as the nearest pixel of the picture. */
 export const pixelAt = (picture: Size, x: number, y: number): { readonly x: number; readonly y: number } => ({
-  x: between(0, picture.width - 1, Math.floor(x)),
-  y: between(0, picture.height - 1, Math.floor(y)),
+  x: clamp(Math.floor(x), 0, picture.width - 1),
+  y: clamp(Math.floor(y), 0, picture.height - 1),
 });
