@@ -37,22 +37,28 @@ test('the whole core loads and computes inside a worker, which has no page', asy
   const main = chunks.find((chunk) => chunk.type === 'chunk' && chunk.isEntry);
   if (main?.type !== 'chunk') throw new Error('nothing was built');
   // Nothing but the code itself: no import is left that a worker would have to resolve.
-  expect(main.imports).toEqual([]);
-  await page.route('http://core.test/**', (route) =>
-    route.fulfill(
-      route.request().url().endsWith('.js')
-        ? { contentType: 'text/javascript', body: main.code }
-        : { contentType: 'text/html', body: '<title>worker</title>' },
-    ),
+  const built = new Map(
+    chunks.flatMap((one) => (one.type === 'chunk' ? [[one.fileName, one] as const] : [])),
   );
+  for (const { imports, dynamicImports } of built.values())
+    for (const file of [...imports, ...dynamicImports]) expect(built.has(file), file).toBe(true);
+  await page.route('http://core.test/**', (route) => {
+    const code = built.get(new URL(route.request().url()).pathname.slice(1))?.code;
+    return route.fulfill(
+      code === undefined
+        ? { contentType: 'text/html', body: '<title>worker</title>' }
+        : { contentType: 'text/javascript', body: code },
+    );
+  });
   await page.goto('http://core.test/');
   const shades = await page.evaluate(
-    () =>
+    (file) =>
       new Promise<string[]>((resolve, reject) => {
-        const worker = new Worker('/core.js', { type: 'module' });
+        const worker = new Worker(file, { type: 'module' });
         worker.onmessage = ({ data }) => resolve(data);
         worker.onerror = (event) => reject(new Error(event.message));
       }),
+    `/${main.fileName}`,
   );
   expect(shades).toHaveLength(11);
   expect(shades).toContain('#0b5f6b');

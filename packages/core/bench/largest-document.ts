@@ -1,7 +1,6 @@
-import type { ProjectDocument } from '../src/document/document.ts';
+import { emptyDocument, type ProjectDocument } from '../src/document/document.ts';
 import { stopAt } from '../src/document/gradients/gradient.ts';
 import type { Link } from '../src/document/links/link.ts';
-import { DOCUMENT_VERSION } from '../src/document/version.ts';
 import { USUAL_GROWTH } from '../src/family/growth.ts';
 
 // The largest sizes that are to hold: 64 families × 24 shades, 500 roles × 12 themes, 2,000 pairs,
@@ -46,7 +45,7 @@ const roles = Array.from({ length: 500 }, (_, i) => ({
   ),
 }));
 export const LARGEST: ProjectDocument = {
-  version: DOCUMENT_VERSION,
+  ...emptyDocument('', []),
   name: 'Largest',
   ground: 'r0',
   words: { text: null, action: null },
@@ -60,7 +59,6 @@ export const LARGEST: ProjectDocument = {
     size: 16,
     weight: 400,
   })),
-  declined: [],
   gradients: Array.from({ length: 200 }, (_, i) => ({
     id: `g${i}`,
     name: `Gradient ${i}`,
@@ -73,10 +71,4 @@ export const LARGEST: ProjectDocument = {
       stopAt(`s${j}`, j * 1.5, j % 4 ? toShade() : { to: 'role', role: `r${below(500)}` }),
     ),
   })),
-  tray: [],
-  pictures: [],
-  relatives: { source: null, rows: [] },
-  rounds: [],
-  recipes: [],
-  notes: [],
 };

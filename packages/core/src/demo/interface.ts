@@ -1,6 +1,5 @@
 import type { Content, Level } from '../contrast/targets.ts';
-import type { ProjectDocument } from '../document/document.ts';
-import { DOCUMENT_VERSION } from '../document/version.ts';
+import { emptyDocument, type ProjectDocument } from '../document/document.ts';
 import { family, pair, role } from './build.ts';
 
 const THEMES = ['light', 'dark'] as const;
@@ -52,7 +51,7 @@ const PAIRS: readonly (readonly [text: string, ground: string, content: Content,
  * `npm run look` writes it to apps/web/src/look/tokens.css, and a test keeps the two the same.
  */
 export const MINT_LAMP_INTERFACE: ProjectDocument = {
-  version: DOCUMENT_VERSION,
+  ...emptyDocument('', []),
   name: 'Mint Lamp interface',
   ground: 'surface-ground',
   themes: [
@@ -68,12 +67,4 @@ export const MINT_LAMP_INTERFACE: ProjectDocument = {
   roles: ROLES.map(([name, ...links]) => role(THEMES, name, ...links)),
   pairs: PAIRS.map(([text, ground, content, level]) => pair(text, ground, { content, level })),
   words: { text: 'The lamp lights what depends on it', action: 'Keep it' },
-  declined: [],
-  gradients: [],
-  tray: [],
-  pictures: [],
-  relatives: { source: null, rows: [] },
-  rounds: [],
-  recipes: [],
-  notes: [],
 };

@@ -1,7 +1,6 @@
 import type { Content, Level } from '../contrast/targets.ts';
-import type { ProjectDocument } from '../document/document.ts';
+import { emptyDocument, type ProjectDocument } from '../document/document.ts';
 import { stopAt } from '../document/gradients/gradient.ts';
-import { DOCUMENT_VERSION } from '../document/version.ts';
 import { family, linear, link, pair, role } from './build.ts';
 
 const THEMES = ['day', 'night'] as const;
@@ -59,7 +58,7 @@ const stop = (id: string, percent: number, to: string) => stopAt(id, percent, li
 
 /** The demo project: a made-up ferry company between three small islands. Some of its pairs fail on purpose. */
 export const SKERRY_LINE: ProjectDocument = {
-  version: DOCUMENT_VERSION,
+  ...emptyDocument('', []),
   name: 'Skerry Line',
   ground: 'page-ground',
   words: { text: '08:15 to Oster Skerry', action: 'Reserve' },
@@ -77,7 +76,6 @@ export const SKERRY_LINE: ProjectDocument = {
   ],
   roles: ROLES.map(([name, ...links]) => role(THEMES, name, ...links)),
   pairs: PAIRS.map(([text, ground, content, level]) => pair(text, ground, { content, level })),
-  declined: [],
   gradients: [
     linear('First light', 105, [
       stop('night-sea', 0, 'Deepwater 900'),
@@ -98,9 +96,4 @@ export const SKERRY_LINE: ProjectDocument = {
     { id: 'from-slate', name: 'Pier slate', color: '#3d4a4d', group: '', added: 0 },
   ],
   // Those of the demo come with its database, where their bytes are kept.
-  pictures: [],
-  relatives: { source: null, rows: [] },
-  rounds: [],
-  recipes: [],
-  notes: [],
 };
