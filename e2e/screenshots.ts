@@ -1,0 +1,162 @@
+import { fileURLToPath } from 'node:url';
+import type { Page } from '@playwright/test';
+import { openBench } from './bench/in-browser.ts';
+import { onServer, paste, SKERRY, send } from './support/test.ts';
+
+// npm run screenshots [-- name]: takes the pictures in docs/screenshots anew, each in the state that it is to show.
+const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
+const wanted = process.argv[2] ?? '';
+const { page, stack, close } = await openBench();
+
+const MAIL = `Hi! Our funnel is painted #E2552B and the
+water on the posters is rgb(11 95 107).
+Notices: delayed hsl(42 79% 49%), cancelled
+#B8234A. The letterhead says #0B5F6 …
+Oh, and linen for the background.
+The poster: linear-gradient(105deg,
+#002f39, #0b5f6b 40%, #f4bd87)`;
+
+const OLD_SHEET = `/* old site, 2014 */
+:root {
+  --deepwater-100: #d3e7ea; --deepwater-300: #7fb4bd; --deepwater-500: #2b8190;
+  --deepwater-700: #0b5f6b; --deepwater-900: #083a42;
+  --buoy: #e2552b; --paper: #fffdf8; --ink: #12262b; --quiet: #446a70;
+  --page-ground: var(--paper); --text-main: var(--ink); --text-quiet: var(--quiet);
+  --action-fill: var(--deepwater-700); --action-text: var(--paper);
+  --notice-delay-ground: #fbe3b4; --notice-delay-text: #6b4300;
+  --hero: linear-gradient(105deg, var(--deepwater-900), var(--deepwater-500) 60%, #f4bd87);
+}
+[data-theme="night"] { --page-ground: #061215; --text-main: #e6f3f4; --text-quiet: #7fb4bd; }
+.bar { background: #0b5f6b; color: #fffdf8 } .sun { color: #e8a33d } .sand { background: #d8c7a0 }
+.rust { color: #a83a1c } .peach { background: #f7cdb9 } .amber { border-color: #b9791c }`;
+
+/** How the views come to be what they show: from a project as the demo has it, one after the other. */
+const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
+  projects: () => page.goto(stack.address),
+  gather: async () => {
+    await station('gather');
+    await paste(page, MAIL);
+  },
+  'gather-system': async () => {
+    await station('gather');
+    await page
+      .getByRole('button', { name: 'Paste something else' })
+      .click()
+      .catch(() => {});
+    await paste(page, OLD_SHEET);
+    await page.getByRole('link', { name: /Read it as a system/ }).click();
+    await page.getByRole('heading', { name: 'Families' }).waitFor();
+  },
+  'gather-picture': async () => {
+    const { document } = await onServer(stack, SKERRY);
+    const [{ id }] = document.pictures.filter(({ name }: { name: string }) => name === 'Harbour at dusk');
+    await station('gather', 'pictures', id);
+    await page.getByText('What covers most').waitFor();
+  },
+  'gather-relatives': async () => {
+    await send(stack, SKERRY, [{ type: 'setRelativesSource', color: '#e2552b' }]);
+    await station('gather', 'relatives');
+  },
+  'gather-proposals': async () => {
+    await station('gather', 'proposals', '850376235');
+    await page
+      .getByText(/of 36 pairs pass/)
+      .first()
+      .waitFor();
+  },
+  'gather-shelf': () => station('gather', 'shelf'),
+  grow: () => station('grow'),
+  assign: () => station('assign', 'action-fill'),
+  check: async () => {
+    const { document } = await onServer(stack, SKERRY);
+    const over = document.pairs.find(({ backdrop }: { backdrop?: object }) => backdrop);
+    await station('check', ...(over ? [over.id] : []));
+  },
+  'check-matrix': () => station('check', 'matrix'),
+  'check-readers': () => station('check', 'readers'),
+  fade: async () => {
+    const { document } = await onServer(stack, SKERRY);
+    const [first] = document.gradients;
+    await station(
+      'fade',
+      first.id,
+      first.stops.filter(({ kind }: { kind: string }) => kind === 'stop')[1].id,
+    );
+    await page.getByRole('combobox', { name: 'Text on it' }).selectOption({ label: 'hero.text' });
+  },
+  stage: () => station('stage'),
+  deliver: () => station('deliver'),
+  checkpoints: async () => {
+    await save('As handed over');
+    await send(stack, SKERRY, [{ type: 'setBase', family: 'deepwater', color: '#6b2147' }]);
+    await save('Plum, for the client');
+    await page.getByRole('button', { name: 'Compare As handed over with now' }).click();
+    await page.getByRole('heading', { name: 'Roles' }).waitFor();
+  },
+  'grow-dark': async () => {
+    await send(stack, SKERRY, [{ type: 'setBase', family: 'deepwater', color: '#0b5f6b' }]);
+    await station('grow', 'deepwater');
+    await page.getByRole('radio', { name: 'Night sailing' }).click();
+    await page.getByRole('button', { name: /dark dress/ }).click();
+  },
+  'assign-first': async () => {
+    await page.goto(stack.address);
+    await page.getByLabel('New project for').fill('Harbour kiosk');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByLabel('Text with colours').fill('Ours are #0b5f6b, #e2552b and #d8c7a0.');
+    await page.getByRole('button', { name: 'Put 3 into the tray' }).click();
+    await page.getByRole('link', { name: 'Assign' }).click();
+    await page.getByRole('button', { name: 'Make a first system …' }).click();
+    await page.getByText('Why it is so').click();
+  },
+  'grow-family': async () => {
+    await station('grow', 'kelp');
+    await page.getByRole('button', { name: 'Lightness and chroma as a plane' }).click();
+    const follows = { by: 'turn', family: 'deepwater', turn: -30, lightness: 0, chroma: 0 };
+    await send(stack, SKERRY, [{ type: 'setFollows', family: 'kelp', follows }]);
+    await page.getByRole('heading', { name: 'Kelp 700' }).waitFor();
+    await page.getByRole('combobox', { name: 'Grows by' }).selectOption({ label: 'Drawn, step by step' });
+    await page.getByRole('slider', { name: /^Base of Kelp/ }).focus();
+    await page.mouse.move(640, 20);
+    await page.getByRole('main').evaluate((main) => main.scrollTo(0, 236));
+  },
+};
+
+async function station(...parts: readonly string[]): Promise<void> {
+  await page.goto(`${stack.address}/p/${[SKERRY, ...parts].join('/')}`);
+  await page.getByRole('main').waitFor();
+}
+
+async function save(name: string): Promise<void> {
+  await station('checkpoints');
+  await page.getByLabel('Name the present state').fill(name);
+  await page.getByRole('button', { name: 'Save it' }).click();
+  await page.getByRole('button', { name: `Compare ${name} with now` }).waitFor();
+}
+
+/** Until what is fetched and measured behind the page is there. */
+async function atRest(page: Page): Promise<void> {
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(1500);
+  await page.waitForFunction(() => !document.querySelector('[aria-busy=true], [data-sonner-toast]'));
+}
+
+try {
+  for (const [name, show] of Object.entries(VIEWS)) {
+    if (!name.includes(wanted)) continue;
+    try {
+      // What the view before has left in the browser is none of this one's.
+      await page.goto(stack.address);
+      await page.evaluate(() => localStorage.clear());
+      await show();
+      await atRest(page);
+      await page.screenshot({ path: `${FOLDER}${name}.png` });
+      console.log(name);
+    } catch (error) {
+      process.exitCode = 1;
+      console.error(`${name}: ${error instanceof Error ? error.message : error}`);
+    }
+  }
+} finally {
+  await close();
+}
