@@ -74,7 +74,9 @@ export function useFollowingReadout(): { readonly readout: Readout; readonly beh
       draw();
     };
     listeners.add(listen);
+    // It may have ended before anybody listened.
+    if (!isCounting || knownReadout(system)) draw();
     return () => void listeners.delete(listen);
-  }, [behind, project]);
+  }, [behind, project, system]);
   return { readout, behind };
 }
