@@ -1,20 +1,18 @@
 import { applyCommand } from '../src/document/commands/apply.ts';
-import { measureLayersWith } from '../src/judged/pairs/layered.ts';
-import { underTexts } from '../src/judged/pairs/under-text.ts';
-import { type Readout, readoutOf } from '../src/judged/readout/readout.ts';
+import type { Readout } from '../src/judged/readout/readout.ts';
 import { reportOf } from '../src/judged/readout/report.ts';
+import { wholeReadout } from '../src/judged/readout/whole-readout.fixture.ts';
 import { resolveSystem, type System } from '../src/system/resolve.ts';
 import { hex } from './largest-document.ts';
 import { paintedDocument } from './painted-document.ts';
 import { percentileOf, reportShare, SMALL, sized } from './report.ts';
 
 // 1,000 roles of which 100 are painted by gradients, 24 themes, 4,000 pairs, 200 gradients of 64 stops.
-measureLayersWith(underTexts);
 let document = paintedDocument(SMALL ? 0.1 : 1);
 
 const begin = performance.now();
 let system: System = resolveSystem(document);
-let readout: Readout = readoutOf(system);
+let readout: Readout = wholeReadout(system);
 const counted = performance.now();
 const report = JSON.stringify(reportOf(readout, 1, ''));
 const written = performance.now();
@@ -29,7 +27,7 @@ for (let i = 0; i < sized(40, 3); i++) {
   document = result.document;
   const start = performance.now();
   system = resolveSystem(document, system);
-  readout = readoutOf(system, readout);
+  readout = wholeReadout(system, readout);
   took.push(performance.now() - start);
 }
 reportShare('painted: the first step of a base', took[0]!, 100, 'ms');

@@ -1,13 +1,10 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
-import { measureLayersWith } from '@mint-lamp/core/judged/pairs/layered';
 import { underTexts } from '@mint-lamp/core/judged/pairs/under-text';
 import { readoutOf } from '@mint-lamp/core/judged/readout/readout';
 import { reportOf } from '@mint-lamp/core/judged/readout/report';
 import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import { readRegion } from '@mint-lamp/core/wire/regions';
-
-measureLayersWith(underTexts);
 
 export interface ReportInput {
   /** A file with the document as JSON. */
@@ -28,6 +25,6 @@ export async function writeReport({ document, revision, at, regions, file }: Rep
   );
   const parsed = JSON.parse(await readFile(document, 'utf8')) as ProjectDocument;
   const system = resolveSystem(parsed, undefined, colors);
-  await writeFile(file, JSON.stringify(reportOf(readoutOf(system), revision, at)));
+  await writeFile(file, JSON.stringify(reportOf(readoutOf(system, undefined, underTexts), revision, at)));
   return null;
 }

@@ -3,8 +3,7 @@ import type { Checkpoint } from '@mint-lamp/core/wire/checkpoints';
 import { ArrowLeftRight } from 'lucide-react';
 import { useMemo } from 'react';
 import { useJob } from '../jobs/use-job.ts';
-import { knownRegions } from '../store/known-regions.ts';
-import { selectProject } from '../store/selectors.ts';
+import { selectSettledDocument, useRegions } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { Choice } from '../ui/choice.tsx';
 import { IconButton } from '../ui/icon-button.tsx';
@@ -25,9 +24,9 @@ interface ComparisonProps {
 /** What differs between two states, and the choice of what of the first one is restored. */
 export function Comparison({ list, before, after, onCompare }: ComparisonProps) {
   const nameOf = (one: string) => (one === NOW ? 'now' : (list.find(({ id }) => id === one)?.name ?? ''));
-  const present = useAppSelector((state) => selectProject(state).document);
+  const present = useAppSelector(selectSettledDocument);
   const [from, to] = [useStateOf(before), useStateOf(after)];
-  const regions = knownRegions();
+  const regions = useRegions();
   const input = useMemo(
     () => (from.document && to.document ? { before: from.document, after: to.document, regions } : null),
     [from.document, to.document, regions],

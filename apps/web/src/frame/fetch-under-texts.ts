@@ -1,11 +1,11 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
-import { countedLayers, measureLayersWith } from '@mint-lamp/core/judged/pairs/layered';
 import { measuredAhead } from '@mint-lamp/core/judged/pairs/measure';
 import { underTexts } from '@mint-lamp/core/judged/pairs/under-text';
 import { type Regions, type WantedRegion, wantedRegions } from '@mint-lamp/core/system/pictures/regions';
-import type { System } from '@mint-lamp/core/system/resolve';
 import { readRegion } from '@mint-lamp/core/wire/regions';
-import { knownRegions, takeRegions } from '../store/known-regions.ts';
+import { selectRegions, selectSystem } from '../store/selectors.ts';
+import type { AppStore } from '../store/store.ts';
+import { layersCame, regionsCame } from '../store/under-texts-slice.ts';
 import { inTurns } from '../ui/turns.ts';
 
 /** The first count of pairs that are not of one colour, of which there may be a hundred thousand. */
@@ -16,15 +16,15 @@ const TURN_MS = 10;
 const MOST_TRIES = 3;
 
 /** Measures a system a little at a time, so that the page is not held, and only then has such pairs counted. */
-async function countUnderTexts(current: () => System | null): Promise<void> {
+async function countUnderTexts(store: AppStore): Promise<void> {
+  const current = () => (store.getState().project ? selectSystem(store.getState()) : null);
   for (let tries = 0; tries < MOST_TRIES; tries++) {
     const system = current();
     if (!system) break;
     await inTurns(measuredAhead(system, underTexts), TURN_MS);
     if (current() === system) break;
   }
-  measureLayersWith(underTexts);
-  takeRegions(new Map(knownRegions()));
+  store.dispatch(layersCame(underTexts));
 }
 
 /** Regions that are kept though the document that is open does not want them, those fetched last. */
@@ -56,32 +56,29 @@ async function fetchRegion(
 }
 
 /** What is known with what came; of what is not wanted any more the latest are kept. */
-function taken(wanted: readonly WantedRegion[], came: readonly Region[]): Regions {
+function taken(known: Regions, wanted: readonly WantedRegion[], came: readonly Region[]): Regions {
   const needed = new Set(wanted.map(({ key }) => key));
-  const unwanted = [...knownRegions()].filter(([key]) => !needed.has(key)).slice(-MOST_UNWANTED);
-  const kept = [...knownRegions()].filter(([key]) => needed.has(key));
+  const unwanted = [...known].filter(([key]) => !needed.has(key)).slice(-MOST_UNWANTED);
+  const kept = [...known].filter(([key]) => needed.has(key));
   return new Map([...unwanted, ...kept, ...came]);
 }
 
 /**
  * Has texts over gradients, pictures and veils measured, which comes with this part only, and fetches the regions of
  * pictures that a document wants and that are not known yet, a few at a time. One that cannot be had keeps no other
- * waiting. `current` is what the open project comes to now, null when it was left. `onCame` is called when something
- * came.
+ * waiting.
  */
 export async function fetchUnderTexts(
+  store: AppStore,
   project: string,
   document: Pick<ProjectDocument, 'pairs' | 'pictures'>,
-  current: () => System | null,
-  onCame: () => void,
 ): Promise<{ readonly missing: boolean }> {
-  if (!countedLayers()) {
-    counted ??= countUnderTexts(current);
+  if (!store.getState().underTexts.layers) {
+    counted ??= countUnderTexts(store);
     await counted;
-    onCame();
   }
   const wanted = wantedRegions(document);
-  const unknown = wanted.filter(({ key }) => !knownRegions().has(key));
+  const unknown = wanted.filter(({ key }) => !selectRegions(store.getState()).has(key));
   let missing = false;
   for (let at = 0; at < unknown.length; at += AT_A_TIME) {
     const asked = unknown.slice(at, at + AT_A_TIME).map((region) => fetchRegion(project, region));
@@ -89,8 +86,7 @@ export async function fetchUnderTexts(
     const came = answers.filter((region) => region !== undefined);
     missing ||= came.length < answers.length;
     if (!came.length) continue;
-    takeRegions(taken(wanted, came));
-    onCame();
+    store.dispatch(regionsCame(taken(selectRegions(store.getState()), wanted, came)));
   }
   return { missing };
 }

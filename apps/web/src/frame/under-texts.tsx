@@ -1,8 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useStore } from 'react-redux';
-import { regionsCame } from '../store/interface-slice.ts';
-import { selectSystem, useDocumentPart, useProjectId } from '../store/selectors.ts';
-import { type AppStore, useAppDispatch } from '../store/store.ts';
+import { useDocumentPart, useProjectId } from '../store/selectors.ts';
+import type { AppStore } from '../store/store.ts';
 import { fetchUnderTexts } from './fetch-under-texts.ts';
 
 /** How long a region rests before its colours are fetched, and before they are asked for again, ms. */
@@ -16,16 +15,12 @@ export default function UnderTexts() {
   const pairs = useDocumentPart('pairs');
   const pictures = useDocumentPart('pictures');
   const project = useProjectId();
-  const dispatch = useAppDispatch();
   const store = useStore() as AppStore;
   const [tries, setTries] = useState(0);
   useEffect(() => {
     let over = false;
     const look = async () => {
-      const current = () => (store.getState().project ? selectSystem(store.getState()) : null);
-      const { missing } = await fetchUnderTexts(project, { pairs, pictures }, current, () => {
-        if (!over) dispatch(regionsCame());
-      });
+      const { missing } = await fetchUnderTexts(store, project, { pairs, pictures });
       if (missing && !over)
         timer = window.setTimeout(
           () => setTries(tries + 1),
@@ -37,6 +32,6 @@ export default function UnderTexts() {
       over = true;
       clearTimeout(timer);
     };
-  }, [pairs, pictures, project, dispatch, store, tries]);
+  }, [pairs, pictures, project, store, tries]);
   return null;
 }

@@ -1,13 +1,8 @@
-import { measureLayersWith } from '@mint-lamp/core/judged/pairs/layered';
-import { underTexts } from '@mint-lamp/core/judged/pairs/under-text';
 import { expose } from 'comlink';
 import { type Job, JobCalledOff, type JobContext } from './job.ts';
 import { JOBS, type JobName } from './job-list.ts';
 
 /** The script of every worker of the pool. */
-
-// What is counted here is counted as on the page.
-measureLayersWith(underTexts);
 
 let calledOff = false;
 

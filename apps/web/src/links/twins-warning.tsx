@@ -2,9 +2,8 @@ import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import { newTwins } from '@mint-lamp/core/judged/readers/new-twins';
 import type { Deficiency } from '@mint-lamp/core/vision/simulate';
 import { useMemo } from 'react';
-import { selectProject, useSystem, useTheme } from '../store/selectors.ts';
+import { selectSettledSystem, useSystem, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
-import { systemOf } from '../store/systems.ts';
 
 export const WITH: Readonly<Record<Deficiency, string>> = {
   deutan: 'deutan vision',
@@ -21,13 +20,13 @@ export const percentOfPeople = (share: number) => `${(share * 100).toFixed(share
  * height, so that nothing moves under the pointer.
  */
 export function TwinsWarning() {
-  const document = useAppSelector((state) => selectProject(state).document);
+  const settled = useAppSelector(selectSettledSystem);
   const system = useSystem();
   const theme = useTheme().theme.id;
   const severity = useAppSelector((state) => state.interface.severity);
   const twins = useMemo(
-    () => (system.document === document ? [] : newTwins(systemOf(document), system, theme, severity)),
-    [document, system, theme, severity],
+    () => (system === settled ? [] : newTwins(settled, system, theme, severity)),
+    [settled, system, theme, severity],
   );
   return (
     <p role="status" className="h-10 overflow-hidden text-sm leading-5 text-look">

@@ -21,8 +21,6 @@ interface InterfaceState {
   readonly reader: Reader | null;
   /** Of a colour vision deficiency, 0–1. */
   readonly severity: number;
-  /** How often colours of pictures under texts have come: what is counted depends on them. */
-  readonly regions: number;
 }
 
 const initialState: InterfaceState = {
@@ -32,7 +30,6 @@ const initialState: InterfaceState = {
   surround: false,
   reader: null,
   severity: 1,
-  regions: 0,
 };
 
 const slice = createSlice({
@@ -57,9 +54,6 @@ const slice = createSlice({
     severitySet(state, { payload }: PayloadAction<number>) {
       state.severity = payload;
     },
-    regionsCame(state) {
-      state.regions += 1;
-    },
     /** Another project: nothing of the old one stays selected. */
     projectChanged: ({ surround, reader, severity }) => ({ ...initialState, surround, reader, severity }),
   },
@@ -70,7 +64,6 @@ export const {
   selected,
   dialogOpened,
   surroundSwitched,
-  regionsCame,
   readerChosen,
   severitySet,
   projectChanged,

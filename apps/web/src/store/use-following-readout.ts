@@ -1,14 +1,17 @@
+import type { LayeredMeasuring } from '@mint-lamp/core/judged/pairs/layered';
 import type { Readout } from '@mint-lamp/core/judged/readout/readout';
 import type { System } from '@mint-lamp/core/system/resolve';
 import { useEffect, useReducer, useRef } from 'react';
 import { forMs, inTurns } from '../ui/turns.ts';
-import { useProjectId, useSystem, useTheme } from './selectors.ts';
-import { knownReadout, readoutOfSystem, readoutOfSystemInParts } from './systems.ts';
+import { countedInParts, knownReadout, readoutFor } from './readouts.ts';
+import { useLayers, useProjectId, useSystem, useTheme } from './selectors.ts';
 
 /** What is counted at once, ms: all but very large systems, so that theirs is never behind. */
 const AT_ONCE_MS = 4;
 /** What is counted in one turn of the page, ms. */
 const TURN_MS = 8;
+
+type Layers = LayeredMeasuring | null;
 
 interface Counted {
   readonly project: string;
@@ -16,16 +19,16 @@ interface Counted {
 }
 
 let isCounting = false;
-let wanted: { readonly project: string; readonly system: System } | null = null;
+let wanted: { readonly project: string; readonly system: System; readonly layers: Layers } | null = null;
 const listeners = new Set<(counted: Counted) => void>();
 
 /** The readout of a system where it can be had at once; otherwise it is begun, and listeners are told. */
-function readoutAtOnce(project: string, system: System): Readout | undefined {
-  const known = knownReadout(system);
+function readoutAtOnce(project: string, system: System, layers: Layers): Readout | undefined {
+  const known = knownReadout(system, layers);
   if (known) return known;
-  wanted = { project, system };
+  wanted = { project, system, layers };
   if (isCounting) return;
-  const parts = readoutOfSystemInParts(system);
+  const parts = countedInParts(system, layers);
   const done = forMs(parts, AT_ONCE_MS);
   if (!done) void countOn(project, parts);
   return done?.value;
@@ -43,9 +46,9 @@ async function countOn(project: string, begun: Generator<void, Readout>): Promis
     for (;;) {
       const counted = { project: of, readout: await inTurns(parts, TURN_MS) };
       for (const listen of listeners) listen(counted);
-      if (!wanted || !listeners.size || knownReadout(wanted.system)) return;
+      if (!wanted || !listeners.size || knownReadout(wanted.system, wanted.layers)) return;
       of = wanted.project;
-      parts = readoutOfSystemInParts(wanted.system);
+      parts = countedInParts(wanted.system, wanted.layers);
     }
   } finally {
     isCounting = false;
@@ -59,14 +62,15 @@ async function countOn(project: string, begun: Generator<void, Readout>): Promis
 export function useFollowingReadout(): { readonly readout: Readout; readonly behind: boolean } {
   const project = useProjectId();
   const system = useSystem();
+  const layers = useLayers();
   const { theme } = useTheme();
   const latest = useRef<Counted | null>(null);
   const [, draw] = useReducer((n: number) => n + 1, 0);
-  const now = readoutAtOnce(project, system);
+  const now = readoutAtOnce(project, system, layers);
   const isOfAnother = latest.current?.project !== project || !latest.current.readout.measured.has(theme.id);
-  if (now || isOfAnother) latest.current = { project, readout: now ?? readoutOfSystem(system) };
+  if (now || isOfAnother) latest.current = { project, readout: now ?? readoutFor(system, layers) };
   const { readout } = latest.current!;
-  const behind = readout.system !== system;
+  const behind = readout.system !== system || readout.layers !== layers;
   useEffect(() => {
     if (!behind) return;
     const listen = (counted: Counted) => {
@@ -75,8 +79,8 @@ export function useFollowingReadout(): { readonly readout: Readout; readonly beh
     };
     listeners.add(listen);
     // It may have ended before anybody listened.
-    if (!isCounting || knownReadout(system)) draw();
+    if (!isCounting || knownReadout(system, layers)) draw();
     return () => void listeners.delete(listen);
-  }, [behind, project, system]);
+  }, [behind, project, system, layers]);
   return { readout, behind };
 }

@@ -10,10 +10,9 @@ import { after } from '../document/commands/after.fixture.ts';
 import type { ProjectDocument } from '../document/document.ts';
 import { repairAll, repairCommands } from '../edits/repairs/repair-all.ts';
 import { drain } from '../in-parts/drain.ts';
-import { measureLayersWith } from '../judged/pairs/layered.ts';
-import { underTexts } from '../judged/pairs/under-text.ts';
-import { allMeasurements, readoutOf } from '../judged/readout/readout.ts';
+import { allMeasurements } from '../judged/readout/readout.ts';
 import { reportOf } from '../judged/readout/report.ts';
+import { wholeReadout } from '../judged/readout/whole-readout.fixture.ts';
 import { resolveSystem } from '../system/resolve.ts';
 import { writeCheckScript } from './check-script.ts';
 import { writeCss } from './css.ts';
@@ -21,10 +20,8 @@ import { writeReportCsv } from './report-csv.ts';
 import { writeReportHtml } from './report-html.ts';
 import { writeReportPdf } from './report-pdf.ts';
 
-measureLayersWith(underTexts);
-
 const AT = '2026-11-26T09:00:00.000Z';
-const report = (doc: ProjectDocument) => reportOf(readoutOf(resolveSystem(doc)), 7, AT);
+const report = (doc: ProjectDocument) => reportOf(wholeReadout(resolveSystem(doc)), 7, AT);
 
 describe('the report', () => {
   it('has every pair in every theme with the figures that are shown, what fails first', () => {
@@ -121,7 +118,7 @@ describe('the check for a build', () => {
 
   it('names what fails in the delivered CSS just as the core measures it, translucent grounds too', () => {
     for (const doc of [SKERRY_LINE, MINT_LAMP_INTERFACE]) {
-      const failing = allMeasurements(readoutOf(resolveSystem(doc))).filter(({ passes }) => !passes);
+      const failing = allMeasurements(wholeReadout(resolveSystem(doc))).filter(({ passes }) => !passes);
       const { status, told } = run(doc);
       expect(told.match(/^FAILS/gm) ?? []).toHaveLength(failing.length);
       expect(status).toBe(failing.length ? 1 : 0);
@@ -152,7 +149,7 @@ describe('the check for a build', () => {
         },
       },
     );
-    const { measured } = readoutOf(resolveSystem(doc));
+    const { measured } = wholeReadout(resolveSystem(doc));
     const { told } = run(doc);
     for (const { id, name } of doc.themes) {
       const veiled = measured.get(id)!.measurements.find(({ pair: { id: own } }) => own === 'veiled')!;

@@ -2,9 +2,8 @@ import { lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
 import { luminance } from '@mint-lamp/core/contrast/ratio';
 import type { ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
 import { createContext } from 'react';
-import { selectProject } from '../../store/selectors.ts';
+import { selectSettledSystem, selectSystem } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
-import { systemOf } from '../../store/systems.ts';
 
 /** Whether rails show where their shades stand now, while something else is tried on them. */
 export const Beforehand = createContext(false);
@@ -12,8 +11,8 @@ export const Beforehand = createContext(false);
 /** Where the shades of a family stand before what is being tried: hollow, under those that are tried. */
 export function WasHere({ family, shades }: { family: string; shades: readonly ResolvedShade[] }) {
   const before = useAppSelector((state) => {
-    const { document, shown } = selectProject(state);
-    return document === shown ? undefined : systemOf(document).families.get(family);
+    const settled = selectSettledSystem(state);
+    return settled === selectSystem(state) ? undefined : settled.families.get(family);
   });
   if (!before || before.shades === shades) return null;
   return (

@@ -13,12 +13,11 @@ import { writeCss } from '../../exchange/css.ts';
 import { writeHexList } from '../../exchange/hex-list.ts';
 import { slices } from '../../gradient/model.ts';
 import { drain } from '../../in-parts/drain.ts';
-import { measureLayersWith } from '../../judged/pairs/layered.ts';
 import { groundOf } from '../../judged/pairs/measure.ts';
-import { underTexts } from '../../judged/pairs/under-text.ts';
 import { dependentsOf } from '../../judged/readout/dependents.ts';
 import { ratioTable } from '../../judged/readout/ratio-table.ts';
-import { allMeasurements, readoutOf } from '../../judged/readout/readout.ts';
+import { allMeasurements } from '../../judged/readout/readout.ts';
+import { wholeReadout } from '../../judged/readout/whole-readout.fixture.ts';
 import { paintedGradient } from '../../system/gradients/resolved-gradient.ts';
 import { resolveSystem } from '../../system/resolve.ts';
 import { rolePaint } from '../../system/roles/role-paint.ts';
@@ -27,8 +26,6 @@ import { applyCommand } from '../commands/apply.ts';
 import type { Command } from '../commands/command.ts';
 import type { ProjectDocument } from '../document.ts';
 import type { Link, RoleLink } from '../links/link.ts';
-
-measureLayersWith(underTexts);
 
 const linked = (role: string, link: RoleLink, theme = 'day'): Command => ({
   type: 'setLink',
@@ -45,7 +42,7 @@ const reasonOf = (doc: ProjectDocument, command: Command) => {
   return result.ok ? null : result.reason;
 };
 const measuredIn = (doc: ProjectDocument, pair: string, theme = 'day') =>
-  readoutOf(resolveSystem(doc))
+  wholeReadout(resolveSystem(doc))
     .measured.get(theme)!
     .measurements.find((one) => one.pair.id === pair)!;
 
@@ -136,11 +133,11 @@ describe('a role that a gradient paints', () => {
     const system = resolveSystem(PAINTED);
     const gone = after(PAINTED, { type: 'removeGradient', gradient: 'first-light' });
     const without = resolveSystem(gone, system);
-    expect(readoutOf(without).broken).toContainEqual(
+    expect(wholeReadout(without).broken).toContainEqual(
       expect.objectContaining({ kind: 'role', id: 'accent-fill', theme: 'day' }),
     );
     const back = resolveSystem(PAINTED, without);
-    expect(readoutOf(back).broken).toEqual([]);
+    expect(wholeReadout(back).broken).toEqual([]);
     expect(back.themes.get('day')!.roles.get('accent-fill')!.gradient).toBe('first-light');
   });
 
@@ -205,13 +202,13 @@ describe('a text on what a gradient paints', () => {
       byFirstLight('accent-fill', 'night'),
     ];
     let doc = PAINTED;
-    let readout = readoutOf(resolveSystem(doc));
+    let readout = wholeReadout(resolveSystem(doc));
     const figures = (of: typeof readout) =>
       allMeasurements(of).map(({ pair, theme, ratio, passes }) => [pair.id, theme, ratio, passes]);
     for (const command of commands) {
       doc = after(doc, command);
-      readout = readoutOf(resolveSystem(doc, readout.system), readout);
-      expect(figures(readout)).toEqual(figures(readoutOf(resolveSystem(doc))));
+      readout = wholeReadout(resolveSystem(doc, readout.system), readout);
+      expect(figures(readout)).toEqual(figures(wholeReadout(resolveSystem(doc))));
     }
   });
 
@@ -233,7 +230,7 @@ describe('a text on what a gradient paints', () => {
       commands: repairCommands(repaired.repairs),
     });
     const passing = (one: ProjectDocument) =>
-      allMeasurements(readoutOf(resolveSystem(one))).map(({ passes }) => passes);
+      allMeasurements(wholeReadout(resolveSystem(one))).map(({ passes }) => passes);
     expect(passing(all)).toContain(true);
     expect(passing(mended).filter((passes, i) => passes && !passing(all)[i])).toEqual([]);
     // Under the veil the same colour is asked of everything that the ground is seen through.

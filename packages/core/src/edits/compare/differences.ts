@@ -10,6 +10,7 @@ import { pairs } from '../../document/pairs/kind.ts';
 import { roles } from '../../document/roles/kind.ts';
 import type { Role } from '../../document/roles/role.ts';
 import { sameJson } from '../../document/same.ts';
+import { underTexts } from '../../judged/pairs/under-text.ts';
 import { type Readout, readoutOf } from '../../judged/readout/readout.ts';
 import { worstOfRole } from '../../judged/readout/worst-of-role.ts';
 import { gradientCss } from '../../system/gradients/gradient-css.ts';
@@ -98,7 +99,7 @@ interface State {
 
 function stateOf(doc: ProjectDocument, regions: Regions): State {
   const system = resolveSystem(doc, undefined, regions);
-  return { doc, system, readout: readoutOf(system) };
+  return { doc, system, readout: readoutOf(system, undefined, underTexts) };
 }
 
 const byId = <T extends Identified>(list: readonly T[]) => new Map(list.map((thing) => [thing.id, thing]));

@@ -9,6 +9,7 @@ import type { Role } from '../../document/roles/role.ts';
 import { groundOf, measurePair } from '../../judged/pairs/measure.ts';
 import type { Measurement } from '../../judged/pairs/measurement.ts';
 import { isGradient, surfaceOf } from '../../judged/pairs/surface.ts';
+import { underTexts } from '../../judged/pairs/under-text.ts';
 import { follow, NO_ROLE } from '../../system/follow.ts';
 import { paint } from '../../system/painted.ts';
 import type { ResolvedTheme, System } from '../../system/resolve.ts';
@@ -148,18 +149,17 @@ function veilColors({ families }: System): readonly VeilColor[] {
 
 /** A role of its own for a veil: beside the text's role, and as much of it in each theme as is needed there. */
 function newVeil(system: System, theme: ResolvedTheme, measured: Measurement): VeilRepair | null {
-  const { document, regions } = system;
+  const { document } = system;
   const { pair } = measured;
   const front = document.roles.find(({ id }) => id === pair.foreground)!;
   const colors = veilColors(system);
   const best = leastOf(system, theme, measured, colors) ?? leastOf(system, theme, measured, ENDS);
   if (!best) return null;
   const { opacity, of } = best;
-  const around = { pictures: document.pictures, regions };
   const links = Object.fromEntries(
     [...system.themes].map(([id, other]): [string, Link] => {
       if (other === theme) return [id, { ...of.link, opacity }];
-      const there = measurePair(other, pair, groundOf(system, other), around);
+      const there = measurePair(system, other, pair, underTexts);
       if (there.passes) return [id, { ...of.link, opacity: 0 }];
       // A text that is dark in one theme and light in another needs another veil.
       const own =

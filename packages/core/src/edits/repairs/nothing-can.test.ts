@@ -6,13 +6,10 @@ import { contrastRatio, paintedOver, type Rgba, reaches } from '../../contrast/r
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../../document/commands/after.fixture.ts';
 import type { Backdrop } from '../../document/pairs/backdrop.ts';
-import { measureLayersWith } from '../../judged/pairs/layered.ts';
-import { underTexts } from '../../judged/pairs/under-text.ts';
-import { allMeasurements, readoutOf } from '../../judged/readout/readout.ts';
+import { allMeasurements } from '../../judged/readout/readout.ts';
+import { wholeReadout } from '../../judged/readout/whole-readout.fixture.ts';
 import { resolveSystem } from '../../system/resolve.ts';
 import { repairPair } from './repair-pair.ts';
-
-measureLayersWith(underTexts);
 
 const greys: readonly Rgba[] = Array.from({ length: 256 }, (_, v) => ({ r: v, g: v, b: v, alpha: 1 }));
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((v) => `#${v.toString(16).padStart(6, '0')}`);
@@ -45,13 +42,13 @@ describe('that nothing can mend a pair', () => {
           { type: 'setPair', pair: pairOf(SKERRY_LINE), change: { target: asked } },
         );
         const system = resolveSystem(doc);
-        const measured = allMeasurements(readoutOf(system)).find(
+        const measured = allMeasurements(wholeReadout(system)).find(
           ({ pair, theme }) => theme === 'day' && pair.id === pairOf(doc),
         )!;
         if (measured.passes) return;
         const found = repairPair(system, system.themes.get('day')!, measured);
         if (found.kind === 'repair') {
-          const now = allMeasurements(readoutOf(resolveSystem(after(doc, found.command)))).find(
+          const now = allMeasurements(wholeReadout(resolveSystem(after(doc, found.command)))).find(
             ({ pair, theme }) => theme === 'day' && pair.id === pairOf(doc),
           )!;
           expect(now.passes).toBe(true);
@@ -102,13 +99,13 @@ describe('that nothing can mend a pair', () => {
         );
         const system = resolveSystem(doc);
         const theme = system.themes.get('day')!;
-        const measured = readoutOf(system)
+        const measured = wholeReadout(system)
           .measured.get('day')!
           .measurements.find(({ pair }) => pair.id === pairOf(doc))!;
         if (measured.passes || !measured.over) return;
         const found = repairPair(system, theme, measured);
         if (found.kind === 'repair') {
-          const now = readoutOf(resolveSystem(after(doc, found.command)))
+          const now = wholeReadout(resolveSystem(after(doc, found.command)))
             .measured.get('day')!
             .measurements.find(({ pair }) => pair.id === pairOf(doc))!;
           expect(now.passes).toBe(true);

@@ -1,5 +1,6 @@
 import type { SimpleCommand } from '../../document/commands/command.ts';
 import { saidAs } from '../../in-parts/drain.ts';
+import { underTexts } from '../../judged/pairs/under-text.ts';
 import { readoutOf } from '../../judged/readout/readout.ts';
 import type { System } from '../../system/resolve.ts';
 import { type LinkRepair, repairTheme } from './repair-theme.ts';
@@ -17,7 +18,7 @@ export const repairCommands = (repairs: readonly LinkRepair[]): SimpleCommand[] 
 
 /** Repairs every theme of a system; see {@link repairTheme}. Yields how far it is, 0–1. */
 export function* repairAll(system: System): Generator<number, RepairOfAll> {
-  const { measured, pairs } = readoutOf(system);
+  const { measured, pairs } = readoutOf(system, undefined, underTexts);
   let failing = 0;
   for (const { passing } of measured.values()) failing += pairs - passing;
   const repairs: LinkRepair[] = [];

@@ -9,8 +9,9 @@ import {
 import { formatRatio, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import { applyCommand } from '../../document/commands/apply.ts';
 import type { Link } from '../../document/links/link.ts';
-import { groundOf, measurePair } from '../../judged/pairs/measure.ts';
+import { measurePair } from '../../judged/pairs/measure.ts';
 import type { Measurement } from '../../judged/pairs/measurement.ts';
+import { underTexts } from '../../judged/pairs/under-text.ts';
 import { colorOf, fade, paint } from '../../system/painted.ts';
 import { type ResolvedTheme, resolveSystem, type System } from '../../system/resolve.ts';
 import { veilRepair } from './least-veil.ts';
@@ -60,8 +61,7 @@ export function layeredVeil(system: System, theme: ResolvedTheme, measured: Meas
   const next = resolveSystem(result.document, system);
   const there = next.themes.get(theme.theme.id)!;
   const pair = result.document.pairs.find(({ id }) => id === measured.pair.id)!;
-  const around = { pictures: result.document.pictures, regions: next.regions };
-  const now = measurePair(there, pair, groundOf(next, there), around);
+  const now = measurePair(next, there, pair, underTexts);
   if (!now.passes || !now.text || !now.ground) return null;
   return {
     kind: 'repair',

@@ -3,6 +3,7 @@ import { type Demand, nearestPassingColor } from '../../contrast/nearest-color.t
 import { luminance, ratioOfLuminances, reaches } from '../../contrast/ratio.ts';
 import { type Link, plainLink } from '../../document/links/link.ts';
 import { type Recoloured, ThemePairs } from '../../judged/pairs/theme-pairs.ts';
+import { underTexts } from '../../judged/pairs/under-text.ts';
 import { opacityOf, placeOf } from '../../system/families/family-place.ts';
 import type { FamilyMap } from '../../system/families/resolved-families.ts';
 import type { ResolvedShade } from '../../system/families/resolved-family.ts';
@@ -54,7 +55,7 @@ class ThemeRepairing {
     this.system = system;
     this.theme = theme;
     this.families = system.families;
-    this.pairs = new ThemePairs(system, theme);
+    this.pairs = new ThemePairs(system, theme, underTexts);
     for (const { role, link } of theme.roles.values()) {
       const plain = plainLink(link);
       if (plain) this.links.set(role.id, plain);

@@ -6,6 +6,7 @@ import type { Command } from '../../document/commands/command.ts';
 import { groundOf } from '../../judged/pairs/measure.ts';
 import type { Measurement } from '../../judged/pairs/measurement.ts';
 import { ThemePairs } from '../../judged/pairs/theme-pairs.ts';
+import { underTexts } from '../../judged/pairs/under-text.ts';
 import { type Readout, readoutOf } from '../../judged/readout/readout.ts';
 import { type Families, resolveFamily } from '../../system/families/resolved-family.ts';
 import { follow, NO_ROLE, type Target } from '../../system/follow.ts';
@@ -118,7 +119,7 @@ const models = new WeakMap<ResolvedTheme, { readonly system: System; readonly pa
 function pairsOf(system: System, theme: ResolvedTheme): ThemePairs {
   const known = models.get(theme);
   if (known?.system === system) return known.pairs;
-  const pairs = new ThemePairs(system, theme);
+  const pairs = new ThemePairs(system, theme, underTexts);
   models.set(theme, { system, pairs });
   return pairs;
 }

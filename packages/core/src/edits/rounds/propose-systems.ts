@@ -7,6 +7,7 @@ import type { ProjectDocument } from '../../document/document.ts';
 import type { Round } from '../../document/rounds/round.ts';
 import { proposeInParts } from '../../harmony/proposals.ts';
 import { saidAs } from '../../in-parts/drain.ts';
+import { underTexts } from '../../judged/pairs/under-text.ts';
 import { alikeIn, type Readout, readoutOf } from '../../judged/readout/readout.ts';
 import { paint } from '../../system/painted.ts';
 import { type ResolvedTheme, resolveSystem, type System } from '../../system/resolve.ts';
@@ -129,7 +130,7 @@ export function* proposeSystems(
   const made = yield* saidAs(proposeInParts(recipe, wanted), (share) => share * 0.2);
   const out: ProposedSystem[] = [];
   let system = resolveSystem(document);
-  let readout: Readout = readoutOf(system);
+  let readout: Readout = readoutOf(system, undefined, underTexts);
   for (const { colors } of made) {
     const hexes = colors.map(([r, g, b]) => hexOfRgb8(r, g, b));
     const commands = basesOf(document, round, hexes).map(

@@ -25,13 +25,13 @@ function derived(doc: ProjectDocument, from: string, way: Derivation) {
 function mendable(doc: ProjectDocument): string[] {
   const system = resolveSystem(doc);
   const theme = system.themes.get('new')!;
-  const measured = doc.pairs.map((pair) => measurePair(theme, pair, groundOf(system, theme)));
+  const measured = doc.pairs.map((pair) => measurePair(system, theme, pair, null));
   const counts = (now: ProjectDocument, role: string) => {
     const s = resolveSystem(now, system);
     const t = s.themes.get('new')!;
     return now.pairs
       .filter(({ foreground, background }) => foreground === role || background === role)
-      .map((pair) => measurePair(t, pair, groundOf(s, t)).passes);
+      .map((pair) => measurePair(s, t, pair, null).passes);
   };
   return measured
     .filter(({ passes, text }) => !passes && text !== null)
@@ -76,12 +76,12 @@ describe('a derived theme', () => {
     (_, id, way, doc) => {
       const { made, next, system, theme } = derived(doc, id, way);
       if (way !== 'glare') {
-        const failing = doc.pairs.filter((pair) => !measurePair(theme, pair, groundOf(system, theme)).passes);
+        const failing = doc.pairs.filter((pair) => !measurePair(system, theme, pair, null).passes);
         expect(made.failing).toEqual(failing.map((pair) => pair.id));
         expect(mendable(next)).toEqual([]);
       } else {
         // Glare asks for more than the pairs do, and so they pass all the more.
-        const passing = doc.pairs.filter((pair) => measurePair(theme, pair, groundOf(system, theme)).passes);
+        const passing = doc.pairs.filter((pair) => measurePair(system, theme, pair, null).passes);
         expect(passing.length).toBeGreaterThanOrEqual(doc.pairs.length - made.failing.length);
       }
     },

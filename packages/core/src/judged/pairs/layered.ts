@@ -2,7 +2,7 @@ import type { Rgba } from '../../contrast/ratio.ts';
 import type { Pair } from '../../document/pairs/pair.ts';
 import type { Picture } from '../../document/pictures/picture.ts';
 import type { Regions } from '../../system/pictures/regions.ts';
-import type { ResolvedTheme } from '../../system/resolve.ts';
+import type { ResolvedTheme, System } from '../../system/resolve.ts';
 import type { Measurement } from './measurement.ts';
 import type { Surface } from './surface.ts';
 
@@ -12,10 +12,17 @@ export interface Around {
   readonly regions: Regions;
 }
 
+/** Where the pairs of a system are looked up. */
+export const aroundOf = ({ document, regions }: System): Around => ({ pictures: document.pictures, regions });
+
 /** What a layered pair comes to; or that what lies under its text is gone, or not there yet. */
 type MeasuredLayers = Measurement | 'gone' | 'awaited';
 
-/** How pairs are measured that have something between ground and text, or a role that a gradient paints. */
+/**
+ * How pairs are measured that have something between ground and text, or a role that a gradient paints: by `underTexts`.
+ * It is handed over, since it needs all that paints gradients and most projects have no such pair; where it is null they
+ * are awaited.
+ */
 export interface LayeredMeasuring {
   readonly measure: (
     pair: Pair,
@@ -30,26 +37,3 @@ export interface LayeredMeasuring {
   /** Whether what a pair was measured from, the roles' own colours aside, is not what it is now. */
   readonly isStale: (theme: ResolvedTheme, measured: Measurement, around: Around) => boolean;
 }
-
-let measuring: LayeredMeasuring | null = null;
-let isCounted = false;
-
-/**
- * Says how layered pairs are measured here: with {@link underTexts}. That comes apart, since it needs all that paints
- * gradients, and most projects have no such pair: until it is there, they are awaited.
- */
-export function measureLayersWith(given: LayeredMeasuring): void {
-  measuring = given;
-  isCounted = true;
-}
-
-/** The same for single pairs that are asked for; whole projects go on awaiting theirs. */
-export function measureSingleLayersWith(given: LayeredMeasuring): void {
-  measuring ??= given;
-}
-
-/** How a single pair is measured; null where that is not there. */
-export const layeredMeasuring = (): LayeredMeasuring | null => measuring;
-
-/** How the pairs of a whole project are; null where they are awaited. */
-export const countedLayers = (): LayeredMeasuring | null => (isCounted ? measuring : null);

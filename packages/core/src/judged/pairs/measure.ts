@@ -1,9 +1,8 @@
 import { contrastRatio, paintedOver, type Rgba, reaches } from '../../contrast/ratio.ts';
 import { isLayered, type Pair, requiredOf } from '../../document/pairs/pair.ts';
-import { NO_REGIONS } from '../../system/pictures/regions.ts';
 import type { ResolvedTheme, System } from '../../system/resolve.ts';
 import { type ResolvedRole, recoloredRoles } from '../../system/roles/resolved-role.ts';
-import { type Around, countedLayers, type LayeredMeasuring, layeredMeasuring } from './layered.ts';
+import { type Around, aroundOf, type LayeredMeasuring } from './layered.ts';
 import type { Measurement } from './measurement.ts';
 import { isGradient, type Surface, surfaceAt, surfaceOf } from './surface.ts';
 
@@ -16,22 +15,20 @@ export function groundOf(system: System, theme: ResolvedTheme): Rgba {
   return color ? paintedOver(color, WHITE) : WHITE;
 }
 
-const NOTHING: Around = { pictures: [], regions: NO_REGIONS };
-
 /**
  * Measures a pair in a theme: the background over the theme's ground, what lies on it and its veil over that, then the
  * foreground, each composited in paint order; then the WCAG ratio against the pair's target, at the worst place. What a
  * gradient paints is worst somewhere along its whole line.
  */
 export function measurePair(
+  system: System,
   theme: ResolvedTheme,
   pair: Pair,
-  beneath: Rgba,
-  around: Around = NOTHING,
+  layers: LayeredMeasuring | null,
 ): Measurement {
   const front = surfaceOf(theme, pair.foreground);
   const back = surfaceOf(theme, pair.background);
-  return measureSurfaces(theme, pair, front, back, beneath, around, layeredMeasuring());
+  return measureSurfaces(theme, pair, front, back, groundOf(system, theme), aroundOf(system), layers);
 }
 
 function measureSurfaces(
@@ -193,8 +190,8 @@ const AT_A_TIME = 50;
 const ahead = new WeakMap<ResolvedTheme, MeasuredTheme>();
 
 /**
- * Measures a whole system, layered pairs too, in many parts, so that it can be done a little at a time; when those are
- * counted ({@link countedLayers}), {@link measureThemeInParts} takes it over.
+ * Measures a whole system, layered pairs too, in many parts, so that it can be done a little at a time;
+ * {@link measureThemeInParts} takes it over once it is given the same `layers`.
  */
 export function* measuredAhead(system: System, layers: LayeredMeasuring): Generator<void, void> {
   for (const theme of system.themes.values()) {
@@ -211,8 +208,8 @@ function* measuredParts(
   theme: ResolvedTheme,
   layers: LayeredMeasuring | null,
 ): Generator<void, MeasuredTheme> {
-  const { pairs, pictures } = system.document;
-  const around: Around = { pictures, regions: system.regions };
+  const { pairs } = system.document;
+  const around = aroundOf(system);
   const beneath = groundOf(system, theme);
   const { front, back } = rolePlaces(pairs, theme.roles.index);
   const measurements: Measurement[] = [];
@@ -238,13 +235,13 @@ function takeAhead(theme: ResolvedTheme, pairs: readonly Pair[]): MeasuredTheme 
 export function* measureThemeInParts(
   system: System,
   theme: ResolvedTheme,
+  layers: LayeredMeasuring | null,
   earlier?: MeasuredTheme,
 ): Generator<void, MeasuredTheme> {
-  const { pairs, pictures } = system.document;
-  const layers = countedLayers();
+  const { pairs } = system.document;
   const before = (layers && takeAhead(theme, pairs)) ?? earlier;
   if (!before) return yield* measuredParts(system, theme, layers);
-  const around: Around = { pictures, regions: system.regions };
+  const around = aroundOf(system);
   const beneath = groundOf(system, theme);
   const sameBeneath = sameColor(before.beneath, beneath);
   const samePairs = pairs === before.pairs;

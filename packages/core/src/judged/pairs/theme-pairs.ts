@@ -7,11 +7,13 @@ import {
   ratioOfLuminances,
   reaches,
 } from '../../contrast/ratio.ts';
+import type { ProjectDocument } from '../../document/document.ts';
 import { stopsOf } from '../../document/gradients/gradient.ts';
 import { groundOfGrowth } from '../../document/links/growth-ground.ts';
 import { isLayered, type Pair, requiredOf } from '../../document/pairs/pair.ts';
 import { fade, type Painted } from '../../system/painted.ts';
 import type { ResolvedTheme, System } from '../../system/resolve.ts';
+import type { LayeredMeasuring } from './layered.ts';
 import { gradientRolesOf, groundOf, measurePair } from './measure.ts';
 
 const luminances = new WeakMap<Rgba, number>();
@@ -61,7 +63,7 @@ export class ThemePairs {
   /** Roles that more depends on than pairs: what lies beneath the page, what a family grows on. */
   private readonly fixed = new Set<string>();
 
-  constructor(system: System, theme: ResolvedTheme) {
+  constructor(system: System, theme: ResolvedTheme, layers: LayeredMeasuring | null) {
     const { document } = system;
     this.pairs = document.pairs;
     this.required = this.pairs.map(requiredOf);
@@ -83,7 +85,11 @@ export class ThemePairs {
     }
     const ofGradients = new Set(gradientRolesOf(theme));
     this.pairs.forEach((pair, i) => {
-      if (isLayered(pair) || this.isOfGradients(pair, ofGradients)) this.addLayered(system, theme, pair, i);
+      if (isLayered(pair) || this.isOfGradients(pair, ofGradients)) {
+        const { over } = measurePair(system, theme, pair, layers);
+        this.layered.set(i, over?.grounds ?? null);
+        this.fixBeneath(document, theme, pair);
+      }
     });
     if (document.ground) this.fixed.add(document.ground);
     for (const { growth } of document.families) {
@@ -98,10 +104,7 @@ export class ThemePairs {
   }
 
   /** A pair with something between ground and text, or painted by a gradient: only its text is looked for another colour of. */
-  private addLayered(system: System, theme: ResolvedTheme, pair: Pair, place: number): void {
-    const { document, regions } = system;
-    const { over } = measurePair(theme, pair, this.beneath, { pictures: document.pictures, regions });
-    this.layered.set(place, over?.grounds ?? null);
+  private fixBeneath(document: ProjectDocument, theme: ResolvedTheme, pair: Pair): void {
     const { foreground, background, veil, backdrop } = pair;
     const painting = [foreground, background].map((role) => theme.roles.get(role)?.gradient);
     if (backdrop?.kind === 'gradient') painting.push(backdrop.gradient);

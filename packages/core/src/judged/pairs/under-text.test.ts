@@ -13,12 +13,8 @@ import { drain } from '../../in-parts/drain.ts';
 import { areaColors } from '../../picture/area-colors.ts';
 import { type Regions, wantedRegions } from '../../system/pictures/regions.ts';
 import { resolveSystem } from '../../system/resolve.ts';
-import { readoutOf } from '../readout/readout.ts';
 import { reportOf } from '../readout/report.ts';
-import { measureLayersWith } from './layered.ts';
-import { underTexts } from './under-text.ts';
-
-measureLayersWith(underTexts);
+import { wholeReadout } from '../readout/whole-readout.fixture.ts';
 
 const HERO: Backdrop = {
   kind: 'gradient',
@@ -39,7 +35,7 @@ const onHero = (more: Partial<Pair>): Pair => ({
 });
 const withHero = (more: Partial<Pair> = {}) => after(SKERRY_LINE, { type: 'addPair', pair: onHero(more) });
 const measured = (doc: ProjectDocument, theme = 'day', regions?: Regions) =>
-  readoutOf(resolveSystem(doc, undefined, regions))
+  wholeReadout(resolveSystem(doc, undefined, regions))
     .measured.get(theme)!
     .measurements.at(-1)!;
 
@@ -74,20 +70,20 @@ describe('a text over a gradient', () => {
       { type: 'renameTheme', theme: 'day', name: 'Morning' },
     ];
     let [now, system] = [doc, resolveSystem(doc)];
-    let readout = readoutOf(system);
+    let readout = wholeReadout(system);
     const seen = new Set([readout.measured.get('day')!.measurements.at(-1)!.ratio]);
     for (const command of commands) {
       now = after(now, command);
       system = resolveSystem(now, system);
-      readout = readoutOf(system, readout);
-      const anew = readoutOf(resolveSystem(now));
+      readout = wholeReadout(system, readout);
+      const anew = wholeReadout(resolveSystem(now));
       const [a, b] = [readout, anew].map((one) => one.measured.get('day')!.measurements.at(-1)!);
       expect([a!.ratio, a!.over?.failing]).toEqual([b!.ratio, b!.over?.failing]);
       expect(readout.passingOverall).toBe(anew.passingOverall);
       seen.add(a!.ratio);
     }
     expect(seen.size).toBeGreaterThan(5);
-    const same = readoutOf(
+    const same = wholeReadout(
       resolveSystem(after(now, { type: 'renameProject', name: 'Other' }), system),
       readout,
     );
@@ -100,7 +96,7 @@ describe('a text over a gradient', () => {
       after(withHero({ veil: 'hero-veil' }), { type: 'removeRole', role: 'hero-veil' }),
       withHero({ backdrop: { kind: 'picture', picture: 'gone', text: HERO.text } }),
     ]) {
-      const readout = readoutOf(resolveSystem(doc));
+      const readout = wholeReadout(resolveSystem(doc));
       expect(measured(doc)).toMatchObject({ ratio: 0, passes: false, text: null, awaited: false });
       expect(readout.broken.some(({ kind, id }) => kind === 'pair' && id === 'hero')).toBe(true);
     }
@@ -140,8 +136,8 @@ describe('a text over a picture', () => {
     expect([ratio, awaited, over!.failing, over!.worst]).toEqual([1, false, 0.25, { x: 3.5, y: 1.5 }]);
     // They come later, and nothing else is measured again.
     const system = resolveSystem(doc);
-    const before = readoutOf(system);
-    const later = readoutOf(resolveSystem(doc, system, regions), before);
+    const before = wholeReadout(system);
+    const later = wholeReadout(resolveSystem(doc, system, regions), before);
     const [was, is] = [before, later].map((one) => one.measured.get('day')!.measurements);
     expect(is!.at(-1)!.over!.failing).toBe(0.25);
     expect(is!.slice(0, -1).every((one, i) => one === was![i])).toBe(true);
@@ -152,7 +148,7 @@ describe('a text over a picture', () => {
 
   it('is offered the least veil with which it passes: a hundredth less does not', () => {
     const system = resolveSystem(doc, undefined, regions);
-    const readout = readoutOf(system);
+    const readout = wholeReadout(system);
     const failing = readout.measured.get('day')!.measurements.at(-1)!;
     const ways = waysOf(readout, failing);
     const way = ways.find(({ key }) => key === 'veil')!;
@@ -171,7 +167,7 @@ describe('a text over a picture', () => {
     });
     expect(measured(less, 'day', regions).passes).toBe(false);
     // Of a veil that is there already, more is offered.
-    const again = readoutOf(resolveSystem(less, undefined, regions));
+    const again = wholeReadout(resolveSystem(less, undefined, regions));
     const more = repairPair(
       again.system,
       again.system.themes.get('day')!,
@@ -194,7 +190,7 @@ describe('a text over a picture', () => {
       { type: 'setLink', role: 'hero-veil', theme: 'day', link: { to: 'color', color: '#80808080' } },
       { type: 'setLink', role: 'hero-text', theme: 'day', link: { to: 'color', color: '#757575' } },
     );
-    const { system, measured: all } = readoutOf(resolveSystem(half, undefined, regions));
+    const { system, measured: all } = wholeReadout(resolveSystem(half, undefined, regions));
     const found = repairPair(system, system.themes.get('day')!, all.get('day')!.measurements.at(-1)!);
     expect(found).toMatchObject({
       kind: 'none',
@@ -210,7 +206,7 @@ describe('repairing all with texts over gradients', () => {
     const doc = withHero({ backdrop: { ...HERO, text: { ...HERO.text, x: 470 } } });
     const all = drain(repairAll(resolveSystem(doc)));
     const next = after(doc, { type: 'batch', label: 'repair', commands: repairCommands(all.repairs) });
-    const [was, is] = [doc, next].map((one) => readoutOf(resolveSystem(one)));
+    const [was, is] = [doc, next].map((one) => wholeReadout(resolveSystem(one)));
     for (const [theme, { measurements }] of was!.measured)
       measurements.forEach(({ passes }, i) => {
         if (passes) expect(is!.measured.get(theme)!.measurements[i]!.passes).toBe(true);
@@ -227,7 +223,7 @@ describe('pairs that are exempt', () => {
   const doc = after(SKERRY_LINE, { type: 'setPair', pair: board, change: { exempt } });
 
   it('are counted neither as passing nor as failing, and keep their ratio and reason in the report', () => {
-    const readout = readoutOf(resolveSystem(doc));
+    const readout = wholeReadout(resolveSystem(doc));
     expect([readout.pairs, readout.exempt, readout.passingOverall]).toEqual([17, 1, 32]);
     const report = reportOf(readout, 1, '');
     expect([report.passing, report.of, report.exempt]).toEqual([32, 34, 1]);

@@ -5,6 +5,7 @@ import { opacityOf, placeOf } from '../../system/families/family-place.ts';
 import { fade, type Painted } from '../../system/painted.ts';
 import type { ResolvedTheme, System } from '../../system/resolve.ts';
 import { type Deficiency, simulate, visionTwins } from '../../vision/simulate.ts';
+import type { LayeredMeasuring } from '../pairs/layered.ts';
 import { ThemePairs } from '../pairs/theme-pairs.ts';
 import { meaningSets } from './meaning.ts';
 
@@ -105,8 +106,9 @@ export function partingOf(
   theme: ResolvedTheme,
   { a, b, deficiency }: ReaderTwins,
   severity: number,
+  layers: LayeredMeasuring | null,
 ): Parting | null {
-  const pairs = new ThemePairs(system, theme);
+  const pairs = new ThemePairs(system, theme, layers);
   let best: { readonly parting: Parting; readonly steps: number } | null = null;
   for (const [role, twin] of [
     [a, b],

@@ -40,7 +40,7 @@ describe('colours that carry meaning', () => {
       deficiency: expect.stringMatching(/deutan|protan/),
     });
     // Plain colours have no family to go along.
-    expect(partingOf(system, day, twins[0]!, 1)).toBeNull();
+    expect(partingOf(system, day, twins[0]!, 1, null)).toBeNull();
     expect(readerTwins(system, day, 0)).toEqual([]);
   });
 
@@ -62,7 +62,7 @@ describe('colours that carry meaning', () => {
         const system = resolveSystem(doc);
         const before = readoutOf(system);
         for (const twin of readerTwins(system, system.themes.get('day')!, 1)) {
-          const parting = partingOf(system, system.themes.get('day')!, twin, 1);
+          const parting = partingOf(system, system.themes.get('day')!, twin, 1, null);
           if (!parting) continue;
           const { role, theme, link } = parting;
           const now = resolveSystem(after(doc, { type: 'setLink', role, theme, link }), system);
@@ -109,7 +109,10 @@ describe('mends', () => {
           for (let mends = 0; ; mends++) {
             expect(mends).toBeLessThan(40);
             const parting = twins
-              .map((one) => ({ one, found: partingOf(system, system.themes.get('day')!, one, severity) }))
+              .map((one) => ({
+                one,
+                found: partingOf(system, system.themes.get('day')!, one, severity, null),
+              }))
               .find(({ found }) => found);
             if (!parting?.found) return;
             const { role, theme, link } = parting.found;

@@ -4,6 +4,7 @@ import type { Pair } from '../../document/pairs/pair.ts';
 import { drain } from '../../in-parts/drain.ts';
 import type { ResolvedFamily } from '../../system/families/resolved-family.ts';
 import type { System } from '../../system/resolve.ts';
+import type { LayeredMeasuring } from '../pairs/layered.ts';
 import { type MeasuredTheme, measureThemeInParts } from '../pairs/measure.ts';
 import type { Measurement } from '../pairs/measurement.ts';
 import { type AlikeRoles, alikeRoles } from './alike.ts';
@@ -24,6 +25,8 @@ export interface ShadeAddress {
 /** The counts of the readout, each with the things it counts. */
 export interface Readout {
   readonly system: System;
+  /** How layered pairs were measured; null where they are awaited. */
+  readonly layers: LayeredMeasuring | null;
   /** Every pair in each theme, by theme id. */
   readonly measured: ReadonlyMap<string, MeasuredTheme>;
   /** Pairs that have something to reach: all but those that are exempt. */
@@ -42,22 +45,30 @@ export interface Readout {
 }
 
 /** Counts what passes, fails and needs a look in a whole system; given an earlier readout, only what has changed since. */
-export function readoutOf(system: System, previous?: Readout): Readout {
-  return drain(readoutInParts(system, previous));
+export function readoutOf(
+  system: System,
+  previous?: Readout,
+  layers: LayeredMeasuring | null = previous?.layers ?? null,
+): Readout {
+  return drain(readoutInParts(system, previous, layers));
 }
 
 /**
  * What {@link readoutOf} does, with a stop after some pairs, so that whoever counts the largest systems can do
  * something else in between. It is of the system it was begun with, whatever happens meanwhile.
  */
-export function* readoutInParts(system: System, previous?: Readout): Generator<void, Readout> {
-  if (previous?.system === system) return previous;
+export function* readoutInParts(
+  system: System,
+  previous?: Readout,
+  layers: LayeredMeasuring | null = previous?.layers ?? null,
+): Generator<void, Readout> {
+  if (previous?.system === system && previous.layers === layers) return previous;
   const measured = new Map<string, MeasuredTheme>();
   const brokenByTheme = new Map<string, BrokenInTheme>();
   const everywhere = brokenEverywhere(system, previous?.everywhere);
   let passingOverall = 0;
   for (const [id, theme] of system.themes) {
-    const now = yield* measureThemeInParts(system, theme, previous?.measured.get(id));
+    const now = yield* measureThemeInParts(system, theme, layers, previous?.measured.get(id));
     measured.set(id, now);
     passingOverall += now.passing;
     brokenByTheme.set(id, brokenIn(theme, everywhere, previous?.brokenByTheme.get(id)));
@@ -67,6 +78,7 @@ export function* readoutInParts(system: System, previous?: Readout): Generator<v
   const exempt = countExempt(system.document.pairs);
   return {
     system,
+    layers,
     measured,
     pairs: system.document.pairs.length - exempt,
     exempt,

@@ -2,7 +2,7 @@ import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import type { Content, Level } from '@mint-lamp/core/contrast/targets';
 import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import type { Pair } from '@mint-lamp/core/document/pairs/pair';
-import { groundOf, measurePair } from '@mint-lamp/core/judged/pairs/measure';
+import { measurePair } from '@mint-lamp/core/judged/pairs/measure';
 import { sampleOf } from '@mint-lamp/core/judged/pairs/sample';
 import { seenShort } from '@mint-lamp/core/judged/readers/seen-pair';
 import clsx from 'clsx';
@@ -11,7 +11,7 @@ import { useNavigate } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { percentOfPeople, WITH } from '../../../links/twins-warning.tsx';
 import { useEditing } from '../../../store/editing.ts';
-import { selectProject, useDocumentPart, useSystem, useTheme } from '../../../store/selectors.ts';
+import { selectProject, useDocumentPart, useLayers, useSystem, useTheme } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
@@ -77,7 +77,7 @@ function Beforehand({ pair }: { pair: Pair }) {
   const system = useSystem();
   const theme = useTheme();
   const severity = useAppSelector((state) => state.interface.severity);
-  const { text, ground, ratio, required, passes } = measurePair(theme, pair, groundOf(system, theme));
+  const { text, ground, ratio, required, passes } = measurePair(system, theme, pair, useLayers());
   if (!text || !ground)
     return <p className="col-span-2 text-sm text-look">One of them has no colour in {theme.theme.name}.</p>;
   const short = seenShort(text, ground, required, severity);

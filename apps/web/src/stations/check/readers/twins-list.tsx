@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { percentOfPeople, WITH } from '../../../links/twins-warning.tsx';
 import { useEditing } from '../../../store/editing.ts';
-import { useProjectId, useSystem, useTheme } from '../../../store/selectors.ts';
+import { useLayers, useProjectId, useSystem, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 
@@ -54,7 +54,11 @@ function Twins({ twins, severity }: { twins: ReaderTwins; severity: number }) {
   const id = useProjectId();
   const { edit } = useEditing();
   const { document } = system;
-  const parting = useMemo(() => partingOf(system, theme, twins, severity), [system, theme, twins, severity]);
+  const layers = useLayers();
+  const parting = useMemo(
+    () => partingOf(system, theme, twins, severity, layers),
+    [system, theme, twins, severity, layers],
+  );
   const colors = [a, b].map((role) => theme.roles.get(role)!.color!);
   const seen = colors.map((color) => {
     const { r, g, b: blue } = simulate(color, deficiency, severity);

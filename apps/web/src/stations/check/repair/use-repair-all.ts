@@ -5,10 +5,8 @@ import type { Readout } from '@mint-lamp/core/judged/readout/readout';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useJob } from '../../../jobs/use-job.ts';
 import { useEditing } from '../../../store/editing.ts';
-import { knownRegions } from '../../../store/known-regions.ts';
-import { selectProject } from '../../../store/selectors.ts';
+import { selectSettledDocument, selectSettledReadout, useRegions } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
-import { readoutOfDocument } from '../../../store/systems.ts';
 
 /** Repairs of all failing pairs, seen on the board until they are taken or left. */
 export interface ProposedRepairs {
@@ -36,11 +34,12 @@ const NONE: readonly LinkRepair[] = [];
 
 /** Works the repairs out in a worker, and shows them as if they were made. */
 export function useRepairAll() {
-  const document = useAppSelector((state) => selectProject(state).document);
+  const document = useAppSelector(selectSettledDocument);
+  const before = useAppSelector(selectSettledReadout);
   const { tryEdit, preview } = useEditing();
   const [asked, setAsked] = useState(false);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const regions = knownRegions();
+  const regions = useRegions();
   const input = useMemo(() => (asked ? { document, regions } : null), [asked, document, regions]);
   const { result, busy, progress, fault, again } = useJob('repairAll', input);
   const repairs = asked && !busy && result ? result.repairs : NONE;
@@ -67,7 +66,7 @@ export function useRepairAll() {
     again,
     repairs,
     failing: result?.failing ?? 0,
-    before: readoutOfDocument(document),
+    before,
     left,
     toggle: (key) =>
       setLeft((old) => {

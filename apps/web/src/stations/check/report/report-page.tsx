@@ -8,8 +8,7 @@ import { useStore } from 'react-redux';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { runJob } from '../../../jobs/run-job.ts';
-import { knownRegions } from '../../../store/known-regions.ts';
-import { selectProject, useProjectId, useReadout } from '../../../store/selectors.ts';
+import { selectProject, selectRegions, useProjectId, useReadout } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
 import { whenSaved } from '../../../store/when-saved.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -40,7 +39,7 @@ export default function ReportPage() {
         revision,
         at: new Date().toISOString(),
         form,
-        regions: knownRegions(),
+        regions: selectRegions(store.getState()),
       });
       save(`${slug(document.name) || 'colours'}-contrast.${form}`, text, type);
     } catch (error) {

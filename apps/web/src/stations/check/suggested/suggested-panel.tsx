@@ -2,12 +2,12 @@ import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import type { DeclinedPair } from '@mint-lamp/core/document/declined/declined-pair';
 import { pairName } from '@mint-lamp/core/document/naming/pair-name';
 import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
-import { groundOf, measurePair } from '@mint-lamp/core/judged/pairs/measure';
+import { measurePair } from '@mint-lamp/core/judged/pairs/measure';
 import type { Suggestion } from '@mint-lamp/core/judged/pairs/suggested-pairs';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { newId, useEditing } from '../../../store/editing.ts';
-import { useSystem, useTheme } from '../../../store/selectors.ts';
+import { useLayers, useSystem, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
 
@@ -46,9 +46,8 @@ function Suggested({ suggestion: { pair, from } }: { suggestion: Suggestion }) {
   const system = useSystem();
   const theme = useTheme();
   const [declining, setDeclining] = useState(false);
-  const { document, regions } = system;
-  const around = { pictures: document.pictures, regions };
-  const { text, ground, ratio, passes } = measurePair(theme, pair, groundOf(system, theme), around);
+  const { document } = system;
+  const { text, ground, ratio, passes } = measurePair(system, theme, pair, useLayers());
   const name = pairName(document, pair);
   const css = (c: typeof text) => (c ? `rgb(${c.r} ${c.g} ${c.b})` : undefined);
   return (

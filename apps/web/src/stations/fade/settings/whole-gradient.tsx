@@ -3,9 +3,8 @@ import { sameJson } from '@mint-lamp/core/document/same';
 import { type GradientShift, NO_SHIFT, shiftedStops } from '@mint-lamp/core/edits/gradients/shifted-stops';
 import { useEffect, useMemo, useState } from 'react';
 import { useEditing } from '../../../store/editing.ts';
-import { selectProject, useTheme } from '../../../store/selectors.ts';
+import { selectSettledSystem, useTheme } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
-import { systemOf } from '../../../store/systems.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Track } from '../../../ui/track.tsx';
 import { straightCss, straightened } from '../bench/straight.ts';
@@ -21,11 +20,10 @@ const signed = (value: number, unit: string) =>
 /** The whole gradient lighter, more colourful, of another hue: seen before it is taken, with how many stops stay linked. */
 export default function WholeGradient({ gradient: id }: { gradient: string }) {
   const { edit, preview } = useEditing();
-  const document = useAppSelector((state) => selectProject(state).document);
   const theme = useTheme().theme.id;
   const [shift, setShift] = useState<GradientShift>(NO_SHIFT);
   // As it is without what is shown here.
-  const system = systemOf(document);
+  const system = useAppSelector(selectSettledSystem);
   const before = system.themes.get(theme)?.gradients.get(id);
   const shifted = useMemo(() => {
     const there = system.themes.get(theme);

@@ -13,7 +13,6 @@ import { areaWithin } from '@mint-lamp/core/gradient/area';
 import { colorsAt, coveredBy } from '@mint-lamp/core/gradient/covered';
 import { paintIn } from '@mint-lamp/core/gradient/geometry';
 import { type CssGradient, placeStops } from '@mint-lamp/core/gradient/model';
-import { measureSingleLayersWith } from '@mint-lamp/core/judged/pairs/layered';
 import { groundOf, measurePair } from '@mint-lamp/core/judged/pairs/measure';
 import { underTexts } from '@mint-lamp/core/judged/pairs/under-text';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
@@ -24,9 +23,6 @@ import { useSystem, useTheme } from '../../../store/selectors.ts';
 import { useSettled } from '../../../store/use-settled.ts';
 import type { BoxSize } from '../preview/purposes.ts';
 import { boxOf, type TextTrial, trialPair } from './text-trial.ts';
-
-// A veil is worked out by measuring pairs under it, also in projects that have none yet.
-measureSingleLayersWith(underTexts);
 
 /** What a text comes to in the box that it stands in. */
 export interface InBox extends WorstOfGrounds {
@@ -106,8 +102,7 @@ export function useTextTrial(
     const next = resolveSystem(result.document, still);
     const there = next.themes.get(theme.theme.id);
     if (!there) return null;
-    const around = { pictures: result.document.pictures, regions: next.regions };
-    const found = veilRepair(next, there, measurePair(there, pair, groundOf(next, there), around));
+    const found = veilRepair(next, there, measurePair(next, there, pair, underTexts));
     if (found?.command.type !== 'batch') return null;
     const { commands } = found.command;
     const laid = applyCommand(result.document, found.command);

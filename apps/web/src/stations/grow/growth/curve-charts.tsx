@@ -5,9 +5,8 @@ import { type KeyboardEvent, memo, type PointerEvent, useMemo, useRef } from 're
 import { useStore } from 'react-redux';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useEditing } from '../../../store/editing.ts';
-import { selectProject } from '../../../store/selectors.ts';
+import { selectSettledSystem } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
-import { systemOf } from '../../../store/systems.ts';
 import type { CurveStep } from './curves-of.ts';
 
 type Channel = 'lightness' | 'chroma' | 'turn';
@@ -221,7 +220,7 @@ function useMovingPoint(family: string, { channel, step: byKey }: Curve, onHold:
   const domain = useRef<readonly [number, number] | null>(null);
   /** The command that puts a step at a value, from the growth as it is in the document. */
   const to = (index: number, value: number) => {
-    const resolved = systemOf(selectProject(store.getState()).document).families.get(family)!;
+    const resolved = selectSettledSystem(store.getState()).families.get(family)!;
     const drawn = drawnFrom(grownOf(resolved));
     const { r, g, b } = resolved.base.color;
     const unit = Math.max(LEAST_CHROMA, rgb8ToOklch(r, g, b)[1]);
