@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
-import { chunkNames } from '../../scripts/build-groups.mjs';
+import { chunkNames } from './chunk-names.ts';
 
 const src = (file: string) => join(import.meta.dirname, 'src', file);
 
