@@ -101,6 +101,7 @@ const CORE_LAYERS = [
 const WEB_LAYERS = [
   ['addresses.ts', 'shortcuts.ts', 'look'],
   ['ui'],
+  ['fetching', 'storing'],
   ['store'],
   ['jobs', 'pixels', 'dragging'],
   ['links', 'scene', 'notes', 'seeing'],

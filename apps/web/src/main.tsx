@@ -3,14 +3,11 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import './look/base.css';
 import { createRouter } from './routes.tsx';
-import { HintProvider } from './ui/hint.tsx';
 import { Toasts } from './ui/toasts.tsx';
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <HintProvider delayDuration={400}>
-      <RouterProvider router={createRouter()} />
-      <Toasts />
-    </HintProvider>
+    <RouterProvider router={createRouter()} />
+    <Toasts />
   </StrictMode>,
 );

@@ -1,8 +1,14 @@
 import type { Checkpoint } from '@mint-lamp/core/wire/checkpoints';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback } from 'react';
 import { useStore } from 'react-redux';
 import { toast } from 'sonner';
-import { listCheckpoints, removeCheckpoint, renameCheckpoint, saveCheckpoint } from '../store/api.ts';
+import { reasonOf } from '../fetching/api.ts';
+import {
+  useCheckpointsQuery,
+  useRemoveCheckpointMutation,
+  useRenameCheckpointMutation,
+  useSaveCheckpointMutation,
+} from '../fetching/checkpoints-api.ts';
 import { useProjectId } from '../store/selectors.ts';
 import type { AppStore } from '../store/store.ts';
 import { whenSaved } from '../store/when-saved.ts';
@@ -19,67 +25,55 @@ export interface Checkpoints {
   readonly remove: (checkpoint: Checkpoint) => Promise<void>;
 }
 
-const reasonOf = (error: unknown) => (error instanceof Error ? error.message : 'That did not work.');
-
 /** The checkpoints of the open project, as the server has them. */
 export function useCheckpoints(): Checkpoints {
-  const id = useProjectId();
+  const project = useProjectId();
   const store = useStore() as AppStore;
-  const [list, setList] = useState<readonly Checkpoint[] | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
-  const again = useCallback(() => {
-    setFault(null);
-    listCheckpoints(id).then(
-      ({ checkpoints }) => setList(checkpoints),
-      (error) => setFault(reasonOf(error)),
-    );
-  }, [id]);
-  useEffect(again, [again]);
+  const { currentData, error, isFetching, refetch } = useCheckpointsQuery(project);
+  const [saveAt] = useSaveCheckpointMutation();
+  const [renameTo] = useRenameCheckpointMutation();
+  const [removeOne] = useRemoveCheckpointMutation();
   const save = useCallback(
     async (name: string) => {
       try {
-        const made = await saveCheckpoint(id, name, await whenSaved(store, id));
-        setList((old) => [made, ...(old ?? [])]);
+        await saveAt({ project, name, revision: await whenSaved(store, project) }).unwrap();
         return null;
-      } catch (error) {
-        return reasonOf(error);
+      } catch (refused) {
+        return reasonOf(refused);
       }
     },
-    [id, store],
+    [project, store, saveAt],
   );
   const rename = useCallback(
     async (checkpoint: string, name: string) => {
-      try {
-        const renamed = await renameCheckpoint(id, checkpoint, name);
-        setList((old) => old?.map((one) => (one.id === checkpoint ? renamed : one)) ?? old);
-        return null;
-      } catch (error) {
-        return reasonOf(error);
-      }
+      const { error: refused } = await renameTo({ project, checkpoint, name });
+      return refused ? reasonOf(refused) : null;
     },
-    [id],
+    [project, renameTo],
   );
   const remove = useCallback(
     async ({ id: checkpoint, name, revision }: Checkpoint) => {
-      try {
-        await removeCheckpoint(id, checkpoint);
-        setList((old) => old?.filter((one) => one.id !== checkpoint) ?? old);
-        const back = async () => {
-          try {
-            const made = await saveCheckpoint(id, name, revision);
-            setList((old) => [made, ...(old ?? [])]);
-          } catch (error) {
-            toast.error(reasonOf(error));
-          }
-        };
-        toast(`The checkpoint ${name} is removed.`, {
-          action: { label: 'Keep it after all', onClick: () => void back() },
-        });
-      } catch (error) {
-        toast.error(reasonOf(error));
+      const { error: refused } = await removeOne({ project, checkpoint });
+      if (refused) {
+        toast.error(reasonOf(refused));
+        return;
       }
+      const back = async () => {
+        const { error: notBack } = await saveAt({ project, name, revision });
+        if (notBack) toast.error(reasonOf(notBack));
+      };
+      toast(`The checkpoint ${name} is removed.`, {
+        action: { label: 'Keep it after all', onClick: () => void back() },
+      });
     },
-    [id],
+    [project, removeOne, saveAt],
   );
-  return { list, fault, again, save, rename, remove };
+  return {
+    list: currentData ?? null,
+    fault: error && !isFetching ? reasonOf(error) : null,
+    again: () => void refetch(),
+    save,
+    rename,
+    remove,
+  };
 }

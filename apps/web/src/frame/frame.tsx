@@ -1,14 +1,16 @@
 import { paintedByGradients } from '@mint-lamp/core/document/coherence/painted-by-gradients';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { Provider } from 'react-redux';
 import { Outlet, useParams } from 'react-router';
 import { ColorDragging } from '../dragging/color-dragging.tsx';
 import { Lamp } from '../lamp/lamp.tsx';
 import { ReadoutLine } from '../readout/readout-line.tsx';
+import { guardArrivals } from '../store/guard-arrivals.ts';
 import { selectDocument } from '../store/selectors.ts';
 import { createStore, useAppSelector } from '../store/store.ts';
 import { Tray } from '../tray/tray.tsx';
 import { useTrayHeight } from '../tray/tray-height.tsx';
+import { HintProvider } from '../ui/hint.tsx';
 import { part } from '../ui/part.tsx';
 import { OpeningPage, useOpenProject } from './open-project.tsx';
 import { ReadOnlyLine } from './read-only-line.tsx';
@@ -29,12 +31,17 @@ interface FrameProps {
 /** @public Fetched with the frame. */
 export { default as FrontDoor } from './front-door.tsx';
 
+// One for as long as the page is open: what is on its way goes on while another project is looked at.
+const store = createStore();
+guardArrivals(store);
+
 /** The frame with its store, which the list of projects does without. */
 export default function ProjectFrame(props: FrameProps) {
-  const [store] = useState(createStore);
   return (
     <Provider store={store}>
-      <Frame {...props} />
+      <HintProvider>
+        <Frame {...props} />
+      </HintProvider>
     </Provider>
   );
 }

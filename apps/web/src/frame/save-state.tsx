@@ -3,9 +3,9 @@ import { Check, CloudOff, Eye, LoaderCircle, RefreshCw, TriangleAlert } from 'lu
 import { useSyncExternalStore } from 'react';
 import type { SaveState } from '../store/project-slice.ts';
 import { selectProject } from '../store/selectors.ts';
-import { countSetAside, watchSetAside } from '../store/set-aside.ts';
 import { useAppSelector } from '../store/store.ts';
-import { keptByPageAlone } from '../store/unsent.ts';
+import { countSetAside, watchSetAside } from '../storing/set-aside.ts';
+import { keptByPageAlone } from '../storing/unsent.ts';
 import { Button } from '../ui/button.tsx';
 import { Hint } from '../ui/hint.tsx';
 import { part } from '../ui/part.tsx';

@@ -1,4 +1,4 @@
-import { lasting } from '../store/storage.ts';
+import { lasting } from '../storing/storage.ts';
 
 const KEY = 'mint-lamp/notations';
 const USUAL = ['hex', 'srgb', 'oklch'];

@@ -1,6 +1,6 @@
 import { formatDistanceToNow } from 'date-fns';
 import { useState } from 'react';
-import { letGoOfUnsent, type WaitingForProject, waitingProjects } from '../store/unsent.ts';
+import { letGoOfUnsent, type WaitingForProject, waitingProjects } from '../storing/unsent.ts';
 import { Button } from '../ui/button.tsx';
 
 const sentence = ({ edits, latest }: WaitingForProject) => {

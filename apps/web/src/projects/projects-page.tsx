@@ -1,54 +1,40 @@
-import type { ListedProject } from '@mint-lamp/core/wire/projects';
-import { useCallback, useEffect, useState } from 'react';
+import { ApiProvider } from '@reduxjs/toolkit/query/react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { createProject, listProjects, ServerError } from '../store/api.ts';
-import { deliverWaiting } from '../store/deliver-waiting.ts';
-import { watchLeftBehind } from '../store/unsent.ts';
+import { api, reasonOf } from '../fetching/api.ts';
+import { useCreateProjectMutation } from '../fetching/projects-api.ts';
 import { Button } from '../ui/button.tsx';
 import { Mark } from '../ui/mark.tsx';
 import { EmptyState } from '../ui/notice.tsx';
+import { part } from '../ui/part.tsx';
 import { SearchField } from '../ui/search-field.tsx';
 import { LeftBehind } from './left-behind.tsx';
 import { ProjectRow } from './project-row.tsx';
-import { RemovedProjects } from './removed-projects.tsx';
-import { SetAside } from './set-aside.tsx';
+import { useProjects } from './use-projects.ts';
 
-const RETRY_MS = 2000;
 /** Projects from which on they can be searched. */
 const SEARCHED_FROM = 2;
+
+// The list is there before what is seldom needed.
+const RemovedProjects = part(async () => ({
+  default: (await import('./removed-projects.tsx')).RemovedProjects,
+}));
+const SetAside = part(async () => ({ default: (await import('./set-aside.tsx')).SetAside }));
 
 /** Letters as they are searched for: without accents, small. */
 const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
-function useProjects() {
-  const [projects, setProjects] = useState<ListedProject[] | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const load = useCallback(async () => {
-    try {
-      const { projects: listed } = await listProjects();
-      setProjects(listed);
-      setProblem(null);
-      // What closed tabs have left behind changes the pictures.
-      if (await deliverWaiting(listed.map(({ id }) => id))) setProjects((await listProjects()).projects);
-    } catch (error) {
-      setProblem(error instanceof ServerError ? error.message : String(error));
-    }
-  }, []);
-  useEffect(() => {
-    void load();
-  }, [load]);
-  useEffect(() => watchLeftBehind(load), [load]);
-  useEffect(() => {
-    if (!problem) return;
-    const timer = setInterval(load, RETRY_MS);
-    return () => clearInterval(timer);
-  }, [problem, load]);
-  return { projects, problem, reload: load };
-}
-
 /** All projects of the owner, each with its real colours. */
 export function ProjectsPage() {
+  return (
+    <ApiProvider api={api}>
+      <Projects />
+    </ApiProvider>
+  );
+}
+
+function Projects() {
   const { projects, problem, reload } = useProjects();
   const [words, setWords] = useState('');
   const shown = projects?.filter(({ name }) => plain(name).includes(plain(words.trim())));
@@ -87,10 +73,10 @@ export function ProjectsPage() {
       )}
       <ul aria-label="Projects" className="mt-4 divide-y divide-hair border-y border-hair">
         {shown?.map((project) => (
-          <ProjectRow key={project.id} project={project} onChanged={reload} />
+          <ProjectRow key={project.id} project={project} />
         ))}
       </ul>
-      {projects && <RemovedProjects removals={projects.length} onChanged={reload} />}
+      {projects && <RemovedProjects />}
     </main>
   );
 }
@@ -98,16 +84,11 @@ export function ProjectsPage() {
 function NewProject() {
   const navigate = useNavigate();
   const [name, setName] = useState('');
-  const [busy, setBusy] = useState(false);
+  const [createProject, { isLoading: busy }] = useCreateProjectMutation();
   const create = async () => {
-    setBusy(true);
-    try {
-      const { id } = await createProject(name.trim());
-      navigate(`/p/${id}/gather`);
-    } catch (error) {
-      toast.error(`The project could not be made: ${error instanceof Error ? error.message : error}`);
-      setBusy(false);
-    }
+    const { data, error } = await createProject(name.trim());
+    if (data) navigate(`/p/${data.id}/gather`);
+    else toast.error(`The project could not be made: ${reasonOf(error)}`);
   };
   return (
     <form

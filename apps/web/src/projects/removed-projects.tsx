@@ -1,37 +1,24 @@
-import { REMOVED_FOR_DAYS, type RemovedProject } from '@mint-lamp/core/wire/projects';
+import { REMOVED_FOR_DAYS } from '@mint-lamp/core/wire/projects';
 import { addDays, formatDistanceToNowStrict } from 'date-fns';
-import { useCallback, useEffect, useState } from 'react';
 import { toast } from 'sonner';
-import { bringBack, letGoForGood, listRemoved } from '../store/api.ts';
+import { reasonOf } from '../fetching/api.ts';
+import {
+  useBringBackMutation,
+  useLetGoForGoodMutation,
+  useRemovedProjectsQuery,
+} from '../fetching/projects-api.ts';
 import { Button } from '../ui/button.tsx';
 import { Confirm } from '../ui/confirm.tsx';
 
-interface RemovedProjectsProps {
-  /** Changes when the list of projects does, which is when this may have. */
-  removals: number;
-  onChanged: () => void;
-}
-
 /** What was removed, and the way back; nothing is shown while there is none. */
-export function RemovedProjects({ removals, onChanged }: RemovedProjectsProps) {
-  const [removed, setRemoved] = useState<readonly RemovedProject[]>([]);
-  const load = useCallback(() => {
-    // The page of projects says already when the server is away.
-    listRemoved().then(
-      ({ projects }) => setRemoved(projects),
-      () => {},
-    );
-  }, []);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: loaded anew when something may have been removed
-  useEffect(load, [load, removals]);
-  const attempt = async (what: () => Promise<void>) => {
-    try {
-      await what();
-      load();
-      onChanged();
-    } catch (error) {
-      toast.error(error instanceof Error ? error.message : String(error));
-    }
+export function RemovedProjects() {
+  // The page of projects says already when the server is away.
+  const { data: removed = [] } = useRemovedProjectsQuery();
+  const [bringBack] = useBringBackMutation();
+  const [letGoForGood] = useLetGoForGoodMutation();
+  const attempt = async (answer: PromiseLike<{ error?: unknown }>) => {
+    const { error } = await answer;
+    if (error) toast.error(reasonOf(error));
   };
   if (!removed.length) return null;
   return (
@@ -54,7 +41,7 @@ export function RemovedProjects({ removals, onChanged }: RemovedProjectsProps) {
                 })}
               </span>
             </span>
-            <Button onClick={() => attempt(() => bringBack(id))} aria-label={`Bring back ${name}`}>
+            <Button onClick={() => attempt(bringBack(id))} aria-label={`Bring back ${name}`}>
               Bring back
             </Button>
             <Confirm
@@ -66,7 +53,7 @@ export function RemovedProjects({ removals, onChanged }: RemovedProjectsProps) {
               }
               yes="Let go for good"
               no="Keep it"
-              onYes={() => attempt(() => letGoForGood(id))}
+              onYes={() => attempt(letGoForGood(id))}
             >
               Let go of <b>{name}</b> with all its colours, pictures and history? This cannot be undone.
             </Confirm>

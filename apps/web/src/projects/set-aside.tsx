@@ -5,7 +5,7 @@ import {
   type SetAsideEdit,
   tryAgain,
   watchSetAside,
-} from '../store/set-aside.ts';
+} from '../storing/set-aside.ts';
 import { Button } from '../ui/button.tsx';
 import { CopyButton } from '../ui/copy-button.tsx';
 

@@ -1,7 +1,8 @@
-import { loadProject, ServerError, sendCommands } from './api.ts';
+import { ServerError } from '../fetching/ask.ts';
+import { loadProject, sendCommands } from '../fetching/document-requests.ts';
+import { forgetUnsent, readUnsent, waitingProjects } from '../storing/unsent.ts';
 import { firstPart } from './parts.ts';
 import { tellDropped, tellSetAside } from './telling.ts';
-import { forgetUnsent, readUnsent, waitingProjects } from './unsent.ts';
 
 /**
  * Sends what closed tabs have left behind, for the projects among `existing`; a project's own page does so too

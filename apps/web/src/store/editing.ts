@@ -5,6 +5,7 @@ import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { faultOfTexts } from '@mint-lamp/core/document/naming/names';
 import { useCallback, useMemo } from 'react';
 import { toast } from 'sonner';
+import { keptByPageAlone, rememberUnsent } from '../storing/unsent.ts';
 import { withNames } from './following-names.ts';
 import { inPieces } from './parts.ts';
 import { edited, type HistoryStep, previewed, stepDropped } from './project-slice.ts';
@@ -12,7 +13,6 @@ import { selectProject } from './selectors.ts';
 import { type AppDispatch, type AppState, useAppDispatch } from './store.ts';
 import { takenAlong } from './taken-along.ts';
 import { askAboutOthers, tellNotKept } from './telling.ts';
-import { keptByPageAlone, rememberUnsent } from './unsent.ts';
 
 type Thunk<T> = (dispatch: AppDispatch, getState: () => AppState) => T;
 

@@ -1,6 +1,6 @@
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
+import { ofTab } from '../storing/storage.ts';
 import type { HistoryStep, ProjectState } from './project-slice.ts';
-import { ofTab } from './storage.ts';
 import type { AppStore } from './store.ts';
 
 /**
@@ -45,7 +45,7 @@ function fits({ revision, unsent }: Listed, now: NowOpened): boolean {
 export async function recallHistory(projectId: string, now: NowOpened): Promise<History> {
   const text = ofTab.read(key(projectId));
   if (!text) return NOTHING;
-  const { bringKept } = await import('./kept-commands.ts');
+  const { bringKept } = await import('../storing/kept-commands.ts');
   try {
     const listed: Listed = JSON.parse(text);
     if (!fits(listed, now)) return NOTHING;

@@ -1,6 +1,6 @@
 import { type Command, type SimpleCommand, workOf } from '@mint-lamp/core/document/commands/command';
 import { MOST_IN_REQUEST } from '@mint-lamp/core/wire/projects';
-import type { UnsentCommand } from './unsent.ts';
+import type { UnsentCommand } from '../storing/unsent.ts';
 
 /** Commands that are sent at once, at most. */
 const MOST_COMMANDS = 200;

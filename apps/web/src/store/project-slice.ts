@@ -3,7 +3,7 @@ import type { Command } from '@mint-lamp/core/document/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { LoadedProject, LoggedCommand, ProjectNews } from '@mint-lamp/core/wire/projects';
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
-import type { UnsentCommand } from './unsent.ts';
+import type { UnsentCommand } from '../storing/unsent.ts';
 
 export type SaveState = 'saved' | 'saving' | 'away' | 'gone' | 'outdated';
 

@@ -6,15 +6,15 @@ import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 import type { LoggedCommand } from '@mint-lamp/core/wire/projects';
 import { toast } from 'sonner';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { MemoryStorage } from '../storing/memory-storage.fixture.ts';
+import { listSetAside, tryAgain } from '../storing/set-aside.ts';
+import { keptByPageAlone, rememberUnsent } from '../storing/unsent.ts';
 import { deliverWaiting } from './deliver-waiting.ts';
 import { edit, preview, step } from './editing.ts';
 import { themeChosen } from './interface-slice.ts';
-import { MemoryStorage } from './memory-storage.fixture.ts';
 import { closed, opened } from './project-slice.ts';
 import { keepSaved } from './saving.ts';
-import { listSetAside, tryAgain } from './set-aside.ts';
 import { type AppStore, createStore } from './store.ts';
-import { keptByPageAlone, rememberUnsent } from './unsent.ts';
 import { whenSaved } from './when-saved.ts';
 
 vi.mock('sonner', () => ({ toast: Object.assign(vi.fn(), { error: vi.fn(), warning: vi.fn() }) }));

@@ -1,13 +1,10 @@
 import { describeCommand } from '@mint-lamp/core/document/commands/describe';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { ProjectNews } from '@mint-lamp/core/wire/projects';
-import { loadNews, loadProject, ServerError, sendCommands } from './api.ts';
-import { Parcels } from './parts.ts';
-import { advanced, type HistoryStep, isOver, opened, savingChanged, takenOn } from './project-slice.ts';
-import { followRevisions } from './revisions.ts';
-import { watchSetAside } from './set-aside.ts';
-import type { AppStore } from './store.ts';
-import { tellDropped, tellFailing, tellInterrupted, tellSetAside, tellTooLarge } from './telling.ts';
+import { ServerError } from '../fetching/ask.ts';
+import { loadNews, loadProject, sendCommands } from '../fetching/document-requests.ts';
+import { followRevisions } from '../fetching/revisions.ts';
+import { watchSetAside } from '../storing/set-aside.ts';
 import {
   forgetUnsent,
   keptByPageAlone,
@@ -16,7 +13,11 @@ import {
   setAsideUnsent,
   type UnsentCommand,
   watchLeftBehind,
-} from './unsent.ts';
+} from '../storing/unsent.ts';
+import { Parcels } from './parts.ts';
+import { advanced, type HistoryStep, isOver, opened, savingChanged, takenOn } from './project-slice.ts';
+import type { AppStore } from './store.ts';
+import { tellDropped, tellFailing, tellInterrupted, tellSetAside, tellTooLarge } from './telling.ts';
 
 /** Answers that say that what was sent is wrong; any other refusal may pass. */
 const MALFORMED = new Set([400, 422]);

@@ -1,14 +1,23 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
+import { api } from '../fetching/api.ts';
+import { arrivalsReducer } from './arrivals-slice.ts';
 import { interfaceReducer } from './interface-slice.ts';
 import { projectReducer } from './project-slice.ts';
 import { underTextsReducer } from './under-texts-slice.ts';
 
 export function createStore() {
   return configureStore({
-    reducer: { project: projectReducer, interface: interfaceReducer, underTexts: underTextsReducer },
+    reducer: {
+      [api.reducerPath]: api.reducer,
+      project: projectReducer,
+      interface: interfaceReducer,
+      arrivals: arrivalsReducer,
+      underTexts: underTextsReducer,
+    },
     // The checks walk the whole document at each action; the core's own tests cover what they would find.
-    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
+    middleware: (defaults) =>
+      defaults({ serializableCheck: false, immutableCheck: false }).concat(api.middleware),
   });
 }
 

@@ -1,6 +1,6 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { type PointerEvent, useEffect, useState } from 'react';
-import { lasting } from '../store/storage.ts';
+import { lasting } from '../storing/storage.ts';
 import { IconButton } from '../ui/icon-button.tsx';
 
 const LOWEST_PX = 68;

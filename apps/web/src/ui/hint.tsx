@@ -1,7 +1,12 @@
 import { Tooltip } from 'radix-ui';
 import type { ReactElement, ReactNode } from 'react';
 
-export const HintProvider = Tooltip.Provider;
+const DELAY_MS = 400;
+
+/** Hints need it around them; with it the next one comes at once while one is shown. */
+export function HintProvider({ children }: { children: ReactNode }) {
+  return <Tooltip.Provider delayDuration={DELAY_MS}>{children}</Tooltip.Provider>;
+}
 
 /** A short explanation on hover and focus of the one element inside. */
 export function Hint({ text, children }: { text: ReactNode; children: ReactElement }) {

@@ -1,4 +1,4 @@
-import { lasting } from '../../store/storage.ts';
+import { lasting } from '../../storing/storage.ts';
 
 /** Which theme was switched on in a project, so that a reload shows what was seen before. */
 const key = (projectId: string) => `mint-lamp/theme/${projectId}`;

@@ -1,7 +1,7 @@
 import type { Link } from '@mint-lamp/core/document/links/link';
 import { useState } from 'react';
 import { ShadeRack } from '../../../links/shade-rack.tsx';
-import { ofTab } from '../../../store/storage.ts';
+import { ofTab } from '../../../storing/storage.ts';
 
 const OPEN = 'mint-lamp/rack-open';
 

@@ -1,5 +1,5 @@
 import { useCallback, useState } from 'react';
-import { ofTab } from '../../../store/storage.ts';
+import { ofTab } from '../../../storing/storage.ts';
 
 const FOLDED = 'mint-lamp/folded-groups';
 

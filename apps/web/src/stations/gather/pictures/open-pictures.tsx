@@ -1,9 +1,8 @@
-import type { LibraryAnswer } from '@mint-lamp/core/wire/pictures';
 import { FolderOpen } from 'lucide-react';
-import { useEffect, useId, useRef, useState } from 'react';
-import { listLibrary } from '../../../store/api.ts';
+import { useId, useRef, useState } from 'react';
+import { useLibraryQuery } from '../../../fetching/library-api.ts';
 import { Button } from '../../../ui/button.tsx';
-import { filesOf } from './arrivals.ts';
+import { filesOf } from './files-of.ts';
 import { useIncoming } from './use-incoming.ts';
 
 const ACCEPTED = 'image/png,image/jpeg,image/webp,image/avif,image/gif,image/svg+xml';
@@ -14,20 +13,8 @@ export function OpenPictures() {
   const picker = useRef<HTMLInputElement>(null);
   const id = useId();
   const [address, setAddress] = useState('');
-  const [library, setLibrary] = useState<LibraryAnswer['pictures']>([]);
-  useEffect(() => {
-    let over = false;
-    listLibrary().then(
-      ({ pictures }) => {
-        if (!over) setLibrary(pictures);
-      },
-      // Without an answer there is no library, and the rest works.
-      () => {},
-    );
-    return () => {
-      over = true;
-    };
-  }, []);
+  // Without an answer there is no library, and the rest works.
+  const { data: library = [] } = useLibraryQuery();
   const fromAddress = () => {
     if (!address.trim()) return;
     void incoming([{ from: 'address', address: address.trim() }]);

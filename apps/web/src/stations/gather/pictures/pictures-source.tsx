@@ -1,17 +1,17 @@
 import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import { Trash2, X } from 'lucide-react';
-import { useStore } from 'react-redux';
 import { Link, useNavigate } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
-import { pictureAddress } from '../../../store/api.ts';
+import { pictureAddress } from '../../../fetching/send-picture.ts';
+import { type Arrival, dropped } from '../../../store/arrivals-slice.ts';
+import { tryAgain } from '../../../store/arriving.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { useDocumentPart, useProjectId } from '../../../store/selectors.ts';
-import type { AppStore } from '../../../store/store.ts';
+import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { EmptyState } from '../../../ui/notice.tsx';
 import { GatherHeader } from '../gather-header.tsx';
-import { type Arrival, dropArrival, tryAgain, useArrivals } from './arrivals.ts';
 import { PictureDesk } from './desk/picture-desk.tsx';
 import { OpenPictures } from './open-pictures.tsx';
 import { TakeFiles } from './take-files.tsx';
@@ -25,7 +25,7 @@ export default function PicturesSource({ view }: { view: string | null }) {
 function AllPictures() {
   const pictures = useDocumentPart('pictures');
   const projectId = useProjectId();
-  const arrivals = useArrivals(projectId);
+  const arrivals = useAppSelector((state) => state.arrivals).filter((one) => one.projectId === projectId);
   return (
     <TakeFiles className="relative flex min-h-full flex-col">
       <GatherHeader
@@ -60,11 +60,11 @@ function AllPictures() {
 }
 
 function ArrivalLine({ arrival }: { arrival: Arrival }) {
-  const store = useStore() as AppStore;
+  const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const { name, fault, progress, projectId } = arrival;
   const again = async () => {
-    const id = await tryAgain(store, arrival);
+    const id = await dispatch(tryAgain(arrival));
     if (id) navigate(addressOf(projectId, 'gather', 'pictures', id));
   };
   if (fault)
@@ -76,7 +76,7 @@ function ArrivalLine({ arrival }: { arrival: Arrival }) {
         <Button small onClick={() => void again()}>
           Try again
         </Button>
-        <IconButton small label={`Let go of ${name}`} onClick={() => dropArrival(arrival.id)}>
+        <IconButton small label={`Let go of ${name}`} onClick={() => dispatch(dropped(arrival.id))}>
           <X aria-hidden className="size-4" />
         </IconButton>
       </li>

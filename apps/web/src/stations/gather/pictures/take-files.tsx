@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useState } from 'react';
-import { filesOf } from './arrivals.ts';
+import { filesOf } from './files-of.ts';
 import { useIncoming } from './use-incoming.ts';
 
 /** A part of the station that takes pictures that are dropped on it; pasted ones are taken from anywhere. */

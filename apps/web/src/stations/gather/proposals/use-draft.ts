@@ -1,7 +1,7 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { Keeping } from '@mint-lamp/core/edits/rounds/kept';
 import { useEffect, useState } from 'react';
-import { ofTab } from '../../../store/storage.ts';
+import { ofTab } from '../../../storing/storage.ts';
 
 /** What the next round is asked for. */
 export interface Draft extends Keeping {

@@ -10,7 +10,8 @@ import { paint } from '@mint-lamp/core/system/painted';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
 import type { ShelfSet } from '@mint-lamp/core/wire/shelf';
 import { useId, useState } from 'react';
-import { publishSet } from '../../../store/api.ts';
+import { reasonOf } from '../../../fetching/api.ts';
+import { usePublishSetMutation } from '../../../fetching/shelf-api.ts';
 import { useSystem, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
@@ -99,20 +100,13 @@ export function PublishDialog({ onClose, onDone }: { onClose: () => void; onDone
   const what = all.find((one) => one.key === key);
   const [name, setName] = useState<string | null>(null);
   const [words, setWords] = useState('');
-  const [busy, setBusy] = useState(false);
-  const [fault, setFault] = useState<string | null>(null);
+  const [publishSet, { isLoading: busy, error }] = usePublishSetMutation();
   const made = what?.make() ?? null;
   const shownName = name ?? what?.name ?? '';
   const publish = async () => {
     if (!made) return;
-    setBusy(true);
-    setFault(null);
-    try {
-      onDone(await publishSet({ name: shownName.trim(), words: words.trim(), ...made }));
-    } catch (error) {
-      setFault((error as Error).message);
-      setBusy(false);
-    }
+    const { data } = await publishSet({ name: shownName.trim(), words: words.trim(), ...made });
+    if (data) onDone(data);
   };
   return (
     <Dialog
@@ -169,9 +163,9 @@ export function PublishDialog({ onClose, onDone }: { onClose: () => void; onDone
               className="h-8 w-full rounded-md border border-control bg-raised px-2"
             />
           </div>
-          {fault && (
+          {error && (
             <p role="alert" className="text-fail">
-              {fault}
+              {reasonOf(error)}
             </p>
           )}
           <Button

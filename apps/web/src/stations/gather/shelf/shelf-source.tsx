@@ -5,9 +5,16 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
-import { countAdopted, favourSet, takeBackSet } from '../../../store/api.ts';
+import { reasonOf } from '../../../fetching/api.ts';
+import {
+  type ShelfSearch,
+  useCountAdoptedMutation,
+  useFavourSetMutation,
+  useShelfInfiniteQuery,
+  useTakeBackSetMutation,
+} from '../../../fetching/shelf-api.ts';
 import { useProjectId } from '../../../store/selectors.ts';
-import { ofTab } from '../../../store/storage.ts';
+import { ofTab } from '../../../storing/storage.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
@@ -21,7 +28,6 @@ import { AdoptSet } from './adopt-set.tsx';
 import { NamesSearch } from './names-search.tsx';
 import { PublishDialog } from './publish-dialog.tsx';
 import { SetCard } from './set-card.tsx';
-import { type ShelfSearch, useShelf } from './use-shelf.ts';
 
 const ORDER_WORDS = { new: 'Newest first', adopted: 'Most adopted', favoured: 'Most favoured' } as const;
 const ORDERS = SHELF_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }));
@@ -87,41 +93,34 @@ function Sets() {
   const [only, setOnly] = useState<ShelfSearch['only']>('all');
   const resting = useResting(words.trim());
   const search = useMemo(() => ({ words: resting, near, order, only }), [resting, near, order, only]);
-  const shelf = useShelf(search);
+  const { data, error, isFetching, hasNextPage, fetchNextPage, refetch } = useShelfInfiniteQuery(search);
+  const sets = useMemo(() => data?.pages.flatMap((page) => page.sets) ?? [], [data]);
+  const fault = error && !isFetching ? reasonOf(error) : null;
+  const again = () => void (hasNextPage ? fetchNextPage() : refetch());
+  const [favourSet] = useFavourSetMutation();
+  const [takeBackSet] = useTakeBackSetMutation();
+  const [countAdopted] = useCountAdoptedMutation();
   const [adopting, setAdopting] = useState<ShelfSet | null>(null);
-  const latest = useRef(shelf);
-  latest.current = shelf;
 
-  const onFavour = useCallback((set: ShelfSet) => {
-    const favourite = !set.favourite;
-    const part = (on: boolean) => ({
-      favourite: on,
-      favoured: set.favoured + (on ? 1 : 0) - (set.favourite ? 1 : 0),
-    });
-    latest.current.change(set.id, part(favourite));
-    const sent = favourSet(set.id, favourite);
-    latest.current.sending(sent);
-    sent.catch((error: Error) => {
-      latest.current.change(set.id, part(set.favourite));
-      toast.error(error.message);
-    });
-  }, []);
-  const onTakeBack = useCallback((set: ShelfSet) => {
-    const sent = takeBackSet(set.id);
-    latest.current.sending(sent);
-    sent.then(
-      () => {
-        latest.current.change(set.id, null);
-        toast(`${set.name} is off the shelf`);
-      },
-      (error: Error) => toast.error(error.message),
-    );
-  }, []);
+  const onFavour = useCallback(
+    async ({ id: set, favourite }: ShelfSet) => {
+      const { error: refused } = await favourSet({ id: set, on: !favourite });
+      if (refused) toast.error(reasonOf(refused));
+    },
+    [favourSet],
+  );
+  const onTakeBack = useCallback(
+    async ({ id: set, name }: ShelfSet) => {
+      const { error: refused } = await takeBackSet(set);
+      if (refused) toast.error(reasonOf(refused));
+      else toast(`${name} is off the shelf`);
+    },
+    [takeBackSet],
+  );
   const counted = (set: ShelfSet) => {
     setAdopting(null);
-    shelf.change(set.id, { adopted: set.adopted + 1 });
     // A count that does not arrive is no reason to trouble anyone.
-    countAdopted(set.id).catch(() => {});
+    void countAdopted(set.id);
   };
 
   return (
@@ -156,9 +155,9 @@ function Sets() {
         <Choice label="Order" value={order} options={ORDERS} className="w-36" onChange={setOrder} />
         <Choice label="Which" value={only} options={ONLY} className="w-40" onChange={setOnly} />
       </search>
-      <section aria-label="Sets" aria-busy={shelf.busy} className="px-5 pb-5">
-        {shelf.fault && !shelf.sets.length && <Failure fault={shelf.fault} onAgain={shelf.again} />}
-        {!shelf.sets.length && !shelf.busy && !shelf.fault && (
+      <section aria-label="Sets" aria-busy={isFetching} className="px-5 pb-5">
+        {fault && !sets.length && <Failure fault={fault} onAgain={again} />}
+        {!sets.length && !isFetching && !fault && (
           <EmptyState title="Nothing like that on the shelf">
             Try fewer words, another colour, or all sets.
           </EmptyState>
@@ -167,7 +166,7 @@ function Sets() {
           aria-label="Sets on the shelf"
           className="grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-5"
         >
-          {shelf.sets.map((set) => (
+          {sets.map((set) => (
             <SetCard
               key={set.id}
               set={set}
@@ -177,10 +176,18 @@ function Sets() {
             />
           ))}
         </ul>
-        {shelf.fault && shelf.sets.length > 0 ? (
-          <Failure fault={shelf.fault} onAgain={shelf.again} />
+        {fault && sets.length > 0 ? (
+          <Failure fault={fault} onAgain={again} />
         ) : (
-          shelf.more && <LoadMore busy={shelf.busy} onMore={shelf.loadMore} />
+          // A page that failed is asked for when somebody says so, and not for as long as its place is in sight.
+          hasNextPage && (
+            <LoadMore
+              busy={isFetching}
+              onMore={() => {
+                if (!isFetching && !error) void fetchNextPage();
+              }}
+            />
+          )
         )}
       </section>
       {adopting && (

@@ -6,7 +6,7 @@ import { follow, NO_ROLE } from '@mint-lamp/core/system/follow';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
 import { useCallback, useRef, useState } from 'react';
 import { useSystem, useTheme } from '../../../store/selectors.ts';
-import { ofTab } from '../../../store/storage.ts';
+import { ofTab } from '../../../storing/storage.ts';
 
 /** What the marks are drawn against. */
 export interface RailGround {

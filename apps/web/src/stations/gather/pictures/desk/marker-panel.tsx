@@ -5,7 +5,7 @@ import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { useEditing } from '../../../../store/editing.ts';
-import { ofTab } from '../../../../store/storage.ts';
+import { ofTab } from '../../../../storing/storage.ts';
 import { Button } from '../../../../ui/button.tsx';
 import { Choice } from '../../../../ui/choice.tsx';
 import { ColorChip } from '../../../../ui/color-chip.tsx';

@@ -7,7 +7,7 @@ import { createPortal } from 'react-dom';
 import type { OpenedPicture } from '../../../../pixels/opened-picture.ts';
 import type { Light } from '../../../../pixels/pixel-worker.ts';
 import { newId, useEditing } from '../../../../store/editing.ts';
-import { ofTab } from '../../../../store/storage.ts';
+import { ofTab } from '../../../../storing/storage.ts';
 import { Tabs } from '../../../../ui/tabs.tsx';
 import { useTaking } from '../../taking/use-taking.ts';
 import { AimLayer } from './aim-layer.tsx';

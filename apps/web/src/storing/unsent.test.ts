@@ -2,12 +2,12 @@ import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { afterEach, beforeEach, describe, expect, it, test, vi } from 'vitest';
-import { step as stepBy, tryEdit } from './editing.ts';
-import { keepHistory, recallHistory } from './history-memory.ts';
+import { step as stepBy, tryEdit } from '../store/editing.ts';
+import { keepHistory, recallHistory } from '../store/history-memory.ts';
+import { type HistoryStep, opened } from '../store/project-slice.ts';
+import { type AppStore, createStore } from '../store/store.ts';
 import { MemoryStorage } from './memory-storage.fixture.ts';
-import { type HistoryStep, opened } from './project-slice.ts';
 import { countSetAside, letGoOfSetAside, listSetAside, tryAgain, watchSetAside } from './set-aside.ts';
-import { type AppStore, createStore } from './store.ts';
 import {
   forgetUnsent,
   keptByPageAlone,
