@@ -4,7 +4,7 @@ import { gzipSync } from 'node:zlib';
 import { ROOT } from './setup/run.mjs';
 
 // What each route loads first, from the build's own manifest: script, gzipped, with all that it imports before it can
-// run. Prints what each comes to, and fails where one is over its budget.
+// run. Prints what each comes to, and fails where one is over its budget, or where files need each other.
 const DIST = join(ROOT, 'apps/web/dist');
 const STATIONS = ['gather', 'grow', 'assign', 'check', 'fade', 'stage', 'deliver'];
 const BUDGETS = { 'the list of projects': 165, 'an open project': 290 };
@@ -42,6 +42,22 @@ const routes = {
 };
 
 const breaches = [];
+
+// Files that need each other run in an order that depends on which of them arrives first.
+const state = new Map();
+function visit(key, path) {
+  if (state.get(key) === 'done') return;
+  const at = path.indexOf(key);
+  if (at !== -1) {
+    const files = [...path.slice(at), key].map((one) => manifest[one].file);
+    breaches.push(`files of the build need each other: ${files.join(' → ')}`);
+    return;
+  }
+  for (const next of manifest[key].imports ?? []) visit(next, [...path, key]);
+  state.set(key, 'done');
+}
+for (const key of Object.keys(manifest)) visit(key, []);
+
 for (const [name, files] of Object.entries(routes)) {
   const kB = sum(files);
   console.log(`${name}: ${kB.toFixed(1)} of ${BUDGETS[name]} kB`);

@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
-import { chunkNames } from './chunk-names.ts';
+import { chunkGroups } from './chunk-groups.ts';
 
 const src = (file: string) => join(import.meta.dirname, 'src', file);
 
@@ -18,16 +18,11 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         codeSplitting: {
-          includeDependenciesRecursively: false,
-          groups: [
-            {
-              name: chunkNames({
-                first: src('main.tsx'),
-                list: src('projects/projects-page.tsx'),
-                project: src('frame/frame.tsx'),
-              }),
-            },
-          ],
+          groups: chunkGroups({
+            first: src('main.tsx'),
+            list: src('projects/projects-page.tsx'),
+            project: src('frame/frame.tsx'),
+          }),
         },
       },
     },
