@@ -109,7 +109,7 @@ export async function onServer({ address }: Stack, id: string) {
 }
 
 export async function expectSaved(page: Page): Promise<void> {
-  await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved');
+  await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'idle');
 }
 
 /** Adds a colour to the tray by typing, as fast as the interface takes it. */

@@ -206,7 +206,7 @@ test('every edit shown as saved is there, once, after server and database are ki
     for (let i = 0; i < count; i++) {
       n += 1;
       await addColor(page, `#00${n.toString(16).padStart(4, '0')}`);
-      if ((await page.locator('[data-saving]').getAttribute('data-saving')) === 'saved')
+      if ((await page.locator('[data-saving]').getAttribute('data-saving')) === 'idle')
         for (let k = 1; k <= n; k++) shownAsSaved.add(`#00${k.toString(16).padStart(4, '0')}`);
     }
   };

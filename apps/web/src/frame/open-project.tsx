@@ -10,7 +10,6 @@ import { surroundIsOn } from '../look/dress.ts';
 import { keepHistory, recallHistory } from '../store/history-memory.ts';
 import { projectChanged, selected, surroundSwitched, themeChosen } from '../store/interface-slice.ts';
 import { closed, type Opened, opened } from '../store/project-slice.ts';
-import { keepSaved } from '../store/saving.ts';
 import type { AppStore } from '../store/store.ts';
 import { tellSetAside } from '../store/telling.ts';
 import { readUnsent } from '../storing/unsent.ts';
@@ -67,9 +66,8 @@ export function useOpenProject(projectId: string): ServerError | null {
         store.dispatch(opened(toOpen));
         const first = toOpen.document.families[0];
         if (first) store.dispatch(selected({ kind: 'base', family: first.id }));
-        // What can only be looked at is neither sent nor followed.
         if (toOpen.readOnly) return;
-        ends.push(keepHistory(store), keepSaved(store, projectId));
+        ends.push(keepHistory(store));
       } catch (error) {
         if (left || !(error instanceof ServerError)) throw error;
         setProblem(error);

@@ -1,7 +1,8 @@
 import clsx from 'clsx';
 import { Check, CloudOff, Eye, LoaderCircle, RefreshCw, TriangleAlert } from 'lucide-react';
 import { useSyncExternalStore } from 'react';
-import type { SaveState } from '../store/project-slice.ts';
+import type { ProjectState } from '../store/project-slice.ts';
+import { isOver } from '../store/saving-state.ts';
 import { selectProject } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { countSetAside, watchSetAside } from '../storing/set-aside.ts';
@@ -16,18 +17,21 @@ const SetAside = part(async () => ({ default: (await import('../projects/set-asi
 type Shown = readonly [icon: typeof Check, text: string, hint: string];
 
 /** Every state in a word or two, and in a sentence. */
-function shownOf(saving: SaveState, waiting: number, unkept: number): Shown {
+function shownOf({ saving, unsent, readOnly }: ProjectState, unkept: number): Shown {
+  const waiting = unsent.length;
   const edits = waiting === 1 ? '1 edit' : `${waiting} edits`;
-  if (unkept && saving !== 'saved')
+  if (unkept && saving !== 'idle')
     return [
       TriangleAlert,
       unkept === 1 ? '1 edit not kept' : `${unkept} edits not kept`,
       'This browser’s storage is full or forbidden, so these edits live in this page alone: closing it would lose them. Leave it open until "Saved" shows; they are sent first of all when the server is back.',
     ];
   switch (saving) {
-    case 'saved':
+    case 'idle':
       return [Check, 'Saved', 'Everything has reached the server.'];
-    case 'saving':
+    case 'waiting':
+    case 'sending':
+    case 'refused':
       return [LoaderCircle, 'Saving', `${edits} on the way to the server.`];
     case 'away':
       return [
@@ -47,24 +51,22 @@ function shownOf(saving: SaveState, waiting: number, unkept: number): Shown {
         waiting ? `Removed, ${edits} kept here` : 'Removed',
         'This project was removed. For 30 days it can be brought back from the page of all projects; there unsent edits can be let go, too.',
       ];
+    case 'read-only':
+      return [Eye, 'Only to look at', readOnly ?? ''];
   }
 }
 
 /** Whether everything has reached the server, in words. */
 export function SaveStateText() {
-  const saving = useAppSelector((state) => selectProject(state).saving);
-  const waiting = useAppSelector((state) => selectProject(state).unsent.length);
-  const readOnly = useAppSelector((state) => selectProject(state).readOnly);
+  const { saving } = useAppSelector(selectProject);
   const unkept = useAppSelector((state) => keptByPageAlone(selectProject(state).id));
-  const [Icon, text, hint]: Shown = readOnly
-    ? [Eye, 'Only to look at', readOnly]
-    : shownOf(saving, waiting, unkept);
-  const calm = saving === 'saved' || saving === 'saving';
+  const [Icon, text, hint] = shownOf(useAppSelector(selectProject), unkept);
+  const calm = saving !== 'away' && !isOver(saving);
   return (
     <Hint text={hint}>
       <span
         role="status"
-        data-saving={readOnly ? 'read-only' : saving}
+        data-saving={saving}
         className={clsx(
           'mr-1 inline-flex items-center gap-1 text-sm',
           unkept && !calm ? 'text-fail' : calm ? 'text-quiet' : 'text-look',

@@ -44,8 +44,8 @@ describe('the open project', () => {
     const state = open([{ id: 'a', command: setBase('#111111') }]);
     expect(baseOf(state)).toBe('#111111');
     expect(state.confirmed).toBe(SKERRY_LINE);
-    expect(state.saving).toBe('saving');
-    expect(open().saving).toBe('saved');
+    expect(state.saving).toBe('waiting');
+    expect(open().saving).toBe('idle');
   });
 
   it('shows a gesture without making it, and forgets it without a trace', () => {

@@ -2,13 +2,9 @@ import { applyCommand } from '@mint-lamp/core/document/commands/apply';
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { LoadedProject, LoggedCommand, ProjectNews } from '@mint-lamp/core/wire/projects';
-import { createAction, type UnknownAction } from '@reduxjs/toolkit';
+import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import type { UnsentCommand } from '../storing/unsent.ts';
-
-export type SaveState = 'saved' | 'saving' | 'away' | 'gone' | 'outdated';
-
-/** Nothing more can be sent from this page. */
-export const isOver = (saving: SaveState): boolean => saving === 'gone' || saving === 'outdated';
+import { type SavingEvent, type SavingState, savingAfter } from './saving-state.ts';
 
 /** A step of the undo or redo list: the command to apply, and what it takes back, in words. */
 export interface HistoryStep {
@@ -29,7 +25,7 @@ export interface EditBetween {
 }
 
 /** A gesture under way, such as a drag: the command that letting go would make. */
-export interface Gesture {
+interface Gesture {
   readonly command: Command;
   readonly document: ProjectDocument;
 }
@@ -53,7 +49,7 @@ export interface ProjectState {
   readonly between: readonly EditBetween[];
   readonly undo: readonly HistoryStep[];
   readonly redo: readonly HistoryStep[];
-  readonly saving: SaveState;
+  readonly saving: SavingState;
   /** An entry of the log could not be applied here: the document has to be fetched again. */
   readonly drifted: boolean;
   /** Why it can only be looked at; null when it can be changed. */
@@ -100,7 +96,7 @@ export type Opened = LoadedProject &
     readonly readOnly?: string;
   };
 
-export interface Edited {
+interface Edited {
   /** In order; more than one where it was too much to be sent at once. */
   readonly commands: readonly UnsentCommand[];
   readonly document: ProjectDocument;
@@ -108,24 +104,10 @@ export interface Edited {
   readonly back: HistoryStep;
 }
 
-export type Advanced = ProjectNews & {
+type Advanced = ProjectNews & {
   /** Ids of own commands that are done with: confirmed without being in the news, or refused. */
   readonly settled: readonly string[];
 };
-
-/** A project is opened: what the server has, what this browser still has to send, what can be undone. */
-export const opened = createAction<Opened>('project/opened');
-export const closed = createAction('project/closed');
-/** The document while a gesture is under way; null ends it without a trace. */
-export const previewed = createAction<Gesture | null>('project/previewed');
-export const edited = createAction<Edited>('project/edited');
-/** A step that no longer fits, or that is to stay as it is, is dropped, so that the next one can be reached. */
-export const stepDropped = createAction<'undo' | 'redo'>('project/stepDropped');
-/** News of the log after the confirmed revision. */
-export const advanced = createAction<Advanced>('project/advanced');
-/** Commands that another tab of this browser has left unsent. */
-export const takenOn = createAction<readonly UnsentCommand[]>('project/takenOn');
-export const savingChanged = createAction<SaveState>('project/savingChanged');
 
 /**
  * Steps that were kept without the project after each: it is found by taking them back one after the other, and what
@@ -158,7 +140,7 @@ function open({ id, revision, document: confirmed, unsent, undo, redo, readOnly 
     between: [],
     undo: stepsOf(undo, document),
     redo: stepsOf(redo, document),
-    saving: unsent.length ? 'saving' : 'saved',
+    saving: readOnly !== undefined ? 'read-only' : unsent.length ? 'waiting' : 'idle',
     drifted: false,
     readOnly: readOnly ?? null,
   };
@@ -179,7 +161,7 @@ function edit(state: ProjectState, { as, back: made, document, commands }: Edite
     undo: undo.slice(-MOST_STEPS),
     redo,
     unsent: [...state.unsent, ...commands],
-    saving: withUnsent(state.saving),
+    saving: savingAfter(state.saving, 'edited'),
   };
 }
 
@@ -197,15 +179,19 @@ function dropStep(state: ProjectState, direction: 'undo' | 'redo'): ProjectState
   return { ...rest, between: state.between.toSpliced(at === -1 ? state.between.length : at, 0, stays) };
 }
 
-/** What is added to the unsent changes nothing about a server that is away, or gone for good. */
-const withUnsent = (saving: SaveState): SaveState => (saving === 'saved' ? 'saving' : saving);
-
 function takeOn(state: ProjectState, found: readonly UnsentCommand[]): ProjectState {
   const fresh = found.filter(({ id }) => !state.unsent.some((one) => one.id === id));
   if (!fresh.length) return state;
   const document = applyAll(state.document, fresh);
   const unsent = [...state.unsent, ...fresh];
-  return { ...state, unsent, document, shown: document, gesture: null, saving: withUnsent(state.saving) };
+  return {
+    ...state,
+    unsent,
+    document,
+    shown: document,
+    gesture: null,
+    saving: savingAfter(state.saving, 'edited'),
+  };
 }
 
 /** What is shown once others' edits are in: the gesture goes on upon them, or ends with the reason. */
@@ -259,34 +245,51 @@ function advance(state: ProjectState, { revision, news, settled }: Advanced): Pr
     document,
     ...(own ? {} : goOn(state.gesture, document)),
     between: others.length ? [...state.between, ...others].slice(-MOST_BETWEEN) : state.between,
-    saving: unsent.length || isOver(state.saving) ? state.saving : 'saved',
+    saving: unsent.length ? state.saving : savingAfter(state.saving, 'settled'),
   };
 }
 
-/**
- * The state of the open project. Written without drafts: a document is large, is never changed in place, and every
- * command makes the next one out of plain objects.
- */
-export function projectReducer(
-  state: ProjectState | null = null,
-  action: UnknownAction,
-): ProjectState | null {
-  if (opened.match(action)) return open(action.payload);
-  if (closed.match(action) || !state) return null;
-  if (previewed.match(action)) {
-    const { document: shown, command: gesture } = action.payload ?? {
-      document: state.document,
-      command: null,
-    };
-    return shown === state.shown && gesture === state.gesture && state.interrupted === null
-      ? state
-      : { ...state, shown, gesture, interrupted: null };
-  }
-  if (edited.match(action)) return edit(state, action.payload);
-  if (stepDropped.match(action)) return dropStep(state, action.payload);
-  if (advanced.match(action)) return advance(state, action.payload);
-  if (takenOn.match(action)) return takeOn(state, action.payload);
-  if (savingChanged.match(action))
-    return state.saving === action.payload ? state : { ...state, saving: action.payload };
-  return state;
+function preview(state: ProjectState, gesture: Gesture | null): ProjectState {
+  const shown = gesture?.document ?? state.document;
+  const command = gesture?.command ?? null;
+  if (shown === state.shown && command === state.gesture && state.interrupted === null) return state;
+  return { ...state, shown, gesture: command, interrupted: null };
 }
+
+/**
+ * A document is large, is never changed in place, and every command makes the next one out of plain objects: so what is
+ * done is done to the state itself and not to a draft of it, and only while a project is open.
+ */
+const whileOpen =
+  <P>(change: (state: ProjectState, payload: P) => ProjectState) =>
+  (draft: ProjectState | null, { payload }: PayloadAction<P>): ProjectState | null =>
+    draft && change((original(draft as object) ?? draft) as ProjectState, payload);
+
+/** The open project. */
+const slice = createSlice({
+  name: 'project',
+  initialState: null as ProjectState | null,
+  reducers: {
+    /** What the server has, what this browser still has to send, what can be undone. */
+    opened: (_, { payload }: PayloadAction<Opened>): ProjectState | null => open(payload),
+    closed: (): ProjectState | null => null,
+    /** The document while a gesture is under way; null ends it without a trace. */
+    previewed: whileOpen<Gesture | null>(preview),
+    edited: whileOpen<Edited>(edit),
+    /** A step that no longer fits, or that is to stay as it is, is dropped, so that the next one can be reached. */
+    stepDropped: whileOpen<'undo' | 'redo'>(dropStep),
+    /** News of the log after the confirmed revision. */
+    advanced: whileOpen<Advanced>(advance),
+    /** Commands that another tab of this browser has left unsent. */
+    takenOn: whileOpen<readonly UnsentCommand[]>(takeOn),
+    /** Something has happened between this page and the server. */
+    savingMoved: whileOpen<SavingEvent>((state, event) => {
+      const saving = savingAfter(state.saving, event);
+      return saving === state.saving ? state : { ...state, saving };
+    }),
+  },
+});
+
+export const { opened, closed, previewed, edited, stepDropped, advanced, takenOn, savingMoved } =
+  slice.actions;
+export const projectReducer = slice.reducer;

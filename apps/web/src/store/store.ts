@@ -4,9 +4,11 @@ import { api } from '../fetching/api.ts';
 import { arrivalsReducer } from './arrivals-slice.ts';
 import { interfaceReducer } from './interface-slice.ts';
 import { projectReducer } from './project-slice.ts';
+import { savingMiddleware } from './saving-middleware.ts';
 import { underTextsReducer } from './under-texts-slice.ts';
 
-export function createStore() {
+/** The store of the page; with `saving`, what is opened in it is kept in step with the server. */
+export function createStore({ saving = true } = {}) {
   return configureStore({
     reducer: {
       [api.reducerPath]: api.reducer,
@@ -17,7 +19,9 @@ export function createStore() {
     },
     // The checks walk the whole document at each action; the core's own tests cover what they would find.
     middleware: (defaults) =>
-      defaults({ serializableCheck: false, immutableCheck: false }).concat(api.middleware),
+      defaults({ serializableCheck: false, immutableCheck: false })
+        .concat(api.middleware)
+        .concat(saving ? [savingMiddleware] : []),
   });
 }
 

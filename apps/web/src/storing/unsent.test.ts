@@ -150,7 +150,7 @@ describe('edits set aside', () => {
 describe('the history of a tab', () => {
   const step = (name: string): HistoryStep => ({ command: { type: 'renameProject', name }, label: name });
   const begin = (undo: HistoryStep[] = []) => {
-    const store = createStore();
+    const store = createStore({ saving: false });
     store.dispatch(opened({ id: 'p', revision: 5, document: SKERRY_LINE, unsent: [], undo, redo: [] }));
     return store;
   };

@@ -13,7 +13,6 @@ import { deliverWaiting } from './deliver-waiting.ts';
 import { edit, preview, step } from './editing.ts';
 import { themeChosen } from './interface-slice.ts';
 import { closed, opened } from './project-slice.ts';
-import { keepSaved } from './saving.ts';
 import { type AppStore, createStore } from './store.ts';
 import { whenSaved } from './when-saved.ts';
 
@@ -105,7 +104,7 @@ beforeEach(() => {
   vi.stubGlobal('EventSource', source);
   store = createStore();
   store.dispatch(opened({ id: 'p', revision: 0, document: SKERRY_LINE, unsent: [], undo: [], redo: [] }));
-  stop = keepSaved(store, 'p');
+  stop = () => void store.dispatch(closed());
 });
 afterEach(() => {
   stop();
@@ -128,7 +127,7 @@ describe('saving', () => {
       '#111111',
       '#222222',
     ]);
-    expect(state()).toMatchObject({ saving: 'saved', unsent: [], revision: 2 });
+    expect(state()).toMatchObject({ saving: 'idle', unsent: [], revision: 2 });
     expect(kept()).toEqual([]);
   });
 
@@ -143,7 +142,7 @@ describe('saving', () => {
     server.away = false;
     await settle();
     expect(server.log).toHaveLength(2);
-    expect(state().saving).toBe('saved');
+    expect(state().saving).toBe('idle');
   });
 
   it('sends again when the answer is lost, and the server applies it once', async () => {
@@ -151,7 +150,7 @@ describe('saving', () => {
     setBase('#111111');
     await settle();
     expect(server.log).toHaveLength(1);
-    expect(state()).toMatchObject({ saving: 'saved', unsent: [] });
+    expect(state()).toMatchObject({ saving: 'idle', unsent: [] });
   });
 
   it('drops a refused edit and goes on with the others', async () => {
@@ -224,7 +223,7 @@ describe('saving', () => {
       server.log.push({ id: strange.type, revision: server.log.length + 1, command: strange as never });
       events.onmessage?.({ data: `{"revision":${server.log.length}}` });
       await settle();
-      expect(state()).toMatchObject({ saving: 'saved', drifted: false, revision: server.log.length });
+      expect(state()).toMatchObject({ saving: 'idle', drifted: false, revision: server.log.length });
       expect(state().document.name).toBe(strange.type);
       expect(state().undo.length).toBeGreaterThan(0);
     }
@@ -235,7 +234,7 @@ describe('saving', () => {
     for (const color of colors) setBase(color);
     await settle();
     expect(sentColors()).toEqual(colors);
-    expect(state()).toMatchObject({ saving: 'saved', unsent: [] });
+    expect(state()).toMatchObject({ saving: 'idle', unsent: [] });
   });
 
   it('sets a command aside that alone is too large, saves the others, and sends it when it is tried again', async () => {
@@ -254,7 +253,7 @@ describe('saving', () => {
     await settle();
     expect(sentColors().at(-1)).toBe('#333333');
     expect(await listSetAside()).toEqual([]);
-    expect(state()).toMatchObject({ saving: 'saved', unsent: [] });
+    expect(state()).toMatchObject({ saving: 'idle', unsent: [] });
   });
 
   it('takes a batch of more than a request holds apart, and back as one', async () => {
@@ -283,7 +282,7 @@ describe('saving', () => {
     store.dispatch(step('undo'));
     await settle();
     expect(server.document).toEqual(before);
-    expect(state()).toMatchObject({ saving: 'saved', undo: [] });
+    expect(state()).toMatchObject({ saving: 'idle', undo: [] });
   });
 
   it('keeps edits in the page where the storage takes none, and sends them soon after the server is back', async () => {
@@ -384,7 +383,7 @@ describe('saving', () => {
     for (const color of colors) setBase(color);
     await settle();
     expect(sentColors()).toEqual(colors.filter((color) => color !== '#333333'));
-    expect(state()).toMatchObject({ saving: 'saved', unsent: [] });
+    expect(state()).toMatchObject({ saving: 'idle', unsent: [] });
     expect(kept()).toEqual([]);
   });
 
@@ -416,7 +415,7 @@ describe('saving', () => {
     messages.mock.lastCall?.[1]?.onAutoClose?.({} as never);
     messages.mockClear();
     await settle();
-    expect(state()).toMatchObject({ saving: 'saved', unsent: [], document: SKERRY_LINE });
+    expect(state()).toMatchObject({ saving: 'idle', unsent: [], document: SKERRY_LINE });
     expect(new Set(messages.mock.calls.map(([, options]) => options?.id))).toEqual(new Set(['dropped']));
     expect(messages.mock.lastCall?.[0]).toMatch(
       /^300 edits could not be saved: (Reason \d\. ?){5} … and 2 more/,
@@ -430,7 +429,7 @@ describe('saving', () => {
     messages.mockClear();
     await settle(60_000);
     expect(sentColors()).toEqual(colors.filter((color) => color !== '#333333'));
-    expect(state()).toMatchObject({ saving: 'saved', unsent: [] });
+    expect(state()).toMatchObject({ saving: 'idle', unsent: [] });
     expect(kept()).toEqual([]);
     const aside = Object.keys(localStorage).filter((key) => key.startsWith('mint-lamp/set-aside/p/'));
     expect(aside.map((key) => localStorage.getItem(key))).toEqual([expect.stringContaining('#333333')]);
@@ -454,7 +453,7 @@ describe('saving', () => {
 
   it('takes on what another tab has left unsent, once it has lain for a while', async () => {
     await settle();
-    expect(state().saving).toBe('saved');
+    expect(state().saving).toBe('idle');
     const left = { id: 'left', command: { type: 'setBase', family: 'kelp', color: '#999999' } } as const;
     rememberUnsent('p', left);
     listeners.get('storage')?.({ key: kept()[0], newValue: '…' });
@@ -463,7 +462,7 @@ describe('saving', () => {
     expect(server.log).toEqual([]);
     await settle(5000);
     expect(server.log).toMatchObject([left]);
-    expect(state()).toMatchObject({ saving: 'saved', unsent: [], revision: 1 });
+    expect(state()).toMatchObject({ saving: 'idle', unsent: [], revision: 1 });
     expect(state().document.families[2]?.base).toBe('#999999');
     expect(kept()).toEqual([]);
     // The tab wakes up late and writes it down again: it is done with.
