@@ -108,7 +108,9 @@ export async function onServer({ address }: Stack, id: string) {
   return (await fetch(`${address}/api/projects/${id}`, { headers: FORM })).json();
 }
 
+/** Everything that is seen has reached the server: what arrow keys are still moving, too. */
 export async function expectSaved(page: Page): Promise<void> {
+  await expect(page.locator('[data-run]')).toHaveCount(0);
   await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'idle');
 }
 

@@ -14,6 +14,7 @@ import { part } from '../ui/part.tsx';
 import { TextField } from '../ui/text-field.tsx';
 import { Track } from '../ui/track.tsx';
 import { PickedColor, PickFromScreen } from './pick-from-screen.tsx';
+import type { PlanePlace } from './plane.tsx';
 import { planeIsOpen, rememberPlane } from './remembered-plane.ts';
 
 const Plane = part(() => import('./plane.tsx'), <div className="h-[122px]" />);
@@ -129,13 +130,11 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
   };
   const [asPlane, setAsPlane] = useState(planeIsOpen);
   const showPlane = asPlane && modelId === 'oklch';
-  const setPlane = (lightness: number, chroma: number, final: boolean) => {
+  const planeCommand = ({ lightness, chroma }: PlanePlace) => {
     const next = [lightness, chroma, values[2]!];
     const rgb = toRgb8(model.write(next));
     setOwn({ model: modelId, values: next, rgb });
-    const command = change(colorOf({ r: rgb[0], g: rgb[1], b: rgb[2], alpha: painted.alpha }));
-    if (final) edit(command);
-    else preview(command);
+    return change(colorOf({ r: rgb[0], g: rgb[1], b: rgb[2], alpha: painted.alpha }));
   };
   const setAlpha = (alpha: number, final: boolean) => {
     const command = change({ ...colorOf(painted), alpha });
@@ -191,7 +190,8 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
           chroma={values[1]!}
           hue={values[2]!}
           css={painted.css}
-          onMove={setPlane}
+          onShow={(to) => preview(to && planeCommand(to))}
+          onMove={(to) => edit(planeCommand(to))}
         />
       )}
       {model.channels.map((channel, i) =>

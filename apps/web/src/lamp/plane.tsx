@@ -1,7 +1,8 @@
 import { gamutOutline } from '@mint-lamp/core/color/gamut';
 import { paintPlane } from '@mint-lamp/core/color/plane';
 import { clamp, clamp01 } from '@mint-lamp/core/numbers/clamp';
-import { type KeyboardEvent, type PointerEvent, useLayoutEffect, useMemo, useRef } from 'react';
+import { useLayoutEffect, useMemo, useRef } from 'react';
+import { useDrag } from '../ui/use-drag.ts';
 
 /** OKLCH chroma at the right edge: a little beyond what Display P3 has anywhere. */
 const MOST_CHROMA = 0.38;
@@ -17,25 +18,32 @@ const outline = (hue: number, gamut: 'srgb' | 'display-p3') =>
     return `${x.toFixed(1)},${y.toFixed(1)}`;
   }).join(' ');
 
+/** OKLCH lightness in percent, and chroma. */
+export interface PlanePlace {
+  readonly lightness: number;
+  readonly chroma: number;
+}
+
 interface PlaneProps {
   /** OKLCH lightness in percent, chroma, hue in degrees. */
   lightness: number;
   chroma: number;
   hue: number;
   css: string;
-  onMove: (lightness: number, chroma: number, final: boolean) => void;
+  /** Shows a lightness and a chroma that are not made yet; null: as it was. */
+  onShow: (to: PlanePlace | null) => void;
+  onMove: (to: PlanePlace) => void;
 }
 
 /**
  * All lightnesses and chromas of one hue, with the edges of sRGB and of Display P3; the colour is a place on it, which
  * is dragged or moved with the arrow keys.
  */
-export default function Plane({ lightness, chroma, hue: exact, css, onMove }: PlaneProps) {
+export default function Plane({ lightness, chroma, hue: exact, css, onShow, onMove }: PlaneProps) {
   // A base that is dragged wavers by tenths of a degree, which nobody sees: the plane stays as it is.
   const hue = Math.round(exact * 2) / 2;
   const canvas = useRef<HTMLCanvasElement>(null);
   const image = useRef<ImageData | null>(null);
-  const held = useRef(false);
   useLayoutEffect(() => {
     const context = canvas.current?.getContext('2d');
     if (!context) return;
@@ -45,22 +53,26 @@ export default function Plane({ lightness, chroma, hue: exact, css, onMove }: Pl
   }, [hue]);
   const srgb = useMemo(() => outline(hue, 'srgb'), [hue]);
   const p3 = useMemo(() => outline(hue, 'display-p3'), [hue]);
-  const place = (event: PointerEvent<HTMLElement>): [number, number] => {
-    const box = event.currentTarget.getBoundingClientRect();
-    return [
-      100 * (1 - clamp01((event.clientY - box.top) / box.height)),
-      MOST_CHROMA * clamp01((event.clientX - box.left) / box.width),
-    ];
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const by = event.shiftKey ? 5 : 1;
-    const move = { ArrowUp: [1, 0], ArrowDown: [-1, 0], ArrowRight: [0, 0.005], ArrowLeft: [0, -0.005] }[
-      event.key
-    ];
-    if (!move) return;
-    event.preventDefault();
-    onMove(clamp(lightness + move[0]! * by, 0, 100), clamp(chroma + move[1]! * by, 0, MOST_CHROMA), true);
-  };
+  const drag = useDrag({
+    grip: (element) => element.getBoundingClientRect(),
+    at: (box, { x, y }): PlanePlace => ({
+      lightness: 100 * (1 - clamp01((y - box.top) / box.height)),
+      chroma: MOST_CHROMA * clamp01((x - box.left) / box.width),
+    }),
+    atOnce: true,
+    step: ({ dx, dy, far }, last): PlanePlace => {
+      const from = last ?? { lightness, chroma };
+      const by = far ? 5 : 1;
+      return {
+        lightness: clamp(from.lightness - dy * by, 0, 100),
+        chroma: clamp(from.chroma + dx * 0.005 * by, 0, MOST_CHROMA),
+      };
+    },
+    same: (a, b) => a.lightness === b.lightness && a.chroma === b.chroma,
+    show: onShow,
+    make: onMove,
+    says: (to) => `lightness ${to.lightness.toFixed(1)} %, chroma ${to.chroma.toFixed(3)}`,
+  });
   return (
     <figure className="m-0">
       <div
@@ -71,17 +83,9 @@ export default function Plane({ lightness, chroma, hue: exact, css, onMove }: Pl
         aria-valuemax={100}
         aria-valuenow={Math.round(lightness)}
         aria-valuetext={`lightness ${lightness.toFixed(1)} %, chroma ${chroma.toFixed(3)}`}
-        onPointerDown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId);
-          held.current = true;
-          onMove(...place(event), false);
-        }}
-        onPointerMove={(event) => held.current && onMove(...place(event), false)}
-        onPointerUp={(event) => {
-          if (held.current) onMove(...place(event), true);
-          held.current = false;
-        }}
-        onKeyDown={onKeyDown}
+        {...drag.pointer}
+        onKeyDown={drag.onKeyDown}
+        onBlur={drag.onBlur}
         className="relative cursor-crosshair touch-none overflow-hidden rounded-[4px] border border-hair bg-sunken"
         style={{ height: HEIGHT }}
       >

@@ -1,7 +1,8 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
-import { type PointerEvent, useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { lasting } from '../storing/storage.ts';
 import { IconButton } from '../ui/icon-button.tsx';
+import { useDrag } from '../ui/use-drag.ts';
 
 const LOWEST_PX = 68;
 const TALL_PX = 250;
@@ -33,24 +34,21 @@ export function useTrayHeight(): TrayHeight {
 
 /** The edge of the tray, for the mouse; {@link TallerTray} does the same by keys. */
 export function TrayEdge({ height }: { height: TrayHeight }) {
-  const [from, setFrom] = useState<number | null>(null);
-  const at = (event: PointerEvent) => height.px + (from ?? event.clientY) - event.clientY;
+  const before = useRef(height.px);
+  const { pointer } = useDrag({
+    grip: (_, at) => {
+      before.current = height.px;
+      return at.y + height.px;
+    },
+    at: (edge, to) => edge - to.y,
+    show: (px) => height.set(px ?? before.current, false),
+    make: (px) => height.set(px, true),
+    says: (px) => `The tray is ${held(px)} px tall`,
+  });
   return (
     <div
       aria-hidden
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        setFrom(event.clientY);
-      }}
-      onPointerMove={(event) => {
-        if (from === null) return;
-        height.set(at(event), false);
-        setFrom(event.clientY);
-      }}
-      onLostPointerCapture={(event) => {
-        setFrom(null);
-        height.set(at(event), true);
-      }}
+      {...pointer}
       className="absolute inset-x-0 -top-1 z-10 h-2 cursor-row-resize touch-none hover:bg-control"
     />
   );

@@ -1,6 +1,7 @@
+import { sameJson } from '@mint-lamp/core/document/same';
 import type { Area } from '@mint-lamp/core/gradient/area';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { type Pointed, useDrag, type Way } from './use-drag.ts';
 
 interface AreaBoxProps {
   area: Area;
@@ -16,6 +17,11 @@ interface AreaBoxProps {
   onGiveUp: () => void;
 }
 
+interface Gripped {
+  readonly at: Pointed;
+  readonly from: Area;
+}
+
 /** An area brought within a whole: as large as it is where it fits, at least one px. */
 function within(area: Area, width: number, height: number): Area {
   const held = (v: number, most: number) => clamp(Math.round(v), 0, most);
@@ -29,56 +35,34 @@ function within(area: Area, width: number, height: number): Area {
 /** An area that is dragged about and by its corner; arrow keys move it, with Ctrl they size it, with Shift by more. */
 export function AreaBox(props: AreaBoxProps) {
   const { area, width, height, scale, label, describedBy, onLook, onSet, onGiveUp } = props;
-  const drag = useRef<{ x: number; y: number; from: Area; sizing: boolean; to: Area | null } | null>(null);
   const put = (next: Area) => within(next, width, height);
-  const begin = (event: PointerEvent<HTMLElement>, sizing: boolean) => {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    drag.current = { x: event.clientX, y: event.clientY, from: area, sizing, to: null };
+  const moved = (from: Area, dx: number, dy: number) => put({ ...from, x: from.x + dx, y: from.y + dy });
+  const sized = (from: Area, dx: number, dy: number) =>
+    put({
+      ...from,
+      width: clamp(from.width + dx, 1, width - from.x),
+      height: clamp(from.height + dy, 1, height - from.y),
+    });
+  const begin = (_: unknown, at: Pointed) => ({ at, from: area });
+  const common = {
+    grip: begin,
+    same: sameJson,
+    show: (next: Area | null) => (next ? onLook(next) : onGiveUp()),
+    make: onSet,
+    says: (next: Area) => `${label}, ${next.width} × ${next.height} px at ${next.x}, ${next.y}`,
   };
-  const go = (event: PointerEvent<HTMLElement>) => {
-    const now = drag.current;
-    if (!now) return;
-    event.stopPropagation();
-    const [dx, dy] = [(event.clientX - now.x) / scale, (event.clientY - now.y) / scale];
-    const { from } = now;
-    now.to = now.sizing
-      ? {
-          ...from,
-          width: clamp(from.width + dx, 1, width - from.x),
-          height: clamp(from.height + dy, 1, height - from.y),
-        }
-      : { ...from, x: from.x + dx, y: from.y + dy };
-    onLook(put(now.to));
-  };
-  const end = (event: PointerEvent<HTMLElement>) => {
-    event.stopPropagation();
-    const to = drag.current?.to;
-    drag.current = null;
-    if (to) onSet(put(to));
-  };
-  const giveUp = () => {
-    if (drag.current) onGiveUp();
-    drag.current = null;
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-    if (event.key === 'Escape') giveUp();
-    if (!way) return;
-    event.preventDefault();
-    event.stopPropagation();
-    const step = event.shiftKey ? 10 : 1;
-    const [dx, dy] = [way[0]! * step, way[1]! * step];
-    onSet(
-      put(
-        event.ctrlKey
-          ? { ...area, width: area.width + dx, height: area.height + dy }
-          : { ...area, x: area.x + dx, y: area.y + dy },
-      ),
-    );
-  };
-  const handlers = { onPointerMove: go, onPointerUp: end, onPointerCancel: giveUp };
+  const moving = useDrag({
+    ...common,
+    at: ({ at, from }: Gripped, to: Pointed) => moved(from, (to.x - at.x) / scale, (to.y - at.y) / scale),
+    step({ dx, dy, far, ctrl }: Way, last: Area | null) {
+      const by = far ? 10 : 1;
+      return (ctrl ? sized : moved)(last ?? area, dx * by, dy * by);
+    },
+  });
+  const sizing = useDrag({
+    ...common,
+    at: ({ at, from }: Gripped, to: Pointed) => sized(from, (to.x - at.x) / scale, (to.y - at.y) / scale),
+  });
   return (
     <>
       <button
@@ -92,17 +76,16 @@ export function AreaBox(props: AreaBoxProps) {
           width: area.width * scale,
           height: area.height * scale,
         }}
-        onPointerDown={(event) => begin(event, false)}
-        onKeyDown={onKeyDown}
-        {...handlers}
+        {...moving.pointer}
+        onKeyDown={moving.onKeyDown}
+        onBlur={moving.onBlur}
       />
       <span
         aria-hidden
         data-corner
         className="absolute size-3 -translate-1/2 cursor-nwse-resize touch-none border border-[#000] bg-[#fff]"
         style={{ left: (area.x + area.width) * scale, top: (area.y + area.height) * scale }}
-        onPointerDown={(event) => begin(event, true)}
-        {...handlers}
+        {...sizing.pointer}
       />
     </>
   );

@@ -1,15 +1,12 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { readColor } from '@mint-lamp/core/color/parse';
-import { canonical } from '@mint-lamp/core/color/write';
-import { atLightness, lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
+import { lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
 import { luminance } from '@mint-lamp/core/contrast/ratio';
-import { followingWords } from '@mint-lamp/core/document/links/following';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import type { ResolvedFamily, ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
 import clsx from 'clsx';
-import { GripVertical, Link2 } from 'lucide-react';
-import { type KeyboardEvent, memo, type PointerEvent, useContext, useRef } from 'react';
+import { GripVertical } from 'lucide-react';
+import { memo, useContext } from 'react';
 import { useStore } from 'react-redux';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -20,14 +17,12 @@ import { useEditing } from '../../store/editing.ts';
 import { selectDocument, selectProject, selectSystem } from '../../store/selectors.ts';
 import { type AppStore, useAppSelector } from '../../store/store.ts';
 import { PlainLink } from '../../ui/plain-link.tsx';
+import { along } from './along.ts';
+import { BaseHandle } from './base-handle.tsx';
 import { isLit, type LitStretch } from './lit-stretch.ts';
 import { Beforehand, WasHere } from './was-here.tsx';
 
 const lightnessOf = (shade: ResolvedShade) => lightnessOfLuminance(luminance(shade));
-/** A place on the axis (L*) as a shift, which the browser paints without laying the rail out again. */
-const along = (place: number) => `translateX(${place}cqw)`;
-const STEP = 1;
-const LARGE_STEP = 5;
 
 /** What a rail is called among the things that can be dragged. */
 export const railId = (family: string) => `rail ${family}`;
@@ -209,108 +204,3 @@ const ShadeLabel = memo(function ShadeLabel({ label, lit, handSet }: ShadeLabelP
     </span>
   );
 });
-
-interface BaseHandleProps {
-  resolved: ResolvedFamily;
-  shade: ResolvedShade;
-  place: number;
-  lit: boolean;
-  on: boolean;
-}
-
-/** The shade that is the base: taller than the others, and the only one that moves the whole family. */
-function BaseHandle({ resolved: { family, base }, shade, place, lit, on }: BaseHandleProps) {
-  const id = useAppSelector((state) => selectProject(state).id);
-  const navigate = useNavigate();
-  const { edit, preview } = useEditing();
-  const grip = useRef<{ start: number; moved: boolean; axis: DOMRect; from: string; last: string } | null>(
-    null,
-  );
-  const store = useStore() as AppStore;
-  const at = (from: string, lightness: number) => canonical(atLightness(readColor(from), lightness));
-  /** What has to change for the base to be a colour; what lies between two others cannot be moved. */
-  const to = (color: string) =>
-    baseCommand(family, color, selectSystem(store.getState()).families, 'lightness');
-  const { follows } = family;
-  const words =
-    follows &&
-    followingWords(
-      follows,
-      (other) =>
-        selectDocument(store.getState()).families.find((one) => one.id === other)?.name ?? 'a lost family',
-    );
-
-  const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
-    const axis = event.currentTarget.closest('[data-axis]')!.getBoundingClientRect();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    grip.current = { start: event.clientX, moved: false, axis, from: base.text, last: base.text };
-  };
-  const onPointerMove = (event: PointerEvent<HTMLButtonElement>) => {
-    const held = grip.current;
-    if (!held) return;
-    if (!held.moved && Math.abs(event.clientX - held.start) < 3) return;
-    held.moved = true;
-    held.last = at(held.from, ((event.clientX - held.axis.left) / held.axis.width) * 100);
-    preview(to(held.last));
-  };
-  const onPointerUp = () => {
-    const held = grip.current;
-    grip.current = null;
-    navigate(addressOf(id, 'grow', family.id));
-    const command = held?.moved && held.last !== held.from ? to(held.last) : null;
-    if (command) edit(command);
-    else {
-      preview(null);
-      if (held?.moved && follows?.by === 'between') toast.error(lyingBetween(family));
-    }
-  };
-  const onPointerCancel = () => {
-    grip.current = null;
-    preview(null);
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const direction = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
-    if (!direction) return;
-    event.preventDefault();
-    const step = direction * (event.shiftKey ? LARGE_STEP : STEP);
-    const command = to(at(base.text, place + step));
-    if (command) edit(command);
-    else toast.error(lyingBetween(family));
-  };
-  return (
-    <button
-      type="button"
-      role="slider"
-      aria-label={`Base of ${family.name}, ${shade.label}`}
-      aria-valuemin={0}
-      aria-valuemax={100}
-      aria-valuenow={Math.round(place)}
-      aria-valuetext={`L* ${place.toFixed(1)}, ${shade.css}`}
-      title={`Base of ${family.name}: ${shade.css}, L* ${place.toFixed(1)}. ${words ? `It is the ${words}.` : 'Drag it along the rail.'}`}
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={onPointerUp}
-      onPointerCancel={onPointerCancel}
-      onClick={(event) => event.detail === 0 && navigate(addressOf(id, 'grow', family.id))}
-      onKeyDown={onKeyDown}
-      className="absolute top-[1px] left-0 z-10 flex -translate-x-1/2 cursor-ew-resize touch-none flex-col items-center gap-0.5 rounded-md"
-      style={{ transform: along(place) }}
-    >
-      <span
-        className={clsx(
-          'block h-[34px] w-[26px] rounded-md border-2 border-main',
-          on && 'outline-2 outline-offset-1 outline-main',
-          !lit && 'border-dashed',
-        )}
-        style={{ background: shade.css }}
-      />
-      {words && (
-        <Link2
-          aria-label={words}
-          className="absolute -top-1 -right-1.5 size-3.5 rounded-[4px] bg-main p-px text-inverse"
-        />
-      )}
-      <span className="bg-ground px-0.5 text-xs leading-none font-semibold">{shade.label}</span>
-    </button>
-  );
-}

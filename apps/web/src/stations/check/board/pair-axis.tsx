@@ -1,16 +1,18 @@
 import { contrastMark, lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
 import { luminance, type Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { Link } from '@mint-lamp/core/document/links/link';
+import { linkName } from '@mint-lamp/core/document/naming/link-name';
 import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
+import { sameJson } from '@mint-lamp/core/document/same';
 import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { besideInFamily } from '@mint-lamp/core/system/families/family-place';
 import { movedOnAxis } from '@mint-lamp/core/system/families/moved-on-axis';
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useStore } from 'react-redux';
 import { useEditing } from '../../../store/editing.ts';
 import { selectSystem, useSystem } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
+import { axisOf, shareAcross, useDrag } from '../../../ui/use-drag.ts';
 
 const placeOf = (color: Rgba) => lightnessOfLuminance(luminance(color));
 const css = ({ r, g, b }: Rgba) => `rgb(${r} ${g} ${b})`;
@@ -93,45 +95,30 @@ interface EndProps {
 function End({ role, theme, color, says }: EndProps) {
   const { edit, preview } = useEditing();
   const store = useStore() as AppStore;
-  const held = useRef<{ readonly axis: DOMRect; link: Link | null } | null>(null);
   const now = () => {
     const system = selectSystem(store.getState());
     return { system, resolved: system.themes.get(theme)!.roles.get(role)! };
   };
   const linking = (link: Link) => ({ type: 'setLink', role, theme, link }) as const;
-  const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const axis = event.currentTarget.closest('[data-axis]')!.getBoundingClientRect();
-    held.current = { axis, link: null };
-  };
-  const onPointerMove = (event: PointerEvent<HTMLButtonElement>) => {
-    if (!held.current) return;
-    const { axis } = held.current;
-    const { system, resolved } = now();
-    const lightness = clamp(((event.clientX - axis.left) / axis.width) * 100, 0, 100);
-    const link = movedOnAxis(system.families, resolved, lightness);
-    if (!link) return;
-    held.current.link = link;
-    preview(linking(link));
-  };
-  const onPointerUp = () => {
-    const link = held.current?.link;
-    held.current = null;
-    if (link) edit(linking(link));
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const way = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
-    if (!way) return;
-    event.preventDefault();
-    const { system, resolved } = now();
-    const own: Link | null = resolved.source
-      ? { to: 'shade', ...resolved.source, ...(resolved.opacity === 1 ? {} : { opacity: resolved.opacity }) }
-      : null;
-    const link = own
-      ? besideInFamily(system.families, own, way < 0 ? 'darker' : 'lighter')
-      : movedOnAxis(system.families, resolved, placeOf(color) + way * STEP);
-    if (link) edit(linking(link));
-  };
+  const drag = useDrag({
+    grip: axisOf,
+    at(axis, pointed) {
+      const { system, resolved } = now();
+      return movedOnAxis(system.families, resolved, clamp(shareAcross(axis, pointed) * 100, 0, 100));
+    },
+    step({ dx, dy, far }) {
+      const { system, resolved } = now();
+      const way = dx - dy;
+      const { source, opacity } = resolved;
+      if (!source) return movedOnAxis(system.families, resolved, placeOf(color) + way * STEP * (far ? 5 : 1));
+      const own: Link = { to: 'shade', ...source, ...(opacity === 1 ? {} : { opacity }) };
+      return besideInFamily(system.families, own, way < 0 ? 'darker' : 'lighter');
+    },
+    same: sameJson,
+    show: (link) => preview(link && linking(link)),
+    make: (link) => edit(linking(link)),
+    says: (link) => `The ${says} is ${linkName(now().system.document, link)}`,
+  });
   const place = placeOf(color);
   const { resolved } = now();
   const isText = says === 'text';
@@ -144,14 +131,9 @@ function End({ role, theme, color, says }: EndProps) {
       aria-valuemax={100}
       aria-valuenow={Math.round(place)}
       aria-valuetext={`L* ${place.toFixed(1)}, ${css(color)}`}
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={onPointerUp}
-      onPointerCancel={() => {
-        held.current = null;
-        preview(null);
-      }}
-      onKeyDown={onKeyDown}
+      {...drag.pointer}
+      onKeyDown={drag.onKeyDown}
+      onBlur={drag.onBlur}
       className="absolute top-0 z-10 flex -translate-x-1/2 cursor-ew-resize touch-none flex-col items-center rounded-md"
       style={{ left: `${place}%` }}
     >

@@ -1,9 +1,11 @@
+import { sameJson } from '@mint-lamp/core/document/same';
 import type { AlongGradient, Stretch } from '@mint-lamp/core/gradient/along-gradient';
 import { type CssGradient, percentOf } from '@mint-lamp/core/gradient/model';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { type PointerEvent, useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import { useEditing } from '../../../store/editing.ts';
+import { type Pointed, shareAcross, useDrag } from '../../../ui/use-drag.ts';
 import { useAddStop } from '../use-add-stop.ts';
 import { LANE, Lanes } from './lanes.tsx';
 import { Post, STRIP } from './post.tsx';
@@ -38,38 +40,26 @@ export function BenchAxis({ resolved, openStop, straight, length, along, under }
   const { gradient, stops, colors } = resolved;
   const { add, commandOf } = useAddStop(resolved);
   const { preview } = useEditing();
-  const taking = useRef<{ from: number; at: number; box: DOMRect } | null>(null);
   const samples = useMemo(() => (straight ? samplesAlong(straight) : []), [straight]);
   const places = stops.map((stop) => Math.round(percentOf(stop.places[0], length) * 100) / 100);
-  const placeIn = (box: DOMRect, x: number) =>
-    Math.round(clamp(((x - box.left) / box.width) * 100, 0, 100) * 10) / 10;
-  const onDown = (event: PointerEvent<HTMLElement>) => {
-    if (event.button !== 0) return;
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const box = event.currentTarget.getBoundingClientRect();
-    const from = placeIn(box, event.clientX);
-    taking.current = { from, at: from, box };
-  };
+  const placeIn = (box: DOMRect, at: Pointed) =>
+    Math.round(clamp(shareAcross(box, at) * 100, 0, 100) * 10) / 10;
   // A press adds a stop where it is; a drag carries the colour from where it began to where it ends.
-  const onMove = (event: PointerEvent) => {
-    const now = taking.current;
-    if (!now) return;
-    const at = placeIn(now.box, event.clientX);
-    const isCarried = (Math.abs(at - now.from) / 100) * now.box.width >= CARRIED_PX;
-    const next = isCarried ? at : now.from;
-    if (next === now.at) return;
-    now.at = next;
-    preview(next === now.from ? null : commandOf(next, now.from));
-  };
-  const onUp = () => {
-    const now = taking.current;
-    taking.current = null;
-    if (now) add(now.at, now.from);
-  };
-  const giveUp = () => {
-    taking.current = null;
-    preview(null);
-  };
+  const { pointer } = useDrag({
+    grip(element, at) {
+      const box = element.getBoundingClientRect();
+      return { box, from: placeIn(box, at) };
+    },
+    at: ({ box, from }, to) => ({ from, to: placeIn(box, to) }),
+    from: CARRIED_PX,
+    same: sameJson,
+    show: (carried) => preview(carried && commandOf(carried.to, carried.from)),
+    make: ({ from, to }) => add(to, from),
+    onPress: ({ from }, moved) => {
+      if (!moved) add(from, from);
+    },
+    says: ({ to }) => `A stop at ${to} %`,
+  });
   return (
     <figure aria-label="Strip and profile: lightness, chroma and hue along the gradient" className="m-0">
       <div className="grid grid-cols-[48px_1fr]">
@@ -94,10 +84,7 @@ export function BenchAxis({ resolved, openStop, straight, length, along, under }
                 data-testid="gradient-area"
                 title="Click to add a stop here, in the colour that is there now; drag to take this colour to another place"
                 className="cursor-copy touch-none"
-                onPointerDown={onDown}
-                onPointerMove={onMove}
-                onPointerUp={onUp}
-                onPointerCancel={giveUp}
+                {...pointer}
               >
                 <div
                   data-specimen

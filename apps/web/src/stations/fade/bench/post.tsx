@@ -1,18 +1,20 @@
 import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import { movedTo, type Stop } from '@mint-lamp/core/document/gradients/gradient';
 import type { Link } from '@mint-lamp/core/document/links/link';
+import { linkName } from '@mint-lamp/core/document/naming/link-name';
 import { sameJson } from '@mint-lamp/core/document/same';
 import { clamp, clamp01 } from '@mint-lamp/core/numbers/clamp';
 import { stopAtLightness, stopStepped } from '@mint-lamp/core/system/gradients/walked-stop';
 import type { Painted } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
-import { type KeyboardEvent, memo, type PointerEvent, useRef } from 'react';
+import { type KeyboardEvent, memo } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { selectSystem, selectTheme, useProjectId } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
+import { axisOf, shareAcross, useDrag } from '../../../ui/use-drag.ts';
 import { LANE } from './lanes.tsx';
 import { snapped } from './snapping.ts';
 
@@ -42,8 +44,6 @@ export const Post = memo(function Post(props: PostProps) {
   const navigate = useNavigate();
   const store = useStore() as AppStore;
   const { edit, preview } = useEditing();
-  const held = useRef<{ axis: DOMRect; last: number; moved: boolean } | null>(null);
-  const walk = useRef<{ lane: DOMRect; link: Link | null } | null>(null);
   const move = (to: number) =>
     ({ type: 'moveStop', gradient, stop: stop.id, places: movedTo(stop, to) }) as const;
   const relink = (link: Link) => ({ type: 'linkStop', gradient, stop: stop.id, link }) as const;
@@ -54,74 +54,45 @@ export const Post = memo(function Post(props: PostProps) {
   };
   const lightness = color ? rgb8ToOklch(color.r, color.g, color.b)[0] : 0;
 
-  const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const axis = event.currentTarget.closest('[data-axis]')!.getBoundingClientRect();
-    held.current = { axis, last: position, moved: false };
-  };
-  const onPointerMove = (event: PointerEvent) => {
-    const now = held.current;
-    if (!now) return;
-    const to = ((event.clientX - now.axis.left) / now.axis.width) * 100;
-    // Alt holds it off.
-    const reach = event.altKey ? 0 : (SNAP_PX / now.axis.width) * 100;
-    const landed = snapped(to, [before, after], reach);
-    if (landed === now.last) return;
-    now.moved = true;
-    now.last = landed;
-    preview(move(landed));
-  };
-  const onPointerUp = () => {
-    const now = held.current;
-    held.current = null;
-    if (now?.moved) edit(move(now.last));
-    select();
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const sideways = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
-    const way = { ArrowUp: 'lighter', ArrowDown: 'darker' }[event.key] as 'lighter' | 'darker' | undefined;
-    if (sideways) {
-      const to = clamp(position + sideways * (event.shiftKey ? 5 : 1), 0, 100);
-      edit(move(Math.round(to * 10) / 10));
-    } else if (way && color) {
-      const link = stopStepped(walking(), stop.color, color, way);
-      if (link) edit(relink(link));
-    } else if (event.key === 'Delete' || event.key === 'Backspace')
-      edit({ type: 'removeStop', gradient, stop: stop.id });
-    else return;
+  const along = useDrag({
+    grip: axisOf,
+    at: (axis, pointed) => {
+      // Alt holds it off.
+      const reach = pointed.free ? 0 : (SNAP_PX / axis.width) * 100;
+      return snapped(shareAcross(axis, pointed) * 100, [before, after], reach);
+    },
+    step: ({ dx, far }, last) =>
+      dx ? Math.round(clamp((last ?? position) + dx * (far ? 5 : 1), 0, 100) * 10) / 10 : undefined,
+    show: (place) => preview(place === null ? null : move(place)),
+    make: (place) => edit(move(place)),
+    onPress: select,
+    says: (place) => `Stop ${index + 1}: ${Math.round(place * 10) / 10} %`,
+  });
+  const walk = useDrag({
+    grip: (element) =>
+      element.closest('[data-axis]')!.querySelector('[data-lane=lightness]')!.getBoundingClientRect(),
+    at: (lane, pointed) => {
+      const wanted = 1 - (pointed.y - lane.top) / lane.height;
+      return color && stopAtLightness(walking(), stop.color, color, clamp01(wanted));
+    },
+    step: ({ dx, dy }) =>
+      dx || !color ? undefined : stopStepped(walking(), stop.color, color, dy < 0 ? 'lighter' : 'darker'),
+    same: sameJson,
+    show: (link) => preview(link && relink(link)),
+    make: (link) => edit(relink(link)),
+    onPress: select,
+    says: (link) => `Stop ${index + 1}: ${linkName(selectSystem(store.getState()).document, link)}`,
+  });
+  const onKeyDown = (event: KeyboardEvent<HTMLButtonElement>) => {
+    const [sideways, upDown] = [along.onKeyDown(event), walk.onKeyDown(event)];
+    if (sideways || upDown || (event.key !== 'Delete' && event.key !== 'Backspace')) return;
+    edit({ type: 'removeStop', gradient, stop: stop.id });
     event.preventDefault();
     event.stopPropagation();
   };
-  const onKnobDown = (event: PointerEvent<HTMLElement>) => {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const lane = event.currentTarget.closest('[data-axis]')!.querySelector('[data-lane=lightness]')!;
-    walk.current = { lane: lane.getBoundingClientRect(), link: null };
-  };
-  const onKnobMove = (event: PointerEvent) => {
-    const now = walk.current;
-    if (!now || !color) return;
-    event.stopPropagation();
-    const wanted = 1 - (event.clientY - now.lane.top) / now.lane.height;
-    const link = stopAtLightness(walking(), stop.color, color, clamp01(wanted));
-    if (sameJson(link, now.link ?? stop.color)) return;
-    now.link = link;
-    preview(relink(link));
-  };
-  const onKnobUp = (event: PointerEvent) => {
-    event.stopPropagation();
-    const link = walk.current?.link;
-    walk.current = null;
-    if (link) edit(relink(link));
-    select();
-  };
-  const giveUp = () => {
-    held.current = null;
-    walk.current = null;
-    preview(null);
+  const onBlur = () => {
+    along.onBlur();
+    walk.onBlur();
   };
   return (
     <div
@@ -138,10 +109,8 @@ export const Post = memo(function Post(props: PostProps) {
         aria-valuenow={position}
         aria-valuetext={`${position} %, ${color?.css ?? 'no colour'}`}
         title={`Stop ${index + 1} at ${position} %. Drag it (Alt: without snapping) or use the arrow keys; up and down walk along its shades; Delete removes it, the menu does more.`}
-        onPointerDown={onPointerDown}
-        onPointerMove={onPointerMove}
-        onPointerUp={onPointerUp}
-        onPointerCancel={giveUp}
+        {...along.pointer}
+        onBlur={onBlur}
         onFocus={(event) => event.currentTarget.matches(':focus-visible') && select()}
         onKeyDown={onKeyDown}
         className={clsx(
@@ -173,10 +142,7 @@ export const Post = memo(function Post(props: PostProps) {
             top: STRIP + LANE.gap + (1 - lightness) * LANE.lightness,
             background: `rgb(${color.r} ${color.g} ${color.b})`,
           }}
-          onPointerDown={onKnobDown}
-          onPointerMove={onKnobMove}
-          onPointerUp={onKnobUp}
-          onPointerCancel={giveUp}
+          {...walk.pointer}
         />
       )}
     </div>

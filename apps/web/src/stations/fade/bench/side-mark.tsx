@@ -1,6 +1,7 @@
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import clsx from 'clsx';
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import type { KeyboardEvent } from 'react';
+import { axisOf, shareAcross, useDrag } from '../../../ui/use-drag.ts';
 import { STRIP } from './post.tsx';
 import { snapped } from './snapping.ts';
 
@@ -26,35 +27,21 @@ interface SideMarkProps {
  */
 export function SideMark(props: SideMarkProps) {
   const { label, title, position, from, to, look, onLook, onMove, onRemove, onGiveUp } = props;
-  const held = useRef<{ axis: DOMRect; from: number; last: number } | null>(null);
   const within = (place: number) => Math.round(clamp(place, from, to) * 10) / 10;
-  const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const axis = event.currentTarget.closest('[data-axis]')!.getBoundingClientRect();
-    held.current = { axis, from: position, last: position };
-  };
-  const onPointerMove = (event: PointerEvent) => {
-    const now = held.current;
-    if (!now) return;
-    const place = ((event.clientX - now.axis.left) / now.axis.width) * 100;
-    const reach = event.altKey ? 0 : (SNAP_PX / now.axis.width) * 100;
-    const landed = within(snapped(place, [from, to], reach));
-    if (landed === now.last) return;
-    now.last = landed;
-    onLook(landed);
-  };
-  const onPointerUp = () => {
-    const now = held.current;
-    held.current = null;
-    if (now && now.last !== now.from) onMove(now.last);
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const way = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
-    if (way) onMove(within(position + way * (event.shiftKey ? 5 : 1)));
-    else if (event.key === 'Delete' || event.key === 'Backspace') onRemove();
-    else return;
+  const drag = useDrag({
+    grip: axisOf,
+    at: (axis, pointed) => {
+      const reach = pointed.free ? 0 : (SNAP_PX / axis.width) * 100;
+      return within(snapped(shareAcross(axis, pointed) * 100, [from, to], reach));
+    },
+    step: ({ dx, far }, last) => (dx ? within((last ?? position) + dx * (far ? 5 : 1)) : undefined),
+    show: (place) => (place === null ? onGiveUp() : onLook(place)),
+    make: onMove,
+    says: (place) => `${label}: ${place} %`,
+  });
+  const onKeyDown = (event: KeyboardEvent<HTMLButtonElement>) => {
+    if (drag.onKeyDown(event) || (event.key !== 'Delete' && event.key !== 'Backspace')) return;
+    onRemove();
     event.preventDefault();
     event.stopPropagation();
   };
@@ -68,13 +55,8 @@ export function SideMark(props: SideMarkProps) {
       aria-valuenow={position}
       aria-valuetext={`${position} %`}
       title={title}
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={onPointerUp}
-      onPointerCancel={() => {
-        held.current = null;
-        onGiveUp();
-      }}
+      {...drag.pointer}
+      onBlur={drag.onBlur}
       onKeyDown={onKeyDown}
       className="absolute z-20 grid size-6 -translate-x-1/2 cursor-ew-resize touch-none place-items-center rounded-[3px]"
       style={{ left: `${position}%`, top: STRIP - 12 }}

@@ -6,12 +6,13 @@ import {
   type RadialShape,
   shapeOf,
 } from '@mint-lamp/core/document/gradients/gradient';
+import { sameJson } from '@mint-lamp/core/document/same';
 import { angleOf, centerIn, radiiIn } from '@mint-lamp/core/gradient/geometry';
 import { gradientLine, type Point } from '@mint-lamp/core/gradient/line';
 import type { Place } from '@mint-lamp/core/gradient/model';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useEditing } from '../../../store/editing.ts';
+import { useDrag } from '../../../ui/use-drag.ts';
 import type { BoxSize } from './purposes.ts';
 
 /** Degrees that an angle goes to by itself, and within which it does. */
@@ -244,45 +245,26 @@ interface HandleProps extends Tools {
 
 /** A handle that is dragged, or moved by arrow keys (Shift: five steps); Alt holds snapping off. */
 function Handle({ label, at, to, step, look, set, giveUp, isEnd = false, isCenter = false }: HandleProps) {
-  const held = useRef<{ box: DOMRect; last: GradientShape | null } | null>(null);
-  const onPointerDown = (event: PointerEvent<HTMLButtonElement>) => {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const box = event.currentTarget.parentElement!.getBoundingClientRect();
-    held.current = { box, last: null };
-  };
-  const onPointerMove = (event: PointerEvent) => {
-    const now = held.current;
-    if (!now) return;
-    now.last = to({ x: event.clientX - now.box.left, y: event.clientY - now.box.top }, event.altKey);
-    look(now.last);
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-    if (!way) return;
-    event.preventDefault();
-    event.stopPropagation();
-    const by = event.shiftKey ? 5 : 1;
-    set(step(way[0]! * by, way[1]! * by));
-  };
+  const drag = useDrag({
+    grip: (element) => element.parentElement!.getBoundingClientRect(),
+    at: (box, pointed) => to({ x: pointed.x - box.left, y: pointed.y - box.top }, pointed.free),
+    step({ dx, dy, far }) {
+      const by = far ? 5 : 1;
+      return step(dx * by, dy * by);
+    },
+    same: sameJson,
+    show: (shape) => (shape ? look(shape) : giveUp()),
+    make: set,
+    says: () => `${label} is moved`,
+  });
   return (
     <button
       type="button"
       aria-label={label}
       title={`${label}. Drag it (Alt: without snapping) or use the arrow keys.`}
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={() => {
-        const last = held.current?.last;
-        held.current = null;
-        if (last) set(last);
-      }}
-      onPointerCancel={() => {
-        held.current = null;
-        giveUp();
-      }}
-      onKeyDown={onKeyDown}
+      {...drag.pointer}
+      onKeyDown={drag.onKeyDown}
+      onBlur={drag.onBlur}
       className={
         isCenter
           ? 'absolute size-5 -translate-1/2 cursor-move touch-none rounded-full border-[5px] border-[#ffffff] bg-[#000000] outline-1 outline-[#000000]'

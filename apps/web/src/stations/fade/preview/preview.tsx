@@ -1,9 +1,11 @@
+import { sameJson } from '@mint-lamp/core/document/same';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import clsx from 'clsx';
 import { type CSSProperties, type ReactNode, useLayoutEffect, useRef } from 'react';
 import { useSampleWords } from '../../../store/selectors.ts';
+import { useDrag } from '../../../ui/use-drag.ts';
 import { PurposeContent } from './purpose-content.tsx';
 import { type BoxSize, type Purpose, SIZES } from './purposes.ts';
 
@@ -104,33 +106,26 @@ export function Preview({
 
 /** The corner by which a box is made larger and smaller; by keyboard its figures do it. */
 function BoxCorner({ box, onBox }: { box: BoxSize; onBox: (box: BoxSize) => void }) {
-  const drag = useRef<{ x: number; y: number; from: BoxSize } | null>(null);
   const held = (side: number) => clamp(Math.round(side), SMALLEST_BOX, LARGEST_BOX);
-  const end = () => {
-    drag.current = null;
-  };
+  const { pointer } = useDrag({
+    grip: (_, at) => ({ at, from: box }),
+    // It stands in the middle of its room, so that it grows to both sides.
+    at: ({ at, from }, to) => ({
+      width: held(from.width + (to.x - at.x) * 2),
+      height: held(from.height + (to.y - at.y) * (from.height > ROOM ? 1 : 2)),
+    }),
+    same: sameJson,
+    show: (next) => onBox(next ?? box),
+    make: onBox,
+    says: ({ width, height }) => `The box is ${width} × ${height} px`,
+  });
   return (
     <span
       aria-hidden
       data-box-corner
       title="Drag it to make the box larger or smaller"
       className="absolute right-0 bottom-0 size-3.5 cursor-nwse-resize touch-none border border-[#000] bg-[#fff]"
-      onPointerDown={(event) => {
-        event.stopPropagation();
-        event.currentTarget.setPointerCapture(event.pointerId);
-        drag.current = { x: event.clientX, y: event.clientY, from: box };
-      }}
-      onPointerMove={(event) => {
-        const now = drag.current;
-        if (!now) return;
-        // It stands in the middle of its room, so that it grows to both sides.
-        onBox({
-          width: held(now.from.width + (event.clientX - now.x) * 2),
-          height: held(now.from.height + (event.clientY - now.y) * (now.from.height > ROOM ? 1 : 2)),
-        });
-      }}
-      onPointerUp={end}
-      onPointerCancel={end}
+      {...pointer}
     />
   );
 }

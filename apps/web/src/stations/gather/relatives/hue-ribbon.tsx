@@ -2,8 +2,9 @@ import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import type { RibbonPlace } from '@mint-lamp/core/harmony/ribbon';
 import type { Member } from '@mint-lamp/core/system/relatives';
 import clsx from 'clsx';
-import { memo, useRef } from 'react';
+import { memo } from 'react';
 import { useSettled } from '../../../store/use-settled.ts';
+import { useDrag } from '../../../ui/use-drag.ts';
 
 interface PegActions {
   readonly onSelect: (member: number) => void;
@@ -59,11 +60,17 @@ interface PegProps extends PegActions {
 
 /** A member's place on the ribbon, moved by dragging and by arrow keys. */
 const Peg = memo(function Peg({ member, hex, hue, label, selected, onSelect, onDrag, onMove }: PegProps) {
-  const drag = useRef<{ x: number; degrees: number | null } | null>(null);
-  const giveUp = () => {
-    if (drag.current?.degrees != null) onDrag(member, null);
-    drag.current = null;
-  };
+  const drag = useDrag({
+    grip(element, at) {
+      element.focus();
+      return { x: at.x, width: element.parentElement!.offsetWidth };
+    },
+    at: ({ x, width }, to) => ((to.x - x) / width) * 360,
+    step: ({ dx, far }, last) => (dx ? (last ?? 0) + dx * (far ? 10 : 1) : undefined),
+    show: (degrees) => onDrag(member, degrees),
+    make: (degrees) => onMove(member, degrees),
+    says: (degrees) => `${label}, turned by ${Math.round(degrees)}°`,
+  });
   return (
     <button
       type="button"
@@ -72,33 +79,9 @@ const Peg = memo(function Peg({ member, hex, hue, label, selected, onSelect, onD
       className="absolute top-0 z-[1] h-9 w-4 -translate-x-1/2 cursor-ew-resize touch-none"
       style={{ left: `${(hue / 360) * 100}%` }}
       onFocus={() => onSelect(member)}
-      onPointerDown={(event) => {
-        if (event.button !== 0) return;
-        event.currentTarget.focus();
-        event.currentTarget.setPointerCapture(event.pointerId);
-        drag.current = { x: event.clientX, degrees: null };
-      }}
-      onPointerMove={(event) => {
-        if (!drag.current) return;
-        const { offsetWidth } = event.currentTarget.parentElement!;
-        drag.current.degrees = ((event.clientX - drag.current.x) / offsetWidth) * 360;
-        onDrag(member, drag.current.degrees);
-      }}
-      onPointerUp={() => {
-        const degrees = drag.current?.degrees;
-        drag.current = null;
-        if (degrees) onMove(member, degrees);
-      }}
-      onPointerCancel={giveUp}
-      onKeyDown={(event) => {
-        const by = event.shiftKey ? 10 : 1;
-        if (event.key === 'Escape' && drag.current) giveUp();
-        else if (event.key === 'ArrowLeft') onMove(member, -by);
-        else if (event.key === 'ArrowRight') onMove(member, by);
-        else return;
-        event.preventDefault();
-        event.stopPropagation();
-      }}
+      {...drag.pointer}
+      onKeyDown={drag.onKeyDown}
+      onBlur={drag.onBlur}
     >
       <span className="absolute top-0 left-1/2 h-7 w-px -translate-x-1/2 bg-[#000] outline outline-[#fff]" />
       <span

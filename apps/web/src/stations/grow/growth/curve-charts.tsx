@@ -1,12 +1,14 @@
 import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
+import type { Command } from '@mint-lamp/core/document/commands/command';
 import { grownOf } from '@mint-lamp/core/edits/families/family-edits';
 import { type DrawnStep, drawnFrom, LEAST_CHROMA, withStepMoved } from '@mint-lamp/core/family/drawn';
-import { type KeyboardEvent, memo, type PointerEvent, useMemo, useRef } from 'react';
+import { memo, type RefObject, useMemo, useRef } from 'react';
 import { useStore } from 'react-redux';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useEditing } from '../../../store/editing.ts';
 import { selectSettledSystem } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
+import { useDrag } from '../../../ui/use-drag.ts';
 import type { CurveStep } from './curves-of.ts';
 
 type Channel = 'lightness' | 'chroma' | 'turn';
@@ -84,10 +86,10 @@ interface CurveChartProps extends CurveChartsProps {
 
 function CurveChart({ family, curve, now, before, changed, onHold }: CurveChartProps) {
   const { channel, name } = curve;
-  const move = useMovingPoint(family, curve, onHold);
+  const moving = useMoving(family, channel, onHold);
   const values = [...now, ...before].map((step) => step[channel]);
   // What is up and down stays so while a point is held.
-  const domain = move.domain.current ?? curve.domain(values);
+  const domain = moving.domain.current ?? curve.domain(values);
   const data = useMemo(() => {
     const was = new Map(before.map((step) => [step.label, step[channel]]));
     return now
@@ -137,7 +139,7 @@ function CurveChart({ family, curve, now, before, changed, onHold }: CurveChartP
                   x={cx ?? 0}
                   y={cy ?? 0}
                   step={payload as Placed}
-                  {...{ curve, domain, move }}
+                  {...{ curve, domain, moving }}
                 />
               )}
             />
@@ -160,10 +162,11 @@ interface PointProps {
   step: Placed;
   curve: Curve;
   domain: readonly [number, number];
-  move: ReturnType<typeof useMovingPoint>;
+  moving: Moving;
 }
 
-function Point({ x, y, step, curve, domain, move }: PointProps) {
+function Point(props: PointProps) {
+  const { x, y, step } = props;
   if (step.isBase)
     return (
       <rect
@@ -177,7 +180,30 @@ function Point({ x, y, step, curve, domain, move }: PointProps) {
         strokeWidth={2}
       />
     );
-  const text = `${step.value.toFixed(curve.decimals)}${curve.unit}`;
+  return <MovedPoint {...props} />;
+}
+
+const rounded = (value: number, { decimals, unit }: Curve) => `${value.toFixed(decimals)}${unit}`;
+
+/** A point that is moved: the growth becomes a drawn one, with that step elsewhere. */
+function MovedPoint({ x, y, step, curve, domain, moving }: PointProps) {
+  const { edit, preview } = useEditing();
+  const text = rounded(step.value, curve);
+  const drag = useDrag({
+    grip(_, at) {
+      moving.hold(domain);
+      return { y: at.y, from: step.value, perPx: (domain[1] - domain[0]) / PLOT };
+    },
+    at: ({ y: from, from: value, perPx }, to) => value + (from - to.y) * perPx,
+    step: ({ dx, dy, far }, last) => (last ?? step.value) + (dx - dy) * curve.step * (far ? 5 : 1),
+    show: (value) => {
+      preview(value === null ? null : moving.to(step.index, value));
+      if (value === null) moving.hold(null);
+    },
+    make: (value) => edit(moving.to(step.index, value)),
+    onPress: () => moving.hold(null),
+    says: (value) => `${curve.name} of ${step.label}: ${rounded(value, curve)}`,
+  });
   return (
     <g
       role="slider"
@@ -189,11 +215,9 @@ function Point({ x, y, step, curve, domain, move }: PointProps) {
       aria-valuenow={Number(step.value.toFixed(curve.decimals))}
       aria-valuetext={text}
       className="cursor-ns-resize touch-none outline-none [&:focus-visible>rect:last-of-type]:stroke-[3px]"
-      onPointerDown={(event) => move.start(event, step, domain)}
-      onPointerMove={move.drag}
-      onPointerUp={move.end}
-      onPointerCancel={move.cancel}
-      onKeyDown={(event) => move.key(event, step)}
+      {...drag.pointer}
+      onKeyDown={drag.onKeyDown}
+      onBlur={drag.onBlur}
     >
       <title>{`${step.label}: ${text}`}</title>
       {/* A wider place to take hold of. */}
@@ -212,66 +236,35 @@ function Point({ x, y, step, curve, domain, move }: PointProps) {
   );
 }
 
-/** Moves a point of a curve: the growth becomes a drawn one, with that step elsewhere. */
-function useMovingPoint(family: string, { channel, step: byKey }: Curve, onHold: (held: boolean) => void) {
-  const store = useStore() as AppStore;
-  const { edit, preview } = useEditing();
-  const grip = useRef<{ index: number; y: number; from: number; perPx: number; last: number } | null>(null);
-  const domain = useRef<readonly [number, number] | null>(null);
+interface Moving {
+  /** The domain that is kept while a point is held. */
+  readonly domain: RefObject<readonly [number, number] | null>;
+  readonly hold: (domain: readonly [number, number] | null) => void;
   /** The command that puts a step at a value, from the growth as it is in the document. */
-  const to = (index: number, value: number) => {
-    const resolved = selectSettledSystem(store.getState()).families.get(family)!;
-    const drawn = drawnFrom(grownOf(resolved));
-    const { r, g, b } = resolved.base.color;
-    const unit = Math.max(LEAST_CHROMA, rgb8ToOklch(r, g, b)[1]);
-    const change: Partial<DrawnStep> =
-      channel === 'lightness'
-        ? { lightness: value / 100 }
-        : channel === 'chroma'
-          ? { chroma: value / unit }
-          : { turn: value };
-    return { type: 'setGrowth', family, growth: withStepMoved(drawn, index, change) } as const;
-  };
-  const letGo = () => {
-    grip.current = null;
-    domain.current = null;
-    onHold(false);
-  };
+  readonly to: (index: number, value: number) => Command;
+}
+
+function useMoving(family: string, channel: Channel, onHold: (held: boolean) => void): Moving {
+  const store = useStore() as AppStore;
+  const domain = useRef<readonly [number, number] | null>(null);
   return {
     domain,
-    start(event: PointerEvent<SVGGElement>, step: Placed, range: readonly [number, number]) {
-      event.currentTarget.setPointerCapture(event.pointerId);
+    hold(range) {
       domain.current = range;
-      grip.current = {
-        index: step.index,
-        y: event.clientY,
-        from: step.value,
-        perPx: (range[1] - range[0]) / PLOT,
-        last: step.value,
-      };
-      onHold(true);
+      onHold(range !== null);
     },
-    drag(event: PointerEvent) {
-      const held = grip.current;
-      if (!held) return;
-      held.last = held.from + (held.y - event.clientY) * held.perPx;
-      preview(to(held.index, held.last));
-    },
-    end() {
-      const held = grip.current;
-      if (held && held.last !== held.from) edit(to(held.index, held.last));
-      else preview(null);
-      letGo();
-    },
-    cancel() {
-      preview(null);
-      letGo();
-    },
-    key(event: KeyboardEvent, { index, value }: Placed) {
-      const way = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
-      if (!way) return;
-      event.preventDefault();
-      edit(to(index, value + way * byKey * (event.shiftKey ? 5 : 1)));
+    to(index, value) {
+      const resolved = selectSettledSystem(store.getState()).families.get(family)!;
+      const { r, g, b } = resolved.base.color;
+      const unit = Math.max(LEAST_CHROMA, rgb8ToOklch(r, g, b)[1]);
+      const change: Partial<DrawnStep> =
+        channel === 'lightness'
+          ? { lightness: value / 100 }
+          : channel === 'chroma'
+            ? { chroma: value / unit }
+            : { turn: value };
+      const growth = withStepMoved(drawnFrom(grownOf(resolved)), index, change);
+      return { type: 'setGrowth', family, growth };
     },
   };
 }

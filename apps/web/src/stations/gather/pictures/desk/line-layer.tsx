@@ -34,7 +34,7 @@ export function LineLayer({ picture, line, viewing, drawn, onLine, onRemove }: L
           {...{ view, size, picture, x, y }}
           label={`Where the line ${key}: ${x}, ${y}`}
           under={viewing.under}
-          onDrag={(spot) => spot && onLine(to(spot.x, spot.y))}
+          onDrag={(spot, began) => onLine(to((spot ?? began).x, (spot ?? began).y))}
           onMove={(spot) => onLine(to(spot.x, spot.y))}
           onSelect={() => {}}
           onRemove={onRemove}

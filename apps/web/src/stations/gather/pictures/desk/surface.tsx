@@ -1,6 +1,7 @@
 import type { Side } from '@mint-lamp/core/document/pictures/picture';
 import { type ReactNode, useEffect, useRef } from 'react';
-import { arrowStep } from './place-handle.tsx';
+import { useDrag } from '../../../../ui/use-drag.ts';
+import { arrowStep } from './arrow-step.ts';
 import { sideByKey } from './sides.ts';
 import { type DeskViewing, placeIn } from './use-desk-view.ts';
 import { pixelAt, type Size } from './view.ts';
@@ -37,8 +38,9 @@ const linesToPx = (event: WheelEvent) => (event.deltaMode === WheelEvent.DOM_DEL
 export function Surface(props: SurfaceProps) {
   const { picture, viewing, side, onAim, onSide, onTake, behind, children } = props;
   const { box, view, zoom, move } = viewing;
-  const press = useRef<{ x: number; y: number; dragged: boolean } | null>(null);
   const last = useRef<Spot | null>(null);
+  /** How far the picture was moved by the drag that is under way. */
+  const moved = useRef<{ readonly dx: number; readonly dy: number } | null>(null);
   useEffect(() => {
     const element = box.current!;
     const onWheel = (event: WheelEvent) => {
@@ -65,6 +67,32 @@ export function Surface(props: SurfaceProps) {
   };
   const atPointer = (event: { clientX: number; clientY: number }) =>
     pixelAt(picture, ...viewing.under(event));
+  // A press takes what is there; a drag moves the picture under the pointer.
+  const drag = useDrag({
+    grip(_, at) {
+      moved.current = null;
+      return { begun: at, last: at };
+    },
+    at(grip, to) {
+      const { last, begun } = grip;
+      grip.last = to;
+      return { dx: to.x - last.x, dy: to.y - last.y, all: { dx: to.x - begun.x, dy: to.y - begun.y } };
+    },
+    from: DRAG,
+    byMiddle: true,
+    show(by) {
+      onAim(null);
+      if (by) move(by.dx, by.dy);
+      else if (moved.current) move(-moved.current.dx, -moved.current.dy);
+      moved.current = by?.all ?? null;
+    },
+    make: () => {},
+    onPress({ last: { x, y } }, isMoved) {
+      const to = atPointer({ clientX: x, clientY: y });
+      aim(to);
+      if (!isMoved) onTake(to);
+    },
+  });
   const here = () => last.current ?? pixelAt(picture, view.cx, view.cy);
   const keys = new Map<string, () => void>([
     ['Enter', () => onTake(here())],
@@ -93,34 +121,12 @@ export function Surface(props: SurfaceProps) {
           if (event.currentTarget.matches(':focus-visible')) aim(here());
         }}
         onBlur={() => onAim(null)}
-        onPointerDown={(event) => {
-          if (event.button !== 0 && event.button !== 1) return;
-          event.currentTarget.setPointerCapture(event.pointerId);
-          press.current = { x: event.clientX, y: event.clientY, dragged: event.button === 1 };
-        }}
+        {...drag.pointer}
         onPointerMove={(event) => {
-          const down = press.current;
-          if (down) {
-            const [dx, dy] = [event.clientX - down.x, event.clientY - down.y];
-            if (!down.dragged && Math.hypot(dx, dy) < DRAG) return;
-            press.current = { x: event.clientX, y: event.clientY, dragged: true };
-            onAim(null);
-            move(dx, dy);
-          } else aim(atPointer(event));
-        }}
-        onPointerUp={(event) => {
-          const down = press.current;
-          press.current = null;
-          if (!down) return;
-          const to = atPointer(event);
-          aim(to);
-          if (!down.dragged) onTake(to);
-        }}
-        onPointerCancel={() => {
-          press.current = null;
+          if (!drag.pointer.onPointerMove(event)) aim(atPointer(event));
         }}
         onPointerLeave={() => {
-          if (!press.current) onAim(null);
+          if (!drag.isHeld()) onAim(null);
         }}
         onKeyDown={(event) => {
           if (event.ctrlKey || event.metaKey) return;

@@ -1,9 +1,9 @@
 import type { Picture, TextOver } from '@mint-lamp/core/document/pictures/picture';
+import { sameJson } from '@mint-lamp/core/document/same';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
-import { type PointerEvent, useRef } from 'react';
 import { useEditing } from '../../../../store/editing.ts';
 import { useSampleWords } from '../../../../store/selectors.ts';
-import { arrowStep } from './place-handle.tsx';
+import { type Pointed, useDrag, type Way } from '../../../../ui/use-drag.ts';
 import type { DeskViewing } from './use-desk-view.ts';
 import type { Measured } from './use-worst.ts';
 import { type DeskView, type Size, toBox } from './view.ts';
@@ -46,47 +46,40 @@ interface TextLayerProps {
 export function TextLayer({ picture, text, viewing, drawn, measured }: TextLayerProps) {
   const { edit, preview } = useEditing();
   const words = useSampleWords();
-  const drag = useRef<{ x: number; y: number; from: TextOver; sizing: boolean; to: TextOver | null } | null>(
-    null,
-  );
   const { view, size } = drawn;
   const command = (next: TextOver) => ({ type: 'setTextOver', picture: picture.id, text: next }) as const;
   const [left, top] = toBox(view, size, text.x, text.y);
-  const giveUp = () => {
-    if (drag.current) preview(null);
-    drag.current = null;
+  const moved = (from: TextOver, dx: number, dy: number) =>
+    within(picture, { ...from, x: from.x + dx, y: from.y + dy });
+  const sized = (from: TextOver, dx: number, dy: number) =>
+    within(picture, {
+      ...from,
+      width: clamp(from.width + dx, 1, picture.width - from.x),
+      height: clamp(from.height + dy, 1, picture.height - from.y),
+    });
+  const under = ({ x, y }: Pointed) => viewing.under({ clientX: x, clientY: y });
+  const common = {
+    grip: (_: unknown, at: Pointed) => ({ at: under(at), from: text }),
+    same: sameJson,
+    show: (next: TextOver | null) => preview(next && command(next)),
+    make: (next: TextOver) => edit(command(next)),
+    says: ({ x, y, width, height }: TextOver) => `The region is ${width} × ${height} px at ${x}, ${y}`,
   };
-  const begin = (event: PointerEvent<HTMLElement>, sizing: boolean) => {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const [x, y] = viewing.under(event);
-    drag.current = { x, y, from: text, sizing, to: null };
-  };
-  const go = (event: PointerEvent<HTMLElement>) => {
-    const now = drag.current;
-    if (!now) return;
-    event.stopPropagation();
-    const [x, y] = viewing.under(event);
-    const { from } = now;
-    now.to = within(
-      picture,
-      now.sizing
-        ? {
-            ...from,
-            width: clamp(from.width + x - now.x, 1, picture.width - from.x),
-            height: clamp(from.height + y - now.y, 1, picture.height - from.y),
-          }
-        : { ...from, x: from.x + x - now.x, y: from.y + y - now.y },
-    );
-    preview(command(now.to));
-  };
-  const end = (event: PointerEvent<HTMLElement>) => {
-    event.stopPropagation();
-    const to = drag.current?.to;
-    drag.current = null;
-    if (to) edit(command(to));
-  };
+  const to =
+    (change: typeof moved) =>
+    ({ at: [x, y], from }: { at: readonly [number, number]; from: TextOver }, pointed: Pointed) => {
+      const [px, py] = under(pointed);
+      return change(from, px - x, py - y);
+    };
+  const moving = useDrag({
+    ...common,
+    at: to(moved),
+    step({ dx, dy, far, ctrl }: Way, last: TextOver | null) {
+      const by = far ? 10 : 1;
+      return (ctrl ? sized : moved)(last ?? text, dx * by, dy * by);
+    },
+  });
+  const sizing = useDrag({ ...common, at: to(sized) });
   const large = text.target.content === 'large';
   const [worstX, worstY] = measured ? toBox(view, size, measured.x + 0.5, measured.y + 0.5) : [0, 0];
   return (
@@ -105,22 +98,11 @@ export function TextLayer({ picture, text, viewing, drawn, measured }: TextLayer
           aria-label={`Region of the text, ${text.width} × ${text.height} px at ${text.x}, ${text.y}`}
           className="block size-full cursor-move touch-none overflow-hidden border border-dashed border-[#fff] p-2 text-left outline-1 outline-[#000] outline-dashed"
           style={{ color: text.color, fontSize: large ? 24 : 16, lineHeight: 1.3 }}
-          onPointerDown={(event) => begin(event, false)}
-          onPointerMove={go}
-          onPointerUp={end}
-          onPointerCancel={giveUp}
+          {...moving.pointer}
+          onBlur={moving.onBlur}
           onKeyDown={(event) => {
-            const step = arrowStep(event);
-            if (event.key === 'Escape') giveUp();
-            else if (event.key === 'Delete' || event.key === 'Backspace')
-              edit({ type: 'setTextOver', picture: picture.id, text: null });
-            else if (step) {
-              const [dx, dy] = step;
-              const next = event.ctrlKey
-                ? { ...text, width: text.width + dx, height: text.height + dy }
-                : { ...text, x: text.x + dx, y: text.y + dy };
-              edit(command(within(picture, next)));
-            } else return;
+            if (moving.onKeyDown(event) || (event.key !== 'Delete' && event.key !== 'Backspace')) return;
+            edit({ type: 'setTextOver', picture: picture.id, text: null });
             event.preventDefault();
             event.stopPropagation();
           }}
@@ -130,10 +112,7 @@ export function TextLayer({ picture, text, viewing, drawn, measured }: TextLayer
         <span
           aria-hidden
           className="absolute -right-1.5 -bottom-1.5 size-3 cursor-nwse-resize touch-none border border-[#000] bg-[#fff]"
-          onPointerDown={(event) => begin(event, true)}
-          onPointerMove={go}
-          onPointerUp={end}
-          onPointerCancel={giveUp}
+          {...sizing.pointer}
         />
       </div>
       {measured && (

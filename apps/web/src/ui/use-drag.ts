@@ -1,0 +1,272 @@
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
+import { announce } from './announce.ts';
+
+/** Where the pointer counts to be, px of the window: with Shift it moves by a fifth. */
+export interface Pointed {
+  readonly x: number;
+  readonly y: number;
+  /** Alt is held down, which keeps values from snapping. */
+  readonly free: boolean;
+}
+
+/** The way of an arrow key: to the right and down, 1 or −1 each. */
+export interface Way {
+  readonly dx: number;
+  readonly dy: number;
+  /** By a larger step. */
+  readonly far: boolean;
+  readonly ctrl: boolean;
+}
+
+/** A thing that is dragged: what is taken hold of, what that comes to, and what becomes of it. */
+export interface Drag<Grip, Value> {
+  /** What the drag is reckoned from, such as the box of an axis; null where there is nothing to take hold of. */
+  readonly grip: (element: HTMLElement | SVGElement, at: Pointed) => Grip | null;
+  /** What it comes to with the pointer somewhere; null where that is nothing. */
+  readonly at: (grip: Grip, to: Pointed) => Value | null;
+  /**
+   * What an arrow key comes to, after `last` where it is one of a run; null where that is nothing, undefined where it is
+   * no key of this.
+   */
+  readonly step?: (way: Way, last: Value | null) => Value | null | undefined;
+  /** Shows a value that is not made yet; null is as it was. */
+  readonly show: (value: Value | null) => void;
+  readonly make: (value: Value) => void;
+  /** It was pressed and let go of, `moved` or not; after `make`. */
+  readonly onPress?: (grip: Grip, moved: boolean) => void;
+  /** A value in words, for whoever listens. */
+  readonly says?: (value: Value) => string;
+  readonly same?: (a: Value, b: Value) => boolean;
+  /** From how many px on a press is a drag. */
+  readonly from?: number;
+  /** A press shows a value at once. */
+  readonly atOnce?: boolean;
+  /** It is dragged by the middle button too. */
+  readonly byMiddle?: boolean;
+}
+
+const FINE = 0.2;
+/** Presses of arrow keys within so many ms of each other are one edit, with one undo. */
+const TOGETHER_MS = 700;
+
+const WAYS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+const MODIFIERS = new Set(['Shift', 'Control', 'Alt', 'Meta']);
+
+interface Held<Grip, Value> {
+  readonly pointer: number;
+  readonly grip: Grip;
+  readonly down: readonly [number, number];
+  /** Where the pointer was last, and where it counts to be. */
+  last: readonly [number, number];
+  counted: readonly [number, number];
+  moved: boolean;
+  value: Value | null;
+}
+
+/** One thing being dragged, or moved by a run of arrow keys. */
+class Dragging<Grip, Value> {
+  drag: Drag<Grip, Value>;
+  private held: Held<Grip, Value> | null = null;
+  private run: { value: Value; readonly element: HTMLElement | SVGElement } | null = null;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(drag: Drag<Grip, Value>) {
+    this.drag = drag;
+  }
+
+  readonly onPointerDown = (event: PointerEvent<HTMLElement | SVGElement>): void => {
+    if (event.button !== 0 && !(event.button === 1 && this.drag.byMiddle)) return;
+    // A second finger changes nothing.
+    if (this.held) {
+      event.stopPropagation();
+      return;
+    }
+    this.finish();
+    const down = [event.clientX, event.clientY] as const;
+    const grip = this.drag.grip(event.currentTarget, { x: down[0], y: down[1], free: event.altKey });
+    if (grip === null) return;
+    event.stopPropagation();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    this.held = {
+      pointer: event.pointerId,
+      grip,
+      down,
+      last: down,
+      counted: down,
+      moved: event.button === 1,
+      value: null,
+    };
+    addEventListener('keydown', this.onEscape, true);
+    if (this.drag.atOnce) this.moveTo(this.held, event.altKey);
+  };
+
+  /** Returns whether the pointer holds this. */
+  readonly onPointerMove = (event: PointerEvent): boolean => {
+    const { held } = this;
+    if (held?.pointer !== event.pointerId) return false;
+    event.stopPropagation();
+    const by = event.shiftKey ? FINE : 1;
+    const { counted, last, down } = held;
+    held.counted = [counted[0] + (event.clientX - last[0]) * by, counted[1] + (event.clientY - last[1]) * by];
+    held.last = [event.clientX, event.clientY];
+    if (!held.moved) {
+      const far = Math.hypot(event.clientX - down[0], event.clientY - down[1]);
+      if (far < (this.drag.from ?? 0)) return true;
+    }
+    this.moveTo(held, event.altKey);
+    return true;
+  };
+
+  readonly onPointerUp = (event: PointerEvent): void => {
+    const { held } = this;
+    if (held?.pointer !== event.pointerId) return;
+    event.stopPropagation();
+    this.letGo();
+    if (held.value !== null) this.make(held.value);
+    this.drag.onPress?.(held.grip, held.moved);
+  };
+
+  /** The system takes the pointer away. */
+  readonly onPointerCancel = (event: PointerEvent): void => {
+    if (this.held?.pointer === event.pointerId) this.giveBack();
+  };
+
+  /** Returns whether it was a key of this. */
+  readonly onKeyDown = (event: KeyboardEvent<HTMLElement | SVGElement>): boolean => {
+    if (event.key === 'Escape' && (this.held || this.run)) {
+      this.giveBack();
+      this.taken(event);
+      return true;
+    }
+    const way = event.altKey || event.metaKey ? undefined : WAYS[event.key];
+    const value =
+      way &&
+      this.drag.step?.(
+        { dx: way[0], dy: way[1], far: event.shiftKey, ctrl: event.ctrlKey },
+        this.run?.value ?? null,
+      );
+    if (value === undefined) {
+      // Undo and all else come after what was pressed before.
+      if (!MODIFIERS.has(event.key)) this.finish();
+      return false;
+    }
+    this.taken(event);
+    if (value === null) return true;
+    if (this.run) this.run.value = value;
+    else {
+      this.run = { value, element: event.currentTarget };
+      event.currentTarget.dataset.run = '';
+      addEventListener('pagehide', this.finish);
+    }
+    this.drag.show(value);
+    clearTimeout(this.timer);
+    this.timer = setTimeout(this.finish, TOGETHER_MS);
+    return true;
+  };
+
+  /** Makes what a run of keys has come to. */
+  readonly finish = (): void => {
+    const { run } = this;
+    if (!run) return;
+    this.endRun();
+    this.make(run.value);
+  };
+
+  private readonly onEscape = (event: globalThis.KeyboardEvent): void => {
+    if (event.key !== 'Escape' || !this.held) return;
+    event.preventDefault();
+    event.stopPropagation();
+    this.giveBack();
+  };
+
+  readonly isHeld = (): boolean => this.held !== null;
+
+  private moveTo(held: Held<Grip, Value>, free: boolean): void {
+    const [x, y] = held.counted;
+    const value = this.drag.at(held.grip, { x, y, free });
+    held.moved = true;
+    if (value === null || (held.value !== null && (this.drag.same ?? Object.is)(value, held.value))) return;
+    held.value = value;
+    this.drag.show(value);
+  }
+
+  private make(value: Value): void {
+    this.drag.make(value);
+    if (this.drag.says) announce(this.drag.says(value));
+  }
+
+  /** As if it had not been touched. */
+  private giveBack(): void {
+    const any = this.run !== null || (this.held !== null && this.held.value !== null);
+    this.letGo();
+    this.endRun();
+    if (!any) return;
+    this.drag.show(null);
+    announce('As it was');
+  }
+
+  private letGo(): void {
+    this.held = null;
+    removeEventListener('keydown', this.onEscape, true);
+  }
+
+  private endRun(): void {
+    clearTimeout(this.timer);
+    removeEventListener('pagehide', this.finish);
+    if (this.run) delete this.run.element.dataset.run;
+    this.run = null;
+  }
+
+  private taken(event: KeyboardEvent): void {
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
+  /** It is gone: what keys have come to is made, what a pointer holds is not. */
+  leave(): void {
+    this.finish();
+    if (this.held) this.giveBack();
+  }
+}
+
+/**
+ * The one way to drag: by pointer or touch, by one of them at a time, finely with Shift, given back with Escape; and by
+ * arrow keys, of which a run is one edit. What is dragged says `touch-action: none` by itself.
+ *
+ * @returns handlers for the element; `onKeyDown` tells whether the key was one of this
+ */
+export function useDrag<Grip, Value>(drag: Drag<Grip, Value>) {
+  const [dragging] = useState(() => new Dragging(drag));
+  dragging.drag = drag;
+  const leaving = useRef(dragging);
+  useEffect(() => {
+    const { current } = leaving;
+    return () => current.leave();
+  }, []);
+  const { onPointerDown, onPointerMove, onPointerUp, onPointerCancel, onKeyDown, finish } = dragging;
+  return {
+    /** For what is dragged by pointer alone. */
+    pointer: {
+      onPointerDown,
+      onPointerMove,
+      onPointerUp,
+      onPointerCancel,
+      onLostPointerCapture: onPointerCancel,
+    },
+    onKeyDown,
+    onBlur: finish,
+    isHeld: dragging.isHeld,
+  };
+}
+
+/** The share of an element's width that a place lies at, 0–1 within it. */
+export const shareAcross = ({ left, width }: Pick<DOMRect, 'left' | 'width'>, { x }: Pointed): number =>
+  (x - left) / width;
+
+/** The box of the axis that an element stands on. */
+export const axisOf = (element: Element): DOMRect => element.closest('[data-axis]')!.getBoundingClientRect();

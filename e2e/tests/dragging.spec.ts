@@ -1,0 +1,140 @@
+import type { Locator, Page } from '@playwright/test';
+import type { Stack } from '../support/stack.ts';
+import { expect, expectSaved, onServer, test } from '../support/test.ts';
+
+/** What is dragged and moved by keys, each on another part of the product, and the way in which it is. */
+const DRAGGED = [
+  { what: 'a base on its rail', at: 'grow', name: /^Base of Buoy,/, dx: 60, dy: 0, keys: ['ArrowLeft'] },
+  { what: 'a stop', at: 'fade', name: 'Stop 2', dx: 40, dy: 0, keys: ['ArrowRight'] },
+  {
+    what: 'an end of the light axis',
+    at: 'check/text-quiet-on-page-ground',
+    name: /^Lightness of the text,/,
+    dx: -60,
+    dy: 0,
+    keys: ['ArrowLeft'],
+  },
+  {
+    what: 'the plane of the lamp',
+    at: 'grow/buoy',
+    name: 'Lightness and chroma',
+    dx: 30,
+    dy: 20,
+    keys: ['ArrowUp', 'ArrowRight'],
+    prepare: async (page: Page) => {
+      await page.getByRole('button', { name: 'Lightness and chroma as a plane' }).click();
+    },
+  },
+] as const;
+
+const revisionOf = async (stack: Stack, project: string): Promise<number> =>
+  (await onServer(stack, project)).revision;
+const undoTimes = (page: Page) => page.keyboard.press('Control+z');
+
+async function centre(thing: Locator): Promise<[number, number]> {
+  const { x, y, width, height } = (await thing.boundingBox())!;
+  return [x + width / 2, y + height / 2];
+}
+
+for (const { what, at, name, dx, dy, keys, ...more } of DRAGGED)
+  test(`${what} is dragged by one pointer, given back, dragged finely, and moved by keys as one edit`, async ({
+    page,
+    open,
+    stack,
+    project,
+  }) => {
+    await open(at);
+    if ('prepare' in more) await more.prepare(page);
+    const thing = page.getByRole('slider', { name }).first();
+    const value = () => thing.getAttribute('aria-valuetext');
+    const before = await value();
+    const first = await revisionOf(stack, project);
+
+    const [x, y] = await centre(thing);
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + dx, y + dy, { steps: 6 });
+    await expect.poll(value).not.toBe(before);
+    // A second finger elsewhere changes nothing.
+    const moved = await value();
+    await thing.dispatchEvent('pointermove', { pointerId: 77, clientX: 0, clientY: 0 });
+    await thing.dispatchEvent('pointerup', { pointerId: 77, clientX: 0, clientY: 0 });
+    expect(await value()).toBe(moved);
+    await page.keyboard.press('Escape');
+    await expect.poll(value).toBe(before);
+    await page.mouse.up();
+    await expect.poll(value).toBe(before);
+    await expect(page.locator('[data-announced]')).toHaveText('As it was');
+    await expectSaved(page);
+    expect(await revisionOf(stack, project)).toBe(first);
+
+    // Several presses, with one undo.
+    await thing.focus();
+    for (const key of [...keys, ...keys, ...keys]) await page.keyboard.press(key);
+    await expect.poll(value).not.toBe(before);
+    await expectSaved(page);
+    expect(await revisionOf(stack, project)).toBe(first + 1);
+    await undoTimes(page);
+    await expect.poll(value).toBe(before);
+
+    // Given back before it is made.
+    await thing.focus();
+    await page.keyboard.press(keys[0]);
+    await expect.poll(value).not.toBe(before);
+    await page.keyboard.press('Escape');
+    await expect.poll(value).toBe(before);
+    await expectSaved(page);
+    expect(await revisionOf(stack, project)).toBe(first + 2);
+  });
+
+test('with Shift a drag goes a fifth of the way', async ({ page, open }) => {
+  await open('fade');
+  const stop = page.getByRole('slider', { name: 'Stop 2' });
+  const place = async () => Number(await stop.getAttribute('aria-valuenow'));
+  const before = await place();
+  const drag = async (fine: boolean) => {
+    const [x, y] = await centre(stop);
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.keyboard.down('Alt');
+    if (fine) await page.keyboard.down('Shift');
+    await page.mouse.move(x + 100, y, { steps: 10 });
+    await page.mouse.up();
+    await page.keyboard.up('Shift');
+    await page.keyboard.up('Alt');
+    await expectSaved(page);
+    const by = (await place()) - before;
+    await undoTimes(page);
+    await expect.poll(place).toBe(before);
+    return by;
+  };
+  const [far, near] = [await drag(false), await drag(true)];
+  expect(far).toBeGreaterThan(5);
+  expect(near / far).toBeGreaterThan(0.15);
+  expect(near / far).toBeLessThan(0.25);
+});
+
+test('undo comes after the keys that were pressed before it, and leaving the page keeps them', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('grow');
+  const base = page.getByRole('slider', { name: /^Base of Buoy,/ });
+  const value = () => base.getAttribute('aria-valuetext');
+  const before = await value();
+  await base.focus();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  await undoTimes(page);
+  await expect.poll(value).toBe(before);
+  await base.focus();
+  await page.keyboard.press('ArrowLeft');
+  const after = await value();
+  const first = await revisionOf(stack, project);
+  await page.goto('/');
+  await expect.poll(() => revisionOf(stack, project)).toBe(first + 1);
+  await open('grow');
+  expect(await value()).toBe(after);
+});
