@@ -3,12 +3,12 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import AxeBuilder from '@axe-core/playwright';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
-import { FORM_HEADER } from '@mint-lamp/core/wire/form';
+import { SCHEMA_VERSION_HEADER } from '@mint-lamp/core/wire/schema-version';
 import { test as base, expect, type Page } from '@playwright/test';
 import { type Stack, startStack } from './stack.ts';
 
 /** What a page of today says about itself. */
-export const FORM = { [FORM_HEADER]: String(DOCUMENT_VERSION) };
+export const FORM = { [SCHEMA_VERSION_HEADER]: String(DOCUMENT_VERSION) };
 export const SKERRY = '5ce77000-0000-4000-8000-000000000001';
 /** A large style sheet as one finds them. */
 export const PUBLIC_SHEET = readFileSync(

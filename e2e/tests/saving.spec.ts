@@ -1,4 +1,4 @@
-import { FORM_HEADER } from '@mint-lamp/core/wire/form';
+import { SCHEMA_VERSION_HEADER } from '@mint-lamp/core/wire/schema-version';
 import type { Page } from '@playwright/test';
 import { addColor, expect, expectSaved, onServer, SKERRY, test } from '../support/test.ts';
 
@@ -93,7 +93,7 @@ test('a page that is older than the server is told to load anew, and loses nothi
   await open('grow');
   await expectSaved(page);
   await page.route('**/commands', (route) =>
-    route.continue({ headers: { ...route.request().headers(), [FORM_HEADER]: '1' } }),
+    route.continue({ headers: { ...route.request().headers(), [SCHEMA_VERSION_HEADER]: '1' } }),
   );
   await addColor(page, '#abcdef');
   await expect(page.locator('[data-saving]')).toContainText('1 edit kept here');

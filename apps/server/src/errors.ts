@@ -4,7 +4,7 @@ import { ERROR_CODES, type ErrorAnswer, type ErrorCode } from '@mint-lamp/core/w
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import fp from 'fastify-plugin';
 import { isDatabaseAway } from './database/away.ts';
-import { FormAhead } from './database/form-ahead.ts';
+import { SchemaVersionAhead } from './database/schema-version-ahead.ts';
 
 /** An error with an answer: what is wrong, and where in the request (`path`, empty for the whole of it). */
 export class ApiError extends Error {
@@ -20,7 +20,7 @@ export class ApiError extends Error {
 
 function toApiError(error: FastifyError | ApiError): ApiError {
   if (error instanceof ApiError) return error;
-  if (error instanceof FormAhead)
+  if (error instanceof SchemaVersionAhead)
     return new ApiError(
       'FORM_AHEAD',
       'This project was changed by a newer Mint Lamp; here it can only be read.',

@@ -1,5 +1,5 @@
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
-import { FORM_HEADER } from '@mint-lamp/core/wire/form';
+import { SCHEMA_VERSION_HEADER } from '@mint-lamp/core/wire/schema-version';
 
 /** What a page of today says about itself. */
-export const FORM = { [FORM_HEADER]: String(DOCUMENT_VERSION) };
+export const FORM = { [SCHEMA_VERSION_HEADER]: String(DOCUMENT_VERSION) };

@@ -9,7 +9,7 @@ import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { openLanes } from '../src/jobs/jobs.ts';
 import { ensureLocalOwner } from '../src/owner/owner.ts';
-import { noiseOf } from '../src/pictures/drawing-cost.ts';
+import { noiseOf } from '../src/pictures/drawing/drawing-cost.ts';
 import { FORM } from './form.ts';
 
 let database: DataSource;

@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { crc32, deflateSync, inflateSync } from 'node:zlib';
 import sharp from 'sharp';
 import { describe, expect, it, test } from 'vitest';
-import { takeIn } from '../src/pictures/intake.ts';
+import { takeIn } from '../src/pictures/storing/intake.ts';
 
 const KINDS = ['jpeg', 'png', 'webp', 'avif'] as const;
 type Kind = (typeof KINDS)[number];

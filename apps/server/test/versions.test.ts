@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { documentSchema } from '@mint-lamp/core/document/document-schema';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
-import { FORM_HEADER } from '@mint-lamp/core/wire/form';
+import { SCHEMA_VERSION_HEADER } from '@mint-lamp/core/wire/schema-version';
 import type { FastifyInstance } from 'fastify';
 import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
@@ -47,7 +47,7 @@ const send = (command: object, headers: Record<string, string> = FORM) =>
   });
 
 describe('a database of version 1', () => {
-  it('opens with its projects in today’s form, and lists them with their colours', async () => {
+  it('opens with its projects in today’s schema, and lists them with their colours', async () => {
     const { revision, document } = (await get(`/api/projects/${SKERRY}`)).json();
     expect(revision).toBe(9);
     expect(documentSchema.validate(document).error).toBeUndefined();
@@ -62,7 +62,7 @@ describe('a database of version 1', () => {
     for (const { preview } of projects) expect(preview.families.length).toBeGreaterThan(3);
   });
 
-  it('takes new commands after the old ones, and tells both in today’s form', async () => {
+  it('takes new commands after the old ones, and tells both in today’s schema', async () => {
     const command = { type: 'renameRole', role: 'ticket-ground', group: ['ticket'], name: 'paper' };
     const answer = (await send(command)).json();
     expect(answer).toMatchObject({ revision: 10, outcomes: [{ status: 'applied' }] });
@@ -83,7 +83,7 @@ describe('a database of version 1', () => {
 });
 
 describe('a page of another form', () => {
-  const newer = { [FORM_HEADER]: String(DOCUMENT_VERSION + 1) };
+  const newer = { [SCHEMA_VERSION_HEADER]: String(DOCUMENT_VERSION + 1) };
   test.each([
     ['older', {}, 'PAGE_OUTDATED', /load this page anew/],
     ['newer', newer, 'SERVER_OUTDATED', /older than the page/],
@@ -99,7 +99,7 @@ describe('a page of another form', () => {
       ]) {
         expect(answer.statusCode).toBe(503);
         expect(answer.json().error).toMatchObject({ code, message: expect.stringMatching(words) });
-        expect(answer.headers[FORM_HEADER]).toBe(String(DOCUMENT_VERSION));
+        expect(answer.headers[SCHEMA_VERSION_HEADER]).toBe(String(DOCUMENT_VERSION));
       }
       expect((await get(`/api/projects/${SKERRY}`)).json().revision).toBe(before);
     },

@@ -3,7 +3,7 @@ import { toast } from 'sonner';
 import type { CheckViewId } from './addresses.ts';
 import { fetchedPart } from './ui/fetched-part.ts';
 
-interface Part {
+interface View {
   readonly default: ComponentType;
 }
 
@@ -20,7 +20,7 @@ const LOADERS = {
   stage: () => import('./stations/stage/stage.tsx'),
   deliver: () => import('./stations/deliver/deliver.tsx'),
   checkpoints: () => import('./checkpoints/checkpoints.tsx'),
-} satisfies Record<string, () => Promise<Part>>;
+} satisfies Record<string, () => Promise<View>>;
 
 /** Fetches a view for its route, for as long as it takes; what was there stays until then, and it is said why. */
 const inTime = <T>(load: () => Promise<T>): Promise<T> =>
@@ -39,7 +39,7 @@ export const station = (name: keyof typeof LOADERS) => async () => ({
 });
 
 /** The pages of Check's views, by their files. */
-const CHECK_PAGES = import.meta.glob<Part>('./stations/check/*/*-page.tsx');
+const CHECK_PAGES = import.meta.glob<View>('./stations/check/*/*-page.tsx');
 
 /** Fetches a view of Check for its route. */
 export const checkView = (name: CheckViewId) => async () => ({

@@ -9,8 +9,8 @@ import type { FastifyInstance } from 'fastify';
 import Joi from 'joi';
 import type { CheckpointFault } from '../database/checkpoint-store.ts';
 import { ApiError } from '../errors.ts';
-import { sameForm } from '../form/form.ts';
 import { params, revision, uuid } from '../projects/schemas.ts';
+import { sameSchemaVersion } from '../schema-version/schema-version.ts';
 
 const saveBody = Joi.object({ name: name.required(), revision }).required();
 const renameBody = Joi.object({ name: name.required() }).required();
@@ -72,7 +72,7 @@ export async function checkpointRoutes(app: FastifyInstance): Promise<void> {
 
   app.get<OfOne>(
     '/:checkpoint',
-    { schema: { params: ofOne }, onRequest: sameForm },
+    { schema: { params: ofOne }, onRequest: sameSchemaVersion },
     async ({ ownerId, params: { id, checkpoint } }): Promise<LoadedCheckpoint> => {
       const loaded = await checkpoints.find(ownerId, id, checkpoint);
       if (!loaded) throw refusal('no checkpoint', '');

@@ -9,4 +9,4 @@ export const applyInTurns = (
   document: ProjectDocument,
   command: Command,
   turns: Turns,
-): Promise<ApplyResult> => drainInTurns(applyInParts(document, command), () => turns.pause());
+): Promise<ApplyResult> => drainInTurns(applyInParts(document, command), () => turns.yieldTurn());

@@ -4,8 +4,8 @@ import { type Checkpoint, type LoadedCheckpoint, MOST_CHECKPOINTS } from '@mint-
 import type { DataSource } from 'typeorm';
 import { documentOfThen } from './documents.ts';
 import { CheckpointEntry, type CheckpointRow, Project } from './entities.ts';
-import { FormAhead } from './form-ahead.ts';
 import { there } from './removed-projects.ts';
+import { SchemaVersionAhead } from './schema-version-ahead.ts';
 
 /** Why a checkpoint was not saved or renamed. */
 export type CheckpointFault = 'no project' | 'no checkpoint' | 'ahead' | 'taken' | 'full';
@@ -64,7 +64,7 @@ export function checkpointStore(source: DataSource): CheckpointStore {
     async save(ownerId, projectId, revision, name) {
       const project = await projectOf(ownerId, projectId);
       if (!project) return 'no project';
-      if (project.version > DOCUMENT_VERSION) throw new FormAhead();
+      if (project.version > DOCUMENT_VERSION) throw new SchemaVersionAhead();
       if (revision > project.revision) return 'ahead';
       if ((await checkpoints.countBy({ projectId })) >= MOST_CHECKPOINTS) return 'full';
       const row = checkpoints.create({ id: randomUUID(), projectId, revision, name });
@@ -75,7 +75,7 @@ export function checkpointStore(source: DataSource): CheckpointStore {
     async find(ownerId, projectId, id) {
       const project = await projectOf(ownerId, projectId);
       if (!project) return null;
-      if (project.version > DOCUMENT_VERSION) throw new FormAhead();
+      if (project.version > DOCUMENT_VERSION) throw new SchemaVersionAhead();
       const row = await checkpoints.findOneBy({ id, projectId });
       if (!row) return null;
       const document = await documentOfThen(source.manager, projectId, row.revision);

@@ -1,4 +1,3 @@
-import { workOf } from '@mint-lamp/core/document/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { previewOf } from '@mint-lamp/core/system/preview';
 import type { CommandOutcome, SentCommand } from '@mint-lamp/core/wire/projects';
@@ -9,7 +8,7 @@ import { applyInTurns } from './apply-in-turns.ts';
 import type { Waiting } from './commit-queue.ts';
 import { documentAt } from './documents.ts';
 import type { ProjectRow } from './entities.ts';
-import { type KnownDocument, type KnownDocuments, newest } from './known-documents.ts';
+import { type KnownDocument, type KnownDocuments, knownAfter } from './known-documents.ts';
 import { append, type FreshEntry, revisionsOf } from './log.ts';
 import { ProjectPicture } from './picture-entities.ts';
 
@@ -30,8 +29,6 @@ class Run {
   document: ProjectDocument;
   revision: number;
   size: number;
-  /** Commands that were applied, those in batches counted. */
-  work = 0;
   readonly fresh: FreshEntry[] = [];
   private readonly turns = new Turns();
   private readonly revisions: Map<string, number>;
@@ -49,7 +46,6 @@ class Run {
     const result = await applyInTurns(this.document, command, this.turns);
     if (!result.ok) return { id, status: 'refused', reason: result.reason };
     this.document = result.document;
-    this.work += workOf(command);
     this.revision += 1;
     this.size += JSON.stringify(command).length;
     this.revisions.set(id, this.revision);
@@ -96,18 +92,10 @@ export async function commitGroup(
     name: run.document.name,
     preview: preview === known.preview ? null : preview,
   });
-  const now: KnownDocument = {
-    ...known,
-    revision: run.revision,
-    head: run.fresh[run.fresh.length - 1]!.id,
-    document: run.document,
-    size: known.size + run.size - Number(row.logSize),
-    unwritten: known.unwritten + run.work,
-    recent: newest(
-      known.recent,
-      run.fresh.map(({ id, revision, command, sizeTo }) => ({ entry: { id, revision, command }, sizeTo })),
-    ),
-    preview,
-  };
+  const entries = run.fresh.map(({ id, revision, command, sizeTo }) => ({
+    entry: { id, revision, command },
+    sizeTo,
+  }));
+  const now = knownAfter(known, run.document, entries, preview);
   return { now, row: { id: row.id, logSize: String(run.size) }, committed };
 }

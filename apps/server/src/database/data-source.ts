@@ -1,8 +1,8 @@
 import 'reflect-metadata';
 import type { Socket } from 'node:net';
-import { setTimeout as sleep } from 'node:timers/promises';
 import pg from 'pg';
 import { DataSource, type DataSourceOptions } from 'typeorm';
+import { withAdvisoryLock } from './advisory-lock.ts';
 import { isLateAnswer } from './away.ts';
 import { CheckpointEntry, LogEntry, Owner, Project, Snapshot } from './entities.ts';
 import { Projects1790000000001 } from './migrations/1-projects.ts';
@@ -44,9 +44,6 @@ class SteadyPool extends pg.Pool {
     });
   }
 }
-
-/** How often something that only one may do is asked for, ms. */
-const ASK_AGAIN_MS = 100;
 
 /** How long a query may go unanswered, ms; then the database counts as away. */
 const PATIENCE_MS = 20_000;
@@ -104,32 +101,11 @@ export async function openDatabase(url: string, patience = PATIENCE_MS): Promise
   });
   await migrating.initialize();
   try {
-    await alone(migrating, 'migrations', () => migrating.runMigrations());
+    await withAdvisoryLock(migrating, 'migrations', () => migrating.runMigrations());
   } finally {
     await migrating.destroy();
   }
   const source = new DataSource({ ...connection, extra: bounded(patience) });
   await source.initialize();
   return source;
-}
-
-/**
- * Does something that only one server process on a database may do at a time; the others wait for it. The lock is
- * the database's own, and goes with the connection that holds it.
- */
-export async function alone<T>(source: DataSource, what: string, body: () => Promise<T>): Promise<T> {
-  const runner = source.createQueryRunner();
-  const key = `mint-lamp ${what}`;
-  // Asked for again and again, so that no query waits for as long as somebody else works.
-  for (;;) {
-    const [row] = await runner.query('SELECT pg_try_advisory_lock(hashtextextended($1, 0)) AS mine', [key]);
-    if (row.mine) break;
-    await sleep(ASK_AGAIN_MS);
-  }
-  try {
-    return await body();
-  } finally {
-    await runner.query('SELECT pg_advisory_unlock(hashtextextended($1, 0))', [key]).catch(() => {});
-    await runner.release();
-  }
 }

@@ -1,12 +1,11 @@
-import { workOf } from '@mint-lamp/core/document/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
-import { bringDocument } from '@mint-lamp/core/document/versions/versions';
+import { migrateDocument } from '@mint-lamp/core/document/versions/versions';
 import { type EntityManager, LessThanOrEqual } from 'typeorm';
 import { Turns } from '../turns.ts';
 import { applyInTurns } from './apply-in-turns.ts';
 import { type ProjectRow, Snapshot, type SnapshotRow } from './entities.ts';
-import { type KnownDocument, type KnownDocuments, newest } from './known-documents.ts';
+import { type KnownDocument, type KnownDocuments, knownAfter, knownFrom } from './known-documents.ts';
 import { entriesBetween, type SizedEntry } from './log.ts';
 
 /** A snapshot is written when the log has grown by so many commands since the last one, those in batches counted. */
@@ -19,16 +18,13 @@ async function applyEntries(
   const turns = new Turns();
   let next = document;
   for (const { entry } of entries) {
-    await turns.pause();
+    await turns.yieldTurn();
     const result = await applyInTurns(next, entry.command, turns);
     if (!result.ok) throw new Error(`Entry ${entry.revision} of a log does not apply: ${result.reason}`);
     next = result.document;
   }
   return next;
 }
-
-const workOfAll = (entries: readonly SizedEntry[]) =>
-  entries.reduce((sum, { entry }) => sum + workOf(entry.command), 0);
 
 type At = Pick<ProjectRow, 'id' | 'revision' | 'head'>;
 
@@ -44,20 +40,12 @@ export async function newestSnapshot(manager: EntityManager, { id, revision }: A
 
 async function fromSnapshot(manager: EntityManager, row: At): Promise<KnownDocument> {
   const snapshot = await newestSnapshot(manager, row);
-  const brought = bringDocument(snapshot.document);
-  if (!brought.ok) throw new Error(`The snapshot ${snapshot.revision} of ${row.id} is ${brought.why}.`);
+  const migrated = migrateDocument(snapshot.document);
+  if (!migrated.ok) throw new Error(`The snapshot ${snapshot.revision} of ${row.id} is ${migrated.why}.`);
   const entries = await entriesBetween(manager, row.id, snapshot.revision + 1, row.revision);
-  const document = await applyEntries(brought.value as ProjectDocument, entries);
-  return {
-    revision: row.revision,
-    head: row.head,
-    document,
-    size: JSON.stringify(document).length,
-    unwritten: workOfAll(entries),
-    recent: newest([], entries),
-    written: snapshot.version,
-    preview: null,
-  };
+  const document = await applyEntries(migrated.value as ProjectDocument, entries);
+  const { revision, head } = row;
+  return knownFrom({ revision, head, document, snapshot, entries });
 }
 
 /** A project as it was at an earlier revision. Nothing of it is remembered: it is asked for rarely. */
@@ -84,20 +72,10 @@ export async function documentAt(
     const [last, ...entries] = await entriesBetween(manager, row.id, known.revision, row.revision);
     const same = known.revision === 0 ? last?.entry.revision === 1 : last?.entry.id === known.head;
     const after = known.revision === 0 && last ? [last, ...entries] : entries;
-    if (same)
-      now = {
-        ...known,
-        revision: row.revision,
-        head: row.head,
-        document: await applyEntries(known.document, after),
-        size: known.size + after.reduce((sum, { entry }) => sum + JSON.stringify(entry.command).length, 0),
-        unwritten: known.unwritten + workOfAll(after),
-        recent: newest(known.recent, after),
-      };
+    if (same && after.length) now = knownAfter(known, await applyEntries(known.document, after), after);
   }
   now ??= await fromSnapshot(manager, row);
-  // Unless somebody has come to know more meanwhile.
-  if (memory.get(row.id) === known) memory.set(row.id, now);
+  memory.takeOn(row.id, known, now);
   return now;
 }
 
@@ -112,9 +90,12 @@ export async function writeSnapshot(
   revision: number,
   document: string,
 ): Promise<void> {
-  await manager.query(
-    `INSERT INTO snapshot (project_id, revision, version, document) VALUES ($1, $2, $3, $4)
-     ON CONFLICT DO NOTHING`,
-    [id, revision, DOCUMENT_VERSION, document],
-  );
+  await manager
+    .createQueryBuilder()
+    .insert()
+    .into(Snapshot)
+    .values({ projectId: id, revision, version: DOCUMENT_VERSION, document: () => ':document' })
+    .setParameter('document', document)
+    .orIgnore()
+    .execute();
 }

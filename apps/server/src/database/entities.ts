@@ -15,7 +15,7 @@ export interface ProjectRow {
   head: string | null;
   /** Characters of all commands in the log. */
   logSize: string;
-  /** The version of the form that it was last changed in. */
+  /** The schema version that it was last changed in. */
   version: number;
   name: string;
   /** Null after an update, until the list is asked for. */
@@ -42,7 +42,7 @@ export interface LogRow {
   /** Made by the browser, so that a command sent twice is applied once. */
   commandId: string;
   command: Command;
-  /** The version of the form that the command is written in. */
+  /** The schema version that the command is written in. */
   version: number;
   /** Characters of all commands up to this one. */
   sizeTo: string;

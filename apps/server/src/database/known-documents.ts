@@ -1,4 +1,7 @@
+import { workOf } from '@mint-lamp/core/document/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
+import type { SnapshotRow } from './entities.ts';
 import type { SizedEntry } from './log.ts';
 
 /** A project's document as this process knows it: as it is at one revision of the log, which never changes. */
@@ -12,7 +15,7 @@ export interface KnownDocument {
   readonly recent: readonly SizedEntry[];
   /** Commands since the last snapshot, those in batches counted. */
   readonly unwritten: number;
-  /** The version of the form that the last snapshot is written in. */
+  /** The schema version that the last snapshot is written in. */
   readonly written: number;
   /** The preview as it was last written to the project's row. */
   readonly preview: string | null;
@@ -37,6 +40,54 @@ export function newest(before: readonly SizedEntry[], after: readonly SizedEntry
 }
 
 const sizeOf = ({ size, recent }: KnownDocument) => size + sizeOfAll(recent);
+
+const workOfAll = (entries: readonly SizedEntry[]) =>
+  entries.reduce((sum, { entry }) => sum + workOf(entry.command), 0);
+
+/** A state that was read: its document, and the entries since the snapshot that it was read from. */
+interface ReadState extends Pick<KnownDocument, 'revision' | 'head' | 'document'> {
+  readonly snapshot: Pick<SnapshotRow, 'version'>;
+  readonly entries: readonly SizedEntry[];
+}
+
+export const knownFrom = ({ revision, head, document, snapshot, entries }: ReadState): KnownDocument => ({
+  revision,
+  head,
+  document,
+  size: JSON.stringify(document).length,
+  unwritten: workOfAll(entries),
+  recent: newest([], entries),
+  written: snapshot.version,
+  preview: null,
+});
+
+/** What is known after the next entries of the log, of which there is at least one, have made `document`. */
+export function knownAfter(
+  known: KnownDocument,
+  document: ProjectDocument,
+  entries: readonly SizedEntry[],
+  preview = known.preview,
+): KnownDocument {
+  const { revision, id: head } = entries[entries.length - 1]!.entry;
+  return {
+    ...known,
+    revision,
+    head,
+    document,
+    size: known.size + entries.reduce((sum, { entry }) => sum + JSON.stringify(entry.command).length, 0),
+    unwritten: known.unwritten + workOfAll(entries),
+    recent: newest(known.recent, entries),
+    preview,
+  };
+}
+
+/** What is known once a snapshot of `size` characters is written. */
+export const knownWritten = (known: KnownDocument, size: number): KnownDocument => ({
+  ...known,
+  size,
+  unwritten: 0,
+  written: DOCUMENT_VERSION,
+});
 
 /**
  * The documents that this process remembers, the least lately used forgotten first. What is remembered saves
@@ -69,6 +120,11 @@ export class KnownDocuments {
       if (this.size <= MOST_SIZE || oldest === projectId) break;
       this.delete(oldest);
     }
+  }
+
+  /** Takes on what was read, unless somebody has come to know more since `before` was known. */
+  takeOn(projectId: string, before: KnownDocument | undefined, now: KnownDocument): void {
+    if (this.byProject.get(projectId) === before) this.set(projectId, now);
   }
 
   delete(projectId: string): void {

@@ -1,6 +1,6 @@
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
-import { bringCommand } from '@mint-lamp/core/document/versions/versions';
+import { migrateCommand } from '@mint-lamp/core/document/versions/versions';
 import type { LoggedCommand, SentCommand } from '@mint-lamp/core/wire/projects';
 import { Between, type EntityManager, In } from 'typeorm';
 import { LogEntry, type LogRow } from './entities.ts';
@@ -18,12 +18,12 @@ export interface SizedEntry {
 }
 
 function sized({ revision, commandId, command, version, sizeTo }: LogRow): SizedEntry {
-  const brought = bringCommand(command, version);
-  if (!brought.ok) throw new Error(`Entry ${revision} of a log is ${brought.why}.`);
-  return { entry: { revision, id: commandId, command: brought.value as Command }, sizeTo: Number(sizeTo) };
+  const migrated = migrateCommand(command, version);
+  if (!migrated.ok) throw new Error(`Entry ${revision} of a log is ${migrated.why}.`);
+  return { entry: { revision, id: commandId, command: migrated.value as Command }, sizeTo: Number(sizeTo) };
 }
 
-/** The entries of a project's log from one revision to another, both included, in today's form. */
+/** The entries of a project's log from one revision to another, both included, in today's schema. */
 export async function entriesBetween(
   manager: EntityManager,
   projectId: string,

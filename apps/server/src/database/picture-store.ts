@@ -3,7 +3,8 @@ import { Readable } from 'node:stream';
 import { MOST_PICTURES } from '@mint-lamp/core/document/pictures/picture';
 import { type DataSource, type EntityManager, LessThan } from 'typeorm';
 import { refused } from '../pictures/refused-picture.ts';
-import type { TakenPicture } from '../pictures/take-in-file.ts';
+import type { TakenPicture } from '../pictures/storing/take-in-file.ts';
+import { lockInTransaction } from './advisory-lock.ts';
 import { Project } from './entities.ts';
 import { PictureContent, type PictureContentRow, PicturePart, ProjectPicture } from './picture-entities.ts';
 import { there } from './removed-projects.ts';
@@ -31,14 +32,10 @@ export interface PictureStore {
 
 /**
  * Keeps what is being given to a project from being forgotten at that moment: those who keep do so side by side, one who
- * forgets does so alone. The lock is the database's own, and goes with the transaction.
+ * forgets does so alone.
  */
 const lockContents = (manager: EntityManager, why: 'to keep' | 'to forget') =>
-  manager.query(
-    why === 'to keep'
-      ? `SELECT pg_advisory_xact_lock_shared(hashtextextended('mint-lamp pictures', 0))`
-      : `SELECT pg_advisory_xact_lock(hashtextextended('mint-lamp pictures', 0))`,
-  );
+  lockInTransaction(manager, 'pictures', why === 'to keep' ? 'shared' : 'alone');
 
 /** Writes a file to the database, part by part, so that no more than a part is held. */
 async function writeParts(manager: EntityManager, content: string, file: string): Promise<void> {

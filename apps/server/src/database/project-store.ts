@@ -15,10 +15,10 @@ import { commitGroup, type GroupResult } from './commit.ts';
 import { CommitQueue, type Waiting } from './commit-queue.ts';
 import { documentAt, isSnapshotDue, newestSnapshot, writeSnapshot } from './documents.ts';
 import { Project, type ProjectRow, Snapshot } from './entities.ts';
-import { FormAhead } from './form-ahead.ts';
-import { type KnownDocument, KnownDocuments } from './known-documents.ts';
+import { type KnownDocument, KnownDocuments, knownWritten } from './known-documents.ts';
 import { entriesBetween, logSizeTo } from './log.ts';
 import { removeForNow, there } from './removed-projects.ts';
+import { SchemaVersionAhead } from './schema-version-ahead.ts';
 
 export interface ProjectStore {
   list(ownerId: string): Promise<ListedProject[]>;
@@ -84,7 +84,7 @@ export function projectStore(source: DataSource): ProjectStore {
   const keepSnapshot = (id: string, known: KnownDocument) => {
     // Noted before it is written, so that the next edit does not write it again; without it reading takes longer, no more.
     const text = JSON.stringify(known.document);
-    memory.set(id, { ...known, size: text.length, unwritten: 0, written: DOCUMENT_VERSION });
+    memory.set(id, knownWritten(known, text.length));
     const writing: Promise<void> = writeSnapshot(source.manager, id, known.revision, text)
       .catch(() => memory.delete(id))
       .finally(() => snapshots.delete(writing));
@@ -97,7 +97,7 @@ export function projectStore(source: DataSource): ProjectStore {
         .getRepository(Project)
         .findOne({ where: there(id, ownerId), lock: { mode: 'pessimistic_write' } });
       if (!row) return null;
-      if (row.version > DOCUMENT_VERSION) throw new FormAhead();
+      if (row.version > DOCUMENT_VERSION) throw new SchemaVersionAhead();
       return commitGroup(manager, row, group, memory);
     });
     if (!result) {
@@ -191,7 +191,7 @@ export function projectStore(source: DataSource): ProjectStore {
     async newsSince(ownerId, id, since) {
       const row = await rowOf(ownerId, id);
       if (!row) return null;
-      if (row.version > DOCUMENT_VERSION) throw new FormAhead();
+      if (row.version > DOCUMENT_VERSION) throw new SchemaVersionAhead();
       const now = await documentAt(source.manager, row, memory);
       const news = await newsOf(source.manager, id, Number(row.logSize), now, since);
       return { revision: row.revision, news };

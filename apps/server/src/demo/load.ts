@@ -7,13 +7,13 @@ import { DEMO_PICTURES } from '@mint-lamp/core/demo/pictures/demo-pictures';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import type { DataSource } from 'typeorm';
-import { alone } from '../database/data-source.ts';
+import { withAdvisoryLock } from '../database/advisory-lock.ts';
 import { pictureStore } from '../database/picture-store.ts';
 import { projectStore } from '../database/project-store.ts';
 import { closeLanes, type Lanes, openLanes } from '../jobs/jobs.ts';
 import { LOCAL_OWNER } from '../owner/owner.ts';
-import type { TakenPicture } from '../pictures/take-in-file.ts';
-import { takeInInTurn } from '../pictures/take-in-in-turn.ts';
+import type { TakenPicture } from '../pictures/storing/take-in-file.ts';
+import { takeInInTurn } from '../pictures/storing/take-in-in-turn.ts';
 
 /** Fixed, so that links to the demo projects keep working after `--fresh`. */
 const DEMO_PROJECTS = [
@@ -42,7 +42,7 @@ async function demoPictures(
 /** Loads the demo projects into a database that has no project yet. */
 export async function loadDemo(database: DataSource, libraryRoot = ''): Promise<void> {
   const store = projectStore(database);
-  await alone(database, 'demo', async () => {
+  await withAdvisoryLock(database, 'demo', async () => {
     if ((await store.list(LOCAL_OWNER)).length) return;
     const lanes = openLanes();
     const folder = await mkdtemp(join(tmpdir(), 'mint-lamp-demo-'));

@@ -1,5 +1,5 @@
-import type { CountInput } from '../pictures/count-regions.ts';
-import type { TakeInput, TakenPicture } from '../pictures/take-in-file.ts';
+import type { CountInput } from '../pictures/drawing/count-regions.ts';
+import type { TakeInput, TakenPicture } from '../pictures/storing/take-in-file.ts';
 import type { ReportInput } from '../reports/write-report.ts';
 
 /** What runs in processes of its own: what decodes, paints or counts. Large things are handed on as files. */
@@ -16,7 +16,7 @@ export type JobName = keyof JobList;
 export const JOBS: {
   readonly [K in JobName]: () => Promise<(input: JobList[K]['input']) => Promise<JobList[K]['output']>>;
 } = {
-  takeIn: async () => (await import('../pictures/take-in-file.ts')).takeInFile,
-  countRegions: async () => (await import('../pictures/count-regions.ts')).countRegions,
+  takeIn: async () => (await import('../pictures/storing/take-in-file.ts')).takeInFile,
+  countRegions: async () => (await import('../pictures/drawing/count-regions.ts')).countRegions,
   writeReport: async () => (await import('../reports/write-report.ts')).writeReport,
 };

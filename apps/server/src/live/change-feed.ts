@@ -1,15 +1,11 @@
 import type { DataSource } from 'typeorm';
+import { type ListeningClient, listen, unlisten } from '../database/notices.ts';
 import { CHANNEL, type ChangedProject } from './channel.ts';
 
 export interface ChangeFeed {
   /** Calls back for every change of a project, and once after a lost connection is back; returns the way out. */
   subscribe(projectId: string, listener: (revision: number | null) => void): () => void;
   close(): Promise<void>;
-}
-
-interface ListeningClient {
-  on(event: 'notification', listener: (message: { payload?: string }) => void): void;
-  on(event: 'error' | 'end', listener: () => void): void;
 }
 
 const RETRY_MS = 500;
@@ -48,9 +44,9 @@ export function openChangeFeed(source: DataSource): ChangeFeed {
         const changed = readNotice(payload);
         for (const listener of (changed && listeners.get(changed.id)) ?? []) listener(changed!.revision);
       });
-      await runner.query(`LISTEN ${CHANNEL}`);
+      await listen(runner, CHANNEL);
       release = async () => {
-        await runner.query(`UNLISTEN ${CHANNEL}`).catch(() => {});
+        await unlisten(runner, CHANNEL).catch(() => {});
         await runner.release();
       };
       if (closed) return await release();

@@ -10,11 +10,11 @@ import { ApiError } from '../errors.ts';
 import { leftSignal } from '../left.ts';
 import { params as projectParams } from '../projects/schemas.ts';
 import { faultIn } from '../validation.ts';
-import { type FetchOptions, fetchPicture } from './fetch-picture.ts';
-import { atMost, type Incoming, writeIncoming } from './incoming.ts';
+import { regionColors } from './drawing/region-colors.ts';
+import { type FetchOptions, fetchPicture } from './fetching/fetch-picture.ts';
 import { refused } from './refused-picture.ts';
-import { regionColors } from './region-colors.ts';
-import { takeInInTurn } from './take-in-in-turn.ts';
+import { atMost, type Incoming, writeIncoming } from './storing/incoming.ts';
+import { takeInInTurn } from './storing/take-in-in-turn.ts';
 
 /** How pictures are fetched by address; what is left out is as usual. */
 export type Fetching = Omit<FetchOptions, 'standIns'>;

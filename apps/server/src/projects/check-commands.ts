@@ -36,7 +36,7 @@ export async function checkCommands(request: FastifyRequest): Promise<void> {
   const commands: SentCommand[] = [];
   for (const [i, { id, command }] of body.commands.entries()) {
     const at = ['body', 'commands', i, 'command'];
-    await turns.pause();
+    await turns.yieldTurn();
     if (command.type !== 'batch') {
       commands.push({ id, command: checked(simpleCommandSchema, command, at) });
       continue;
@@ -44,7 +44,7 @@ export async function checkCommands(request: FastifyRequest): Promise<void> {
     const frame = checked<typeof command>(batchFrameSchema, command, at);
     const inner: SimpleCommand[] = [];
     for (const [j, one] of frame.commands.entries()) {
-      await turns.pause();
+      await turns.yieldTurn();
       inner.push(checked(simpleCommandSchema, one, [...at, 'commands', j]));
     }
     commands.push({ id, command: { ...frame, commands: inner } });

@@ -8,7 +8,7 @@ import type {
 } from '@mint-lamp/core/wire/projects';
 import type { FastifyInstance } from 'fastify';
 import { ApiError } from '../errors.ts';
-import { sameForm } from '../form/form.ts';
+import { sameSchemaVersion } from '../schema-version/schema-version.ts';
 import { boundWork, checkCommands } from './check-commands.ts';
 import { streamRevisions } from './events.ts';
 import { commitBody, createBody, newsQuery, params } from './schemas.ts';
@@ -51,7 +51,7 @@ export async function projectRoutes(app: FastifyInstance): Promise<void> {
 
   app.get<OfOne>(
     '/:id',
-    { schema: { params }, onRequest: sameForm },
+    { schema: { params }, onRequest: sameSchemaVersion },
     async ({ ownerId, params: { id } }): Promise<LoadedProject> => found(await projects.find(ownerId, id)),
   );
 
@@ -77,19 +77,21 @@ export async function projectRoutes(app: FastifyInstance): Promise<void> {
 
   app.get<OfOne & { Querystring: { after: number } }>(
     '/:id/news',
-    { schema: { params, querystring: newsQuery }, onRequest: sameForm },
+    { schema: { params, querystring: newsQuery }, onRequest: sameSchemaVersion },
     async ({ ownerId, params: { id }, query }): Promise<ProjectNews> =>
       found(await projects.newsSince(ownerId, id, query.after)),
   );
 
-  // Where pages of form 1 asked for news: they are told to load anew.
-  app.get<OfOne>('/:id/entries', { schema: { params }, onRequest: sameForm }, async () => found(null));
+  // Where pages of schema version 1 asked for news: they are told to load anew.
+  app.get<OfOne>('/:id/entries', { schema: { params }, onRequest: sameSchemaVersion }, async () =>
+    found(null),
+  );
 
   app.post<OfOne & { Body: { revision: number; commands: SentCommand[] } }>(
     '/:id/commands',
     {
       schema: { params, body: commitBody },
-      onRequest: sameForm,
+      onRequest: sameSchemaVersion,
       preValidation: boundWork,
       preHandler: checkCommands,
       bodyLimit: COMMIT_LIMIT,

@@ -22,7 +22,7 @@ export async function* documentInParts(document: ProjectDocument): AsyncGenerato
     for (let at = 0; at < value.length; at += AT_A_TIME) {
       const part = JSON.stringify(value.slice(at, at + AT_A_TIME)).slice(1, -1);
       yield at ? `,${part}` : part;
-      await turns.pause();
+      await turns.yieldTurn();
     }
     yield ']';
   }

@@ -5,10 +5,10 @@ import { join } from 'node:path';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { wantedRegions } from '@mint-lamp/core/system/pictures/regions';
 import type { FastifyInstance } from 'fastify';
-import { FormAhead } from '../database/form-ahead.ts';
+import { SchemaVersionAhead } from '../database/schema-version-ahead.ts';
 import { ApiError } from '../errors.ts';
 import { leftSignal } from '../left.ts';
-import { regionColors } from '../pictures/region-colors.ts';
+import { regionColors } from '../pictures/drawing/region-colors.ts';
 import { params } from '../projects/schemas.ts';
 import { documentInParts } from './document-in-parts.ts';
 
@@ -23,7 +23,7 @@ export async function reportRoutes(app: FastifyInstance): Promise<void> {
     async ({ ownerId, params: { id } }, reply) => {
       const project = await app.projects.find(ownerId, id);
       if (!project) throw new ApiError('NOT_FOUND', 'There is no project at this address.', 'params.id');
-      if (project.document.version !== DOCUMENT_VERSION) throw new FormAhead();
+      if (project.document.version !== DOCUMENT_VERSION) throw new SchemaVersionAhead();
       const left = leftSignal(reply);
       const regions = new Map<string, Uint8Array>();
       const wanted = wantedRegions(project.document);

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { READY_MADE } from '@mint-lamp/core/shelf/ready-made';
 import type { DataSource } from 'typeorm';
-import { alone } from '../database/data-source.ts';
+import { withAdvisoryLock } from '../database/advisory-lock.ts';
 import { shelfStore } from '../database/shelf-store.ts';
 
 /** An id of its own for each set that ships, from its name, so that it is the same on every server. */
@@ -18,6 +18,6 @@ function idOf(name: string): string {
 
 /** Puts the sets that ship with Mint Lamp on the shelf. */
 export const shipReadyMade = (database: DataSource): Promise<void> =>
-  alone(database, 'shelf', () =>
+  withAdvisoryLock(database, 'shelf', () =>
     shelfStore(database).ship(READY_MADE.map((set) => ({ ...set, id: idOf(set.name) }))),
   );

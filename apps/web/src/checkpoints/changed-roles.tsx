@@ -3,9 +3,9 @@ import type {
   CellDifference,
   Differences,
   RoleDifference,
-  Side,
+  RoleState,
 } from '@mint-lamp/core/edits/compare/differences';
-import { partKey } from '@mint-lamp/core/edits/compare/parts';
+import { portionKey } from '@mint-lamp/core/edits/compare/parts';
 import clsx from 'clsx';
 import type { Ref } from 'react';
 import { Link } from 'react-router';
@@ -100,7 +100,7 @@ function RoleRow({ ref, index, role, themes, restoring }: RoleRowProps) {
             <input
               type="checkbox"
               aria-label={`${name} itself: ${note}`}
-              checked={restoring.chosen.has(partKey(part))}
+              checked={restoring.chosen.has(portionKey(part))}
               onChange={({ target }) => restoring.toggle([part], target.checked)}
             />
           )}
@@ -160,7 +160,7 @@ function Cell({ role, cell, theme, restoring }: CellProps) {
       <input
         type="checkbox"
         aria-label={`${role.name} in ${theme}: ${before?.words ?? 'none'}`}
-        checked={restoring.chosen.has(partKey(part))}
+        checked={restoring.chosen.has(portionKey(part))}
         onChange={({ target }) => restoring.toggle([part], target.checked)}
       />
       {content}
@@ -168,7 +168,7 @@ function Cell({ role, cell, theme, restoring }: CellProps) {
   );
 }
 
-function Ratio({ side }: { side: Side | null }) {
+function Ratio({ side }: { side: RoleState | null }) {
   if (side?.ratio == null) return <span>no pair</span>;
   if (side.ratio === 0) return <span>none</span>;
   return <span className={clsx(!side.passes && 'font-bold text-fail')}>{formatRatio(side.ratio)}</span>;

@@ -4,7 +4,7 @@ import type {
   Differences,
   ThingDifference,
 } from '@mint-lamp/core/edits/compare/differences';
-import { type Part, partKey, titleOf } from '@mint-lamp/core/edits/compare/parts';
+import { type Portion, portionKey, titleOf } from '@mint-lamp/core/edits/compare/parts';
 import type { ReactNode } from 'react';
 import { BeforeAfter } from './before-after.tsx';
 import type { Restoring } from './use-restoring.ts';
@@ -100,7 +100,7 @@ const Section = ({ title, children }: { title: string; children: ReactNode }) =>
 );
 
 interface LineProps {
-  part: Part;
+  part: Portion;
   restoring: Restoring | null;
   children: ReactNode;
 }
@@ -112,7 +112,7 @@ function Line({ part, restoring, children }: LineProps) {
         <label className="flex min-h-8 items-center gap-2 px-1 hover:bg-pressed">
           <input
             type="checkbox"
-            checked={restoring.chosen.has(partKey(part))}
+            checked={restoring.chosen.has(portionKey(part))}
             onChange={({ target }) => restoring.toggle([part], target.checked)}
           />
           {children}

@@ -1,7 +1,7 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import type { Differences } from '@mint-lamp/core/edits/compare/differences';
-import { type Part, partKey, titleOf } from '@mint-lamp/core/edits/compare/parts';
+import { type Portion, portionKey, titleOf } from '@mint-lamp/core/edits/compare/parts';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -13,7 +13,7 @@ interface RestoreBarProps {
   afterName: string;
   then: ProjectDocument | null;
   now: ProjectDocument;
-  parts: readonly Part[];
+  parts: readonly Portion[];
   restoring: Restoring;
   passing: Differences['passing'];
 }
@@ -22,7 +22,7 @@ interface RestoreBarProps {
 export function RestoreBar({ name, afterName, then, now, parts, restoring, passing }: RestoreBarProps) {
   const [refused, setRefused] = useState<string | null>(null);
   const { chosen, alsoNeeded } = restoring;
-  const all = parts.length > 0 && parts.every((part) => chosen.has(partKey(part)));
+  const all = parts.length > 0 && parts.every((part) => chosen.has(portionKey(part)));
   const restore = (make: () => string | null, what: string) => {
     const reason = make();
     setRefused(reason);
@@ -69,7 +69,7 @@ const Passing = ({ side: [passing, all] }: { side: readonly [number, number] }) 
 );
 
 /** A part of a project in words, by its name then or now. */
-function nameOfPart(part: Part, then: ProjectDocument, now: ProjectDocument): string {
+function nameOfPart(part: Portion, then: ProjectDocument, now: ProjectDocument): string {
   const named = (key: 'themes' | 'families' | 'gradients', id: string) =>
     [...then[key], ...now[key]].find((one) => one.id === id)?.name ?? 'something gone';
   switch (part.part) {

@@ -1,7 +1,7 @@
 import { MOST_IN_BATCH } from '@mint-lamp/core/document/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { commandsBetween } from '@mint-lamp/core/edits/compare/commands-between';
-import { type Part, partKey } from '@mint-lamp/core/edits/compare/parts';
+import { type Portion, portionKey } from '@mint-lamp/core/edits/compare/parts';
 import { restoredIn, withNeeds } from '@mint-lamp/core/edits/compare/restored';
 import { useCallback, useMemo, useState } from 'react';
 import { useEditing } from '../store/editing.ts';
@@ -10,10 +10,10 @@ import { useAppSelector } from '../store/store.ts';
 
 /** The choice of what is restored. */
 export interface Restoring {
-  readonly chosen: ReadonlyMap<string, Part>;
-  readonly toggle: (parts: readonly Part[], on: boolean) => void;
+  readonly chosen: ReadonlyMap<string, Portion>;
+  readonly toggle: (parts: readonly Portion[], on: boolean) => void;
   /** What the chosen parts need besides themselves, and is restored with them. */
-  readonly alsoNeeded: readonly Part[];
+  readonly alsoNeeded: readonly Portion[];
   /** Each returns why it was refused, or null. */
   readonly restoreChosen: () => string | null;
   readonly restoreWhole: () => string | null;
@@ -23,20 +23,20 @@ export interface Restoring {
 export function useRestoring(then: ProjectDocument | null, name: string): Restoring {
   const now = useAppSelector((state) => selectProject(state).document);
   const { tryEdit } = useEditing();
-  const [chosen, setChosen] = useState<ReadonlyMap<string, Part>>(new Map());
-  const toggle = useCallback((parts: readonly Part[], on: boolean) => {
+  const [chosen, setChosen] = useState<ReadonlyMap<string, Portion>>(new Map());
+  const toggle = useCallback((parts: readonly Portion[], on: boolean) => {
     setChosen((old) => {
       const next = new Map(old);
       for (const part of parts) {
-        if (on) next.set(partKey(part), part);
-        else next.delete(partKey(part));
+        if (on) next.set(portionKey(part), part);
+        else next.delete(portionKey(part));
       }
       return next;
     });
   }, []);
   const alsoNeeded = useMemo(() => {
     if (!then || !chosen.size) return [];
-    return withNeeds(now, then, [...chosen.values()]).filter((part) => !chosen.has(partKey(part)));
+    return withNeeds(now, then, [...chosen.values()]).filter((part) => !chosen.has(portionKey(part)));
   }, [now, then, chosen]);
   const make = (wanted: ProjectDocument, label: string): string | null => {
     const commands = commandsBetween(now, wanted);

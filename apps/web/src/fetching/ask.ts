@@ -1,6 +1,6 @@
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import type { ErrorAnswer, ErrorCode } from '@mint-lamp/core/wire/errors';
-import { FORM_HEADER, FORM_WITHOUT_HEADER } from '@mint-lamp/core/wire/form';
+import { SCHEMA_VERSION_HEADER, VERSION_WITHOUT_HEADER } from '@mint-lamp/core/wire/schema-version';
 
 /** An answer of the server that is not a success; `status` 0 means that there was no answer at all. */
 export class ServerError extends Error {
@@ -36,7 +36,7 @@ export async function ask<T>(
   body?: unknown,
   patience = PATIENCE_MS,
 ): Promise<T> {
-  const headers: Record<string, string> = { [FORM_HEADER]: String(DOCUMENT_VERSION) };
+  const headers: Record<string, string> = { [SCHEMA_VERSION_HEADER]: String(DOCUMENT_VERSION) };
   const init: RequestInit = { method, headers, signal: AbortSignal.timeout(patience) };
   if (body !== undefined) {
     init.body = JSON.stringify(body);
@@ -54,7 +54,7 @@ export async function ask<T>(
   if (response.ok && answer === null) throw unreachable();
   if (response.ok) {
     // A server that is being replaced by this page's own may still be the one before.
-    if (Number(response.headers.get(FORM_HEADER) ?? FORM_WITHOUT_HEADER) < DOCUMENT_VERSION)
+    if (Number(response.headers.get(SCHEMA_VERSION_HEADER) ?? VERSION_WITHOUT_HEADER) < DOCUMENT_VERSION)
       throw new ServerError(503, 'SERVER_OUTDATED', 'The server is older than this page.', '');
     return answer as T;
   }

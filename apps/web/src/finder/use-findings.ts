@@ -14,7 +14,7 @@ import { roleFindings } from '../kinds/roles/role-findings.ts';
 import { themeFindings } from '../kinds/themes/theme-findings.ts';
 import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
 import { swatchFindings } from '../kinds/tray/swatch-findings.ts';
-import { currentDress, rememberSurround, wear } from '../look/dress.ts';
+import { currentAppearance, rememberSurround, setAppearance } from '../look/appearance.ts';
 import { keyLabel } from '../shortcuts.ts';
 import { edit, step } from '../store/editing.ts';
 import { dialogOpened, selected, surroundSwitched } from '../store/interface-slice.ts';
@@ -40,7 +40,7 @@ export function useFindings(): readonly FindingGroup[] {
         navigate(addressOf(id, ...to));
     const tools = { system, theme, go };
     const litThing = litColor(system, theme, selection);
-    const other = currentDress() === 'light' ? 'dark' : 'light';
+    const other = currentAppearance() === 'light' ? 'dark' : 'light';
     const stations: FindingGroup = {
       title: 'Stations',
       findings: STATIONS.map((station, i) => ({
@@ -74,7 +74,7 @@ export function useFindings(): readonly FindingGroup[] {
           name: 'Checkpoints: save, compare, restore',
           act: () => navigate(checkpointsAddress(id)),
         },
-        { key: 'dress', name: `Put on the ${other} dress`, act: () => wear(other) },
+        { key: 'dress', name: `Put on the ${other} dress`, act: () => setAppearance(other) },
         {
           key: 'surround',
           name: surround ? 'Switch off the mid-grey surround' : 'Lay the station on mid-grey',

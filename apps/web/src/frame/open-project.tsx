@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { ServerError } from '../fetching/ask.ts';
 import { loadProject } from '../fetching/document-requests.ts';
 import { recallTheme } from '../kinds/themes/theme-memory.ts';
-import { surroundIsOn } from '../look/dress.ts';
+import { surroundIsOn } from '../look/appearance.ts';
 import { keepHistory, recallHistory } from '../store/history-memory.ts';
 import { projectChanged, selected, surroundSwitched, themeChosen } from '../store/interface-slice.ts';
 import { closed, type Opened, opened } from '../store/project-slice.ts';
@@ -26,7 +26,7 @@ const RETRY_MS = 1500;
 const laterSentence = (version: number) =>
   `This project was last changed by a newer Mint Lamp (form ${version}; this page knows ${DOCUMENT_VERSION}). You can look at it and copy from it, but not change it here.`;
 
-/** A loaded project with what this browser holds of it; null when it is of a later form and nothing of it can be read. */
+/** A loaded project with what this browser holds of it; null when it is of a later schema and nothing of it can be read. */
 async function whatToOpen(loaded: LoadedProject): Promise<Opened | null> {
   if (loaded.document.version > DOCUMENT_VERSION) {
     const { readLater } = await import('@mint-lamp/core/document/versions/later');

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
 import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
-import { currentDress, wear } from '../look/dress.ts';
+import { currentAppearance, setAppearance } from '../look/appearance.ts';
 import { keyLabel } from '../shortcuts.ts';
 import { step } from '../store/editing.ts';
 import { dialogOpened } from '../store/interface-slice.ts';
@@ -15,6 +15,7 @@ import { IconButton } from '../ui/icon-button.tsx';
 import { Mark } from '../ui/mark.tsx';
 import { part } from '../ui/part.tsx';
 import { Popover } from '../ui/popover.tsx';
+import { SwitchGroup } from '../ui/switch-group.tsx';
 import { SaveStateText, SetAsideEdits } from './save-state.tsx';
 
 export function TopBar() {
@@ -99,27 +100,12 @@ function ThemeSwitch() {
       </select>
     );
   return (
-    <div role="radiogroup" aria-label="Theme" className="flex rounded-md border border-control">
-      {themes.map((item) => {
-        const on = item.id === theme.id;
-        return (
-          // biome-ignore lint/a11y/useSemanticElements: radios that look like a switch
-          <button
-            key={item.id}
-            type="button"
-            role="radio"
-            aria-checked={on}
-            onClick={() => switchTheme(item.id)}
-            className={clsx(
-              'h-7 max-w-28 truncate px-2 text-sm first:rounded-l-[5px] last:rounded-r-[5px]',
-              on ? 'bg-main text-inverse' : 'hover:bg-pressed',
-            )}
-          >
-            {item.name}
-          </button>
-        );
-      })}
-    </div>
+    <SwitchGroup
+      label="Theme"
+      value={theme.id}
+      options={themes.map(({ id, name }) => ({ value: id, label: name }))}
+      onChange={switchTheme}
+    />
   );
 }
 
@@ -167,7 +153,7 @@ function History() {
 
 function Tools() {
   const dispatch = useAppDispatch();
-  const [dress, setDress] = useState(currentDress);
+  const [dress, setDress] = useState(currentAppearance);
   const other = dress === 'light' ? 'dark' : 'light';
   return (
     <div className="flex">
@@ -197,7 +183,7 @@ function Tools() {
       <IconButton
         label={`Put on the ${other} dress`}
         onClick={() => {
-          wear(other);
+          setAppearance(other);
           setDress(other);
         }}
       >

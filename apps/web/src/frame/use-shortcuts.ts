@@ -3,7 +3,7 @@ import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
 import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
-import { rememberSurround } from '../look/dress.ts';
+import { rememberSurround } from '../look/appearance.ts';
 import { isBusyWithText, isMac } from '../shortcuts.ts';
 import { step } from '../store/editing.ts';
 import { dialogOpened, surroundSwitched } from '../store/interface-slice.ts';

@@ -6,7 +6,7 @@ import { JOBS, type JobName } from './job-list.ts';
 
 let calledOff = false;
 
-const nextTurn = () => new Promise<void>((resolve) => setTimeout(resolve));
+const yieldTurn = () => new Promise<void>((resolve) => setTimeout(resolve));
 
 async function load(name: JobName): Promise<Job<unknown, unknown>> {
   try {
@@ -27,8 +27,8 @@ const api = {
     calledOff = false;
     const context: JobContext = {
       progress: onProgress,
-      async breathe() {
-        await nextTurn();
+      async yieldTurn() {
+        await yieldTurn();
         if (calledOff) throw new JobCalledOff();
       },
     };

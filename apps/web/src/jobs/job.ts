@@ -6,7 +6,7 @@ export interface JobContext {
    * Lets what was said to the worker meanwhile be heard; throws when the job has been called off. For long jobs, every
    * now and then.
    */
-  breathe(): Promise<void>;
+  yieldTurn(): Promise<void>;
 }
 
 /** Work off the page's thread: a function of its input and of nothing else. */

@@ -1,5 +1,5 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { MovedColor, Place } from '@mint-lamp/core/document/pictures/picture';
+import type { MovedColor, PixelPlace } from '@mint-lamp/core/document/pictures/picture';
 import type { FollowedRow } from '@mint-lamp/core/gradient/follow-row';
 import type { PictureLine } from '@mint-lamp/core/picture/row';
 import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
@@ -18,8 +18,8 @@ export interface OpenedPicture {
   /** Bytes of pixels that the worker holds. */
   readonly held: number;
   render(view: View, light: Light | null): Promise<ImageBitmap>;
-  aim(place: Place, reach: number, size: number): Promise<Aimed>;
-  averages(places: readonly Place[]): Promise<Rgba[]>;
+  aim(place: PixelPlace, reach: number, size: number): Promise<Aimed>;
+  averages(places: readonly PixelPlace[]): Promise<Rgba[]>;
   palettes(size: number, moved: readonly MovedColor[]): Promise<PaletteRow[] | null>;
   follow(
     line: PictureLine,

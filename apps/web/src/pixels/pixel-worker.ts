@@ -1,5 +1,5 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { MovedColor, Place } from '@mint-lamp/core/document/pictures/picture';
+import type { MovedColor, PixelPlace } from '@mint-lamp/core/document/pictures/picture';
 import { followRow } from '@mint-lamp/core/gradient/follow-row';
 import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
 import { type Division, dimOthers, divide } from '@mint-lamp/core/picture/division';
@@ -74,7 +74,7 @@ const BENEATH: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
 
 /** Lets what was asked meanwhile be answered; without the pause that timers are held to. */
 const turns = new MessageChannel();
-const nextTurn = () =>
+const yieldTurn = () =>
   new Promise<void>((resolve) => {
     turns.port1.onmessage = () => resolve();
     turns.port2.postMessage(0);
@@ -164,7 +164,7 @@ async function pixelsOf(bitmap: ImageBitmap, tell: (share: number) => void): Pro
     context.drawImage(bitmap, 0, y, width, rows, 0, 0, width, rows);
     pixels.set(context.getImageData(0, 0, width, rows).data, y * width * 4);
     tell((y + rows) / height);
-    await nextTurn();
+    await yieldTurn();
   }
   return { width, height, pixels };
 }
@@ -181,7 +181,7 @@ async function smaller(whole: Pixels, tell: (share: number) => void): Promise<Pi
   for (let last = whole; last.width * last.height > SMALLEST_LEVEL; ) {
     last = await drainInTurns(halved(last), (share) => {
       if (all.length === 1) tell(share);
-      return nextTurn();
+      return yieldTurn();
     });
     all.push(last);
   }
@@ -238,7 +238,7 @@ function drawPart(target: OffscreenCanvas, view: View, level: Pixels, factor: nu
 
 async function counted(): Promise<Histogram> {
   if (histogram) return histogram;
-  histogram = await drainInTurns(countInParts(picture().pixels, PART), nextTurn);
+  histogram = await drainInTurns(countInParts(picture().pixels, PART), yieldTurn);
   return histogram;
 }
 
@@ -315,7 +315,7 @@ const api = {
   },
 
   /** The average of a square, and its neighbourhood of `reach` px to each side, drawn in a square of `size` px. */
-  aim({ x, y, side }: Place, reach: number, size: number): Aimed {
+  aim({ x, y, side }: PixelPlace, reach: number, size: number): Aimed {
     const whole = picture();
     loupe = canvasOf(loupe, size, size);
     const view = {
@@ -330,7 +330,7 @@ const api = {
     return transfer({ color: averageAround(whole, x, y, side), bitmap }, [bitmap]);
   },
 
-  averages: (places: readonly Place[]): Rgba[] =>
+  averages: (places: readonly PixelPlace[]): Rgba[] =>
     places.map(({ x, y, side }) => averageAround(picture(), x, y, side)),
 
   /** A palette for each leaning; null when a later one was asked for meanwhile. */
@@ -343,7 +343,7 @@ const api = {
       for (const leaning of LEANINGS) {
         if (own !== latestPalettes) return null;
         rows.push(rowOf(h, leaning, size, moved));
-        await nextTurn();
+        await yieldTurn();
       }
       return rows;
     });
@@ -363,7 +363,7 @@ const api = {
         const { ratio, at, ground } = worstOverPixels(text, part.pixels, BENEATH);
         if (!worst || ratio < worst.ratio)
           worst = { ratio, ground, x: part.x + (at % part.width), y: part.y + Math.floor(at / part.width) };
-        await nextTurn();
+        await yieldTurn();
       }
       if (!worst) throw new Error('The region lies beside the picture.');
       return worst;
@@ -383,7 +383,7 @@ const api = {
       for (const part of partsOf(x, y, width, height)) {
         const ratios = worstOfEach(texts, part.pixels, BENEATH);
         worst = worst.map((ratio, i) => Math.min(ratio, ratios[i]!));
-        await nextTurn();
+        await yieldTurn();
       }
       return worst;
     });

@@ -9,7 +9,7 @@ const SAILINGS = [
   ['13:05', 'Hallin – Grey Holm', 'Cancelled', 'cancelled'],
 ] as const;
 
-interface PartProps {
+interface PaintedProps {
   ground?: PartPaint | undefined;
   /** Id of the gradient that its ground is painted with. */
   gradient?: string | undefined;
@@ -21,7 +21,7 @@ interface PartProps {
 }
 
 /** A painted part. A click on it is answered with the role of its text if it has one, else of its ground. */
-function Part({ ground, gradient, text, border, style, className, children }: PartProps) {
+function Painted({ ground, gradient, text, border, style, className, children }: PaintedProps) {
   return (
     <div
       data-role={text?.role ?? ground?.role ?? border?.role}
@@ -62,87 +62,87 @@ export function Timetable({ paint }: { paint: ScenePaint }) {
   const ring = paint.line('focus.ring', 'action.fill', 'text.main');
   const firstLight = paint.gradient('First light');
   return (
-    <Part ground={page} className="min-h-full text-[15px]">
-      <Part ground={raised} border={soft} className="flex items-center gap-6 border-b px-7 py-3">
-        <Part text={main} className="text-[19px] font-bold">
+    <Painted ground={page} className="min-h-full text-[15px]">
+      <Painted ground={raised} border={soft} className="flex items-center gap-6 border-b px-7 py-3">
+        <Painted text={main} className="text-[19px] font-bold">
           Skerry Line
-        </Part>
-        <Part text={link} className="ml-auto underline underline-offset-4">
+        </Painted>
+        <Painted text={link} className="ml-auto underline underline-offset-4">
           Timetable
-        </Part>
-        <Part text={main}>Islands</Part>
-        <Part text={main}>On board</Part>
-        <Part ground={fill} text={onFill} className="rounded-md px-4 py-1.5 font-semibold">
+        </Painted>
+        <Painted text={main}>Islands</Painted>
+        <Painted text={main}>On board</Painted>
+        <Painted ground={fill} text={onFill} className="rounded-md px-4 py-1.5 font-semibold">
           Book a crossing
-        </Part>
-      </Part>
-      <Part
+        </Painted>
+      </Painted>
+      <Painted
         ground={firstLight ? { css: firstLight.css, role: veil.role ?? hero.role } : fill}
         gradient={firstLight?.id}
         className="relative h-36"
       >
-        <Part ground={veil} className="absolute inset-0" />
-        <Part text={hero} className="absolute inset-x-7 bottom-5">
+        <Painted ground={veil} className="absolute inset-0" />
+        <Painted text={hero} className="absolute inset-x-7 bottom-5">
           <div className="text-[30px] leading-tight font-bold">First light to Oster Skerry</div>
           <div className="text-[24px] leading-snug">Daily from the north pier, Hallin</div>
-        </Part>
-      </Part>
+        </Painted>
+      </Painted>
       <div className="grid grid-cols-[1.6fr_1fr] gap-6 p-7">
-        <Part ground={raised} border={soft} className="rounded-md border">
+        <Painted ground={raised} border={soft} className="rounded-md border">
           <div className="flex items-baseline justify-between px-4 pt-3 pb-2">
-            <Part text={main} className="text-[19px] font-bold">
+            <Painted text={main} className="text-[19px] font-bold">
               Departures today
-            </Part>
-            <Part text={quiet}>All times local</Part>
+            </Painted>
+            <Painted text={quiet}>All times local</Painted>
           </div>
           {SAILINGS.map(([time, route, state, kind]) => (
-            <Part key={time} border={soft} className="flex items-center gap-4 border-t px-4 py-2.5">
-              <Part text={main} className="w-14 font-bold">
+            <Painted key={time} border={soft} className="flex items-center gap-4 border-t px-4 py-2.5">
+              <Painted text={main} className="w-14 font-bold">
                 {time}
-              </Part>
-              <Part text={main} className="flex-1">
+              </Painted>
+              <Painted text={main} className="flex-1">
                 {route}
-              </Part>
-              <Part
+              </Painted>
+              <Painted
                 ground={paint.role(`notice.${kind}.ground`, 'page.ground')}
                 text={paint.role(`notice.${kind}.text`, 'text.main')}
                 className="rounded-md px-2 py-0.5 text-[14px] font-semibold"
               >
                 {state}
-              </Part>
-            </Part>
+              </Painted>
+            </Painted>
           ))}
-        </Part>
+        </Painted>
         <div className="flex flex-col gap-5">
-          <Part ground={board} className="rounded-md p-4">
-            <Part text={boardQuiet} className="text-[14px]">
+          <Painted ground={board} className="rounded-md p-4">
+            <Painted text={boardQuiet} className="text-[14px]">
               Next sailing, pier 2
-            </Part>
-            <Part text={boardText} className="text-[32px] leading-tight font-bold">
+            </Painted>
+            <Painted text={boardText} className="text-[32px] leading-tight font-bold">
               09:40
-            </Part>
-            <Part text={boardText} className="text-[18px]">
+            </Painted>
+            <Painted text={boardText} className="text-[18px]">
               Grey Holm
-            </Part>
-          </Part>
-          <Part ground={raised} border={strong} className="rounded-md border p-4">
-            <Part text={main} className="mb-1 font-bold">
+            </Painted>
+          </Painted>
+          <Painted ground={raised} border={strong} className="rounded-md border p-4">
+            <Painted text={main} className="mb-1 font-bold">
               Day return
-            </Part>
-            <Part text={quiet} className="mb-3 text-[14px]">
+            </Painted>
+            <Painted text={quiet} className="mb-3 text-[14px]">
               Any sailing, one bicycle free
-            </Part>
-            <Part
+            </Painted>
+            <Painted
               ground={accent}
               text={onAccent}
               className="inline-block rounded-md px-5 py-2 text-[19px] font-bold"
               style={{ outline: `3px solid ${ring.css ?? 'transparent'}`, outlineOffset: 2 }}
             >
               Reserve
-            </Part>
-          </Part>
+            </Painted>
+          </Painted>
         </div>
       </div>
-    </Part>
+    </Painted>
   );
 }

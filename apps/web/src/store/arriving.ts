@@ -48,8 +48,8 @@ async function keptAt({ id, projectId, origin }: Arrival, dispatch: AppDispatch)
 /** Pictures come one after the other, whichever view they were opened in. */
 let before: Promise<unknown> = Promise.resolve();
 
-/** Brings one in after those before it, and puts it into the document. Resolves to the picture's id, or null. */
-function bring(arrival: Arrival): Thunk<Promise<string | null>> {
+/** Takes one in after those before it, and puts it into the document. Resolves to the picture's id, or null. */
+function takeIn(arrival: Arrival): Thunk<Promise<string | null>> {
   return (dispatch, getState) => {
     const turn = before.then(async () => {
       if (!getState().arrivals.some(({ id }) => id === arrival.id)) return null;
@@ -97,7 +97,7 @@ export function arrive(origins: readonly Origin[]): Thunk<Promise<string[]>> {
       }),
     );
     dispatch(announced(fresh));
-    const ids = await Promise.all(fresh.map((arrival) => dispatch(bring(arrival))));
+    const ids = await Promise.all(fresh.map((arrival) => dispatch(takeIn(arrival))));
     return ids.filter((id) => id !== null);
   };
 }
@@ -106,6 +106,6 @@ export function arrive(origins: readonly Origin[]): Thunk<Promise<string[]>> {
 export function tryAgain(arrival: Arrival): Thunk<Promise<string | null>> {
   return (dispatch) => {
     dispatch(moved({ id: arrival.id, progress: null }));
-    return dispatch(bring(arrival));
+    return dispatch(takeIn(arrival));
   };
 }

@@ -2,7 +2,7 @@ import { readColor } from '@mint-lamp/core/color/parse';
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { type NameOf, withNamesFollowing } from '@mint-lamp/core/edits/names-follow';
-import { nextTurn } from '../ui/turns.ts';
+import { yieldTurn } from '../ui/turns.ts';
 
 let nameOf: NameOf | null = null;
 
@@ -12,7 +12,7 @@ export async function fetchNames(): Promise<void> {
     const names = await import('@mint-lamp/core/names/names');
     nameOf = (color) => names.nameOf(readColor(color));
     // Put in order before an edit needs them.
-    void nextTurn().then(names.shippedNames);
+    void yieldTurn().then(names.shippedNames);
   } catch {
     nameOf = null;
   }

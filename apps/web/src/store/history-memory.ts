@@ -39,13 +39,13 @@ function fits({ revision, unsent }: Listed, now: NowOpened): boolean {
 }
 
 /**
- * The history that this tab kept, in today's form; none when it is of another state of the project than the one that
+ * The history that this tab kept, in today's schema; none when it is of another state of the project than the one that
  * is opened, since what takes back is exact only there. A list is cut where a step of it cannot be read.
  */
 export async function recallHistory(projectId: string, now: NowOpened): Promise<History> {
   const text = ofTab.read(key(projectId));
   if (!text) return NOTHING;
-  const { bringKept } = await import('../storing/kept-commands.ts');
+  const { migrateKept } = await import('../storing/kept-commands.ts');
   try {
     const listed: Listed = JSON.parse(text);
     if (!fits(listed, now)) return NOTHING;
@@ -54,7 +54,7 @@ export async function recallHistory(projectId: string, now: NowOpened): Promise<
       const out: HistoryStep[] = [];
       for (const number of [...numbers].reverse()) {
         const { command, label } = JSON.parse(ofTab.read(`${key(projectId)}/${number}`) ?? 'null') ?? {};
-        const kept = bringKept(command, listed.form);
+        const kept = migrateKept(command, listed.form);
         if (!kept.ok || typeof label !== 'string') break;
         out.unshift({ command: kept.command, label });
       }

@@ -2,8 +2,8 @@ import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { applyCommand } from '@mint-lamp/core/document/commands/apply';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
-import { FORM_HEADER } from '@mint-lamp/core/wire/form';
 import type { LoggedCommand } from '@mint-lamp/core/wire/projects';
+import { SCHEMA_VERSION_HEADER } from '@mint-lamp/core/wire/schema-version';
 import { toast } from 'sonner';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { MemoryStorage } from '../storing/memory-storage.fixture.ts';
@@ -21,7 +21,7 @@ const messages = vi.mocked(toast.error);
 
 /** A server that can be away, for tests of saving. */
 const answer = (body: object, status = 200) =>
-  Response.json(body, { status, headers: { [FORM_HEADER]: String(DOCUMENT_VERSION) } });
+  Response.json(body, { status, headers: { [SCHEMA_VERSION_HEADER]: String(DOCUMENT_VERSION) } });
 
 class FakeServer {
   document: ProjectDocument = SKERRY_LINE;

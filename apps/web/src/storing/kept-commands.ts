@@ -1,6 +1,6 @@
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import { commandSchema } from '@mint-lamp/core/document/commands/command-schema';
-import { bringCommand } from '@mint-lamp/core/document/versions/versions';
+import { migrateCommand } from '@mint-lamp/core/document/versions/versions';
 
 /** Loaded only when there is something to read: it needs the schemas. */
 
@@ -12,7 +12,7 @@ export type KeptCommand =
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null;
 
-/** A command's type and what it names, for one whose form is not known: "addRole ticket". */
+/** A command's type and what it names, for one whose shape is not known: "addRole ticket". */
 function nameOf(value: unknown): string {
   if (!isObject(value)) return 'an edit that cannot be read';
   const inner = Object.values(value).find(isObject);
@@ -26,10 +26,10 @@ function nameOf(value: unknown): string {
 }
 
 /** A command that was made under a form, as one of today's that has passed the schema. */
-export function bringKept(command: unknown, form: number): KeptCommand {
-  const brought = bringCommand(command, form);
-  if (!brought.ok) return { ok: false, name: nameOf(command) };
-  const { value, error } = commandSchema.validate(brought.value);
+export function migrateKept(command: unknown, form: number): KeptCommand {
+  const migrated = migrateCommand(command, form);
+  if (!migrated.ok) return { ok: false, name: nameOf(command) };
+  const { value, error } = commandSchema.validate(migrated.value);
   return error ? { ok: false, name: nameOf(command) } : { ok: true, command: value as Command };
 }
 
@@ -42,8 +42,8 @@ export function readKept(text: string): KeptCommand {
     return { ok: false, name: 'an edit that cannot be read' };
   }
   // Before version 2 commands were kept bare.
-  if (isObject(value) && typeof value.form === 'number') return bringKept(value.command, value.form);
-  return bringKept(value, 1);
+  if (isObject(value) && typeof value.form === 'number') return migrateKept(value.command, value.form);
+  return migrateKept(value, 1);
 }
 
 /** What an entry of the storage was, as far as that can be told. */

@@ -35,7 +35,7 @@ describe('unsent commands', () => {
     expect(waitingProjects()).toMatchObject([{ projectId: 'p', edits: 2 }]);
   });
 
-  it('of earlier forms are brought along', async () => {
+  it('of earlier versions are migrated', async () => {
     put('1', JSON.stringify({ type: 'renameRole', role: 'r', path: 'notice/delay/ground' }));
     put(
       '2',

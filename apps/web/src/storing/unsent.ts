@@ -7,7 +7,7 @@ import { PREFIX, setAside } from './set-aside.ts';
 /** A command on its way to the server. */
 export type UnsentCommand = SentCommand;
 
-/** A command as it is kept. Before version 2 of the form it was kept bare. */
+/** A command as it is kept. Before schema version 2 it was kept bare. */
 interface Kept {
   readonly form: number;
   readonly command: Command;
@@ -110,7 +110,7 @@ export interface Unsent {
   readonly setAside: readonly string[];
 }
 
-/** What waits for a project, brought up to today's form and checked; what cannot be is set aside and named. */
+/** What waits for a project, migrated to today's schema and checked; what cannot be is set aside and named. */
 export async function readUnsent(projectId: string): Promise<Unsent> {
   return readEntries(unsentKeys(projectId));
 }

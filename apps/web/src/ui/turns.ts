@@ -2,7 +2,7 @@
 const IDLE_WITHIN_MS = 250;
 
 /** When the page has nothing else to do, or after a quarter of a second. */
-export const nextTurn = () =>
+export const yieldTurn = () =>
   new Promise<void>((resolve) => {
     if ('requestIdleCallback' in globalThis)
       requestIdleCallback(() => resolve(), { timeout: IDLE_WITHIN_MS });
@@ -21,7 +21,7 @@ export function forMs<T>(parts: Generator<void, T>, ms: number): { readonly valu
 /** Does what stops now and then in turns of some milliseconds, so that the page is not held. */
 export async function inTurns<T>(parts: Generator<void, T>, ms: number): Promise<T> {
   for (;;) {
-    await nextTurn();
+    await yieldTurn();
     const done = forMs(parts, ms);
     if (done) return done.value;
   }

@@ -3,6 +3,7 @@ import type { Rgba } from '../contrast/ratio.ts';
 import { angleOf, centerIn, paintIn, radiiIn } from '../gradient/geometry.ts';
 import { type Box, gradientLine } from '../gradient/line.ts';
 import { type CssGradient, colorAtPlace, type PlacedGradient } from '../gradient/model.ts';
+import { escapeMarkup } from './escape-markup.ts';
 
 /** Stops that the way from the first to the last is written in: SVG mixes in sRGB only, and not by opacity. */
 const STEPS = 256;
@@ -12,9 +13,6 @@ const WEDGES = 720;
 const NO_EXTENT = 0.01;
 
 const number = (v: number) => String(Math.round(v * 1e4) / 1e4);
-const escaped = (text: string) =>
-  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
-
 const hex = ({ r, g, b }: Rgba) => hexOfRgb8(Math.round(r), Math.round(g), Math.round(b));
 const filled = (color: Rgba) =>
   `fill="${hex(color)}"${color.alpha < 1 ? ` fill-opacity="${number(color.alpha)}"` : ''}`;
@@ -120,7 +118,7 @@ ${rect('fill="url(#gradient)"')}`;
     );
   };
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${number(width)}" height="${number(height)}" viewBox="0 0 ${number(width)} ${number(height)}">
-  <title>${escaped(title)}</title>
+  <title>${escapeMarkup(title)}</title>
 ${body()}
 </svg>
 `;

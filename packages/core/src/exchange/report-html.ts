@@ -1,9 +1,7 @@
 import { shareWords } from '../contrast/share-words.ts';
 import { EXEMPT_NAMES } from '../document/pairs/pair.ts';
 import type { ContrastReport, ReportedPair, ReportedTheme } from '../judged/readout/report.ts';
-
-const escaped = (text: string) =>
-  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
+import { escapeMarkup } from './escape-markup.ts';
 
 const STYLE = `
   body { margin: 2rem auto; max-width: 60rem; padding: 0 1rem; color: #141414; background: #ffffff;
@@ -42,16 +40,16 @@ const swatch = ({ textColor, groundColor }: ReportedPair) =>
 const row = (pair: ReportedPair) => `
       <tr class="${pair.verdict}">
         <td>${swatch(pair)}</td>
-        <th scope="row">${escaped(pair.text)} on ${escaped(pair.ground)}</th>
-        <td>${escaped(pair.target)}, ${pair.size} px, ${pair.weight}</td>
+        <th scope="row">${escapeMarkup(pair.text)} on ${escapeMarkup(pair.ground)}</th>
+        <td>${escapeMarkup(pair.target)}, ${pair.size} px, ${pair.weight}</td>
         <td class="figure">${pair.ratio ?? 'none'}</td>
         <td class="figure">${pair.required}</td>
-        <td class="verdict">${escaped(verdictWords(pair))}</td>
+        <td class="verdict">${escapeMarkup(verdictWords(pair))}</td>
       </tr>`;
 
 const section = ({ name, passing, of, pairs }: ReportedTheme) => `
   <section>
-    <h2>${escaped(name)}</h2>
+    <h2>${escapeMarkup(name)}</h2>
     <table>
       <caption>${passing} of ${of} pairs pass</caption>
       <thead>
@@ -74,7 +72,7 @@ const declinedSection = (declined: ContrastReport['declined']) =>
       <tbody>${declined
         .map(
           ({ text, ground, reason }) => `
-      <tr><th scope="row">${escaped(text)} on ${escaped(ground)}</th><td>${escaped(reason)}</td></tr>`,
+      <tr><th scope="row">${escapeMarkup(text)} on ${escapeMarkup(ground)}</th><td>${escapeMarkup(reason)}</td></tr>`,
         )
         .join('')}
       </tbody>
@@ -91,12 +89,12 @@ export function writeReportHtml(report: ContrastReport): string {
 <head>
   <meta charset="utf-8">
   <meta name="viewport" content="width=device-width, initial-scale=1">
-  <title>${escaped(project)}: contrast report</title>
+  <title>${escapeMarkup(project)}: contrast report</title>
   <style>${STYLE}</style>
 </head>
 <body>
 <main>
-  <h1>${escaped(project)}: contrast report</h1>
+  <h1>${escapeMarkup(project)}: contrast report</h1>
   <p><b>${passing} of ${of}</b> measurements pass, by ${rules}${exempt ? `; ${exempt} ${exempt === 1 ? 'pair is' : 'pairs are'} exempt, with the reason` : ''}. Made on ${made}. Ratios are cut after two digits and never rounded up; translucent colours are measured as they are painted.</p>${themes.map(section).join('')}${declinedSection(declined)}
 </main>
 </body>

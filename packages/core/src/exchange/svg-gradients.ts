@@ -3,7 +3,13 @@ import { parseColor } from '../color/parse.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 import { fewerStops } from '../gradient/fewer-stops.ts';
 import { alongLine, gradientLine, type Point } from '../gradient/line.ts';
-import { type ColorStop, type CssGradient, colorAtPlace, type Place, placeStops } from '../gradient/model.ts';
+import {
+  type ColorStop,
+  type CssGradient,
+  colorAtPlace,
+  placeStops,
+  type StopPlace,
+} from '../gradient/model.ts';
 import { clamp01 } from '../numbers/clamp.ts';
 import type { SvgElement } from './svg-element.ts';
 import { svgStyles } from './svg-styles.ts';
@@ -194,7 +200,7 @@ function begunAt(
   ];
 }
 
-const percent = (value: number): Place => ({ value: Math.round(value * 1e4) / 1e4, unit: '%' });
+const percent = (value: number): StopPlace => ({ value: Math.round(value * 1e4) / 1e4, unit: '%' });
 const stopAt = (value: number, color: Rgba): ColorStop => ({ kind: 'stop', color, places: [percent(value)] });
 
 type Spread = 'pad' | 'repeat' | 'reflect';

@@ -10,7 +10,7 @@ import {
   Unreadable,
 } from './css-parts.ts';
 import type { MixingSpace } from './interpolate.ts';
-import type { CssGradient, Direction, Place, RadialSize } from './model.ts';
+import type { CssGradient, Direction, RadialSize, StopPlace } from './model.ts';
 
 /** A gradient function taken apart at its commas. */
 export interface Head {
@@ -57,7 +57,7 @@ export function readRadial({ repeating, parts }: Head): CssGradient {
   if (isHead) {
     const at = words.indexOf('at');
     if (at !== -1) center = readPosition(words.splice(at).slice(1));
-    const lengths: Place[] = [];
+    const lengths: StopPlace[] = [];
     for (const word of words) {
       if (word === 'circle' || word === 'ellipse') shape = word;
       else if (SIZES.test(word)) size = word as RadialSize;

@@ -2,7 +2,7 @@ import { splitOutside } from '../color/split.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 import { type Head, LEGACY_SPACE, readLinear, readRadial } from './css-forms.ts';
 import { readAngle, readColorText, readPosition, Unreadable } from './css-parts.ts';
-import type { ColorStop, CssGradient, Direction, Place } from './model.ts';
+import type { ColorStop, CssGradient, Direction, StopPlace } from './model.ts';
 
 /** The prefixed form that named the side where it starts, and turned angles the other way from the right. */
 export function readPrefixed(kind: string, head: Head): CssGradient {
@@ -75,7 +75,7 @@ export function readOldest(parts: readonly string[]): CssGradient {
   if (kind !== 'linear') throw new Unreadable('A gradient of this notation is linear or radial.');
   const stops = readOldestStops(parts.slice(3)).map(stopAt);
   const [a, b] = [point(start), point(rest[0] ?? '')];
-  const side = (from: Place, to: Place, low: string, high: string) =>
+  const side = (from: StopPlace, to: StopPlace, low: string, high: string) =>
     from.value === to.value ? null : to.value > from.value ? high : low;
   const x = side(a[0], b[0], 'left', 'right');
   const y = side(a[1], b[1], 'top', 'bottom');

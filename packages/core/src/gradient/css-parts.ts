@@ -7,7 +7,7 @@ import { splitOutside } from '../color/split.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 import { clamp01 } from '../numbers/clamp.ts';
 import { MIXING_SPACES, type MixingSpace } from './interpolate.ts';
-import type { ColorStop, CssGradient, Direction, Hint, Place } from './model.ts';
+import type { ColorStop, CssGradient, Direction, Hint, StopPlace } from './model.ts';
 
 /** Says what is wrong with a text; caught where a whole gradient is read. */
 export class Unreadable extends Error {
@@ -40,7 +40,7 @@ export function readAngle(text: string): number | null {
 }
 
 /** A place in % or px (absolute lengths become px; angles too become %, when conic); null for anything else. */
-export function readPlace(text: string, conic: boolean): Place | null {
+export function readPlace(text: string, conic: boolean): StopPlace | null {
   if (conic) {
     const angle = readAngle(text);
     if (angle !== null) return { value: (angle / 360) * 100, unit: '%' };
@@ -98,7 +98,7 @@ export function readStops(parts: readonly string[], conic: boolean): (ColorStop 
     const words = splitOutside(part, ' ');
     const hint = words.length === 1 ? readPlace(words[0]!, conic) : null;
     if (hint) return { kind: 'hint', place: hint };
-    const places: Place[] = [];
+    const places: StopPlace[] = [];
     const rest: string[] = [];
     for (const word of words) {
       const place = readPlace(word, conic);
@@ -109,7 +109,7 @@ export function readStops(parts: readonly string[], conic: boolean): (ColorStop 
     return {
       kind: 'stop',
       color: readColorText(rest.join(' ')),
-      places: places as [] | [Place] | [Place, Place],
+      places: places as [] | [StopPlace] | [StopPlace, StopPlace],
     };
   });
   stops.forEach((item, i) => {
@@ -136,17 +136,17 @@ export function takeSpace(words: string[]): { space: MixingSpace | null; hueWay:
   return { space: space as MixingSpace, hueWay: hasWay ? (way as HueWay) : 'shorter' };
 }
 
-export const CENTER: readonly [Place, Place] = [
+export const CENTER: readonly [StopPlace, StopPlace] = [
   { value: 50, unit: '%' },
   { value: 50, unit: '%' },
 ];
 const KEYWORD: Record<string, number> = { left: 0, top: 0, center: 50, right: 100, bottom: 100 };
 
 /** `left top`, `30% bottom`, `center`, `10px` … as two places. */
-export function readPosition(words: readonly string[]): readonly [Place, Place] {
+export function readPosition(words: readonly string[]): readonly [StopPlace, StopPlace] {
   if (!words.length) return CENTER;
   if (words.length > 2) throw new Unreadable(`"at ${words.join(' ')}" is not understood; use two values.`);
-  const place = (word: string): Place => {
+  const place = (word: string): StopPlace => {
     const known = KEYWORD[word];
     const read = known === undefined ? readPlace(word, false) : { value: known, unit: '%' as const };
     if (!read) throw new Unreadable(`"${word}" is no position.`);

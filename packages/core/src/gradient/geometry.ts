@@ -7,16 +7,17 @@ import {
   colorAtPlace,
   type Direction,
   type Hint,
-  type Place,
   type PlacedGradient,
   placeStops,
   type RadialGradient,
+  type StopPlace,
 } from './model.ts';
 
 /** The extent (px) of an ending shape that has none. */
 const NO_EXTENT = 1e-6;
 
-const pxOf = (place: Place, size: number) => (place.unit === 'px' ? place.value : (place.value / 100) * size);
+const pxOf = (place: StopPlace, size: number) =>
+  place.unit === 'px' ? place.value : (place.value / 100) * size;
 
 /** The angle in degrees of a direction across a box; corners as CSS Images 4 §3.1.1 has them. */
 export function angleOf(direction: Direction, { width, height }: Box): number {
@@ -31,7 +32,7 @@ export function angleOf(direction: Direction, { width, height }: Box): number {
 }
 
 /** Where the centre of a radial or conic gradient lies in a box, px. */
-export const centerIn = (center: readonly [Place, Place], { width, height }: Box): Point => ({
+export const centerIn = (center: readonly [StopPlace, StopPlace], { width, height }: Box): Point => ({
   x: pxOf(center[0], width),
   y: pxOf(center[1], height),
 });
@@ -119,8 +120,8 @@ function layout(gradient: CssGradient, box: Box): { placeAt: (point: Point) => n
 }
 
 /** In the digits that CSS is written with. */
-const percent = (value: number): Place => ({ value: Math.round(value * 1e6) / 1e6, unit: '%' });
-const turned = (place: Place): Place => percent(100 - place.value);
+const percent = (value: number): StopPlace => ({ value: Math.round(value * 1e6) / 1e6, unit: '%' });
+const turned = (place: StopPlace): StopPlace => percent(100 - place.value);
 
 function reversedItem<S extends ColorStop<unknown>>(item: S | Hint): S | Hint {
   if (item.kind === 'hint') return { kind: 'hint', place: turned(item.place) };

@@ -3,7 +3,7 @@ import type { Rgba } from '../contrast/ratio.ts';
 import { type MixingSpace, mixer } from './interpolate.ts';
 
 /** A place along a gradient: percent, or a length in CSS px. Angles of conic gradients are percent of a turn. */
-export interface Place {
+export interface StopPlace {
   readonly value: number;
   readonly unit: '%' | 'px';
 }
@@ -13,13 +13,13 @@ export interface ColorStop<C = Rgba> {
   readonly kind: 'stop';
   readonly color: C;
   /** Left out, the place follows from the neighbours. Two places make a flat stretch. */
-  readonly places: readonly [] | readonly [Place] | readonly [Place, Place];
+  readonly places: readonly [] | readonly [StopPlace] | readonly [StopPlace, StopPlace];
 }
 
 /** Where the middle of the change between two stops lies. */
 export interface Hint {
   readonly kind: 'hint';
-  readonly place: Place;
+  readonly place: StopPlace;
 }
 
 export type Direction =
@@ -31,8 +31,8 @@ export type RadialSize =
   | 'farthest-side'
   | 'closest-corner'
   | 'farthest-corner'
-  | readonly [Place]
-  | readonly [Place, Place];
+  | readonly [StopPlace]
+  | readonly [StopPlace, StopPlace];
 
 interface Common<S> {
   readonly repeating: boolean;
@@ -50,13 +50,13 @@ export interface RadialGradient<S = ColorStop> extends Common<S> {
   readonly kind: 'radial';
   readonly shape: 'circle' | 'ellipse';
   readonly size: RadialSize;
-  readonly center: readonly [Place, Place];
+  readonly center: readonly [StopPlace, StopPlace];
 }
 export interface ConicGradient<S = ColorStop> extends Common<S> {
   readonly kind: 'conic';
   /** Degrees at which the first stop lies, 0 up. */
   readonly from: number;
-  readonly center: readonly [Place, Place];
+  readonly center: readonly [StopPlace, StopPlace];
 }
 
 /** A CSS gradient of any kind (CSS Images 4 §3), with stops of painted colours or of a kind of one's own. */
@@ -85,7 +85,7 @@ export interface PlacedGradient {
 }
 
 /** A place in percent of a gradient line of a length in px; of a line without length every px is at 0. */
-export const percentOf = (place: Place, length: number): number =>
+export const percentOf = (place: StopPlace, length: number): number =>
   place.unit === '%' ? place.value : length > 0 ? (place.value / length) * 100 : 0;
 
 /**

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { CssGradient, Hint, Place } from './model.ts';
+import type { CssGradient, Hint, StopPlace } from './model.ts';
 
 /** Random gradients of every kind, for tests. Angles, places and colours are such that CSS holds them exactly. */
 const channel = fc.integer({ min: 0, max: 255 });
@@ -12,7 +12,7 @@ const color = fc.oneof(
   { weight: 7, arbitrary: fc.record({ r: channel, g: channel, b: channel, alpha }) },
   { weight: 1, arbitrary: fc.tuple(grey, alpha).map(([v, a]) => ({ r: v, g: v, b: v, alpha: a })) },
 );
-const percent = fc.integer({ min: 0, max: 200 }).map((v): Place => ({ value: v / 2, unit: '%' }));
+const percent = fc.integer({ min: 0, max: 200 }).map((v): StopPlace => ({ value: v / 2, unit: '%' }));
 const places = fc.oneof(
   { weight: 3, arbitrary: fc.constant([] as const) },
   { weight: 2, arbitrary: fc.tuple(percent) },

@@ -1,10 +1,10 @@
 import { SPACES } from '../color/spaces.ts';
 import { hexOfRgb8 } from '../color/write.ts';
 import type { Rgba } from '../contrast/ratio.ts';
-import type { ColorStop, CssGradient, Hint, Place } from './model.ts';
+import type { ColorStop, CssGradient, Hint, StopPlace } from './model.ts';
 
 const number = (n: number) => String(Math.round(n * 1e6) / 1e6);
-const placeText = ({ value, unit }: Place) => `${number(value)}${unit}`;
+const placeText = ({ value, unit }: StopPlace) => `${number(value)}${unit}`;
 
 function paintedText({ r, g, b, alpha }: Rgba): string {
   const whole = [r, g, b].every((v) => Math.abs(v - Math.round(v)) < 1e-9);
@@ -17,7 +17,7 @@ function itemText<C>(item: ColorStop<C> | Hint, colorText: (color: C) => string)
   return [colorText(item.color), ...item.places.map(placeText)].join(' ');
 }
 
-const isCenter = (center: readonly [Place, Place]) =>
+const isCenter = (center: readonly [StopPlace, StopPlace]) =>
   center.every((place) => place.value === 50 && place.unit === '%');
 
 function headOf(gradient: CssGradient<unknown>): string[] {

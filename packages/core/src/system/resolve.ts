@@ -11,16 +11,16 @@ import { type ResolvedRole, recoloredRoles, resolveRoles } from './roles/resolve
 export class ResolvedTheme {
   readonly theme: Theme;
   readonly roles: ById<ResolvedRole>;
-  readonly fades: ThemeGradients;
+  readonly lazyGradients: ThemeGradients;
 
-  constructor(theme: Theme, roles: ById<ResolvedRole>, fades: ThemeGradients) {
+  constructor(theme: Theme, roles: ById<ResolvedRole>, lazyGradients: ThemeGradients) {
     this.theme = theme;
     this.roles = roles;
-    this.fades = fades;
+    this.lazyGradients = lazyGradients;
   }
 
   get gradients(): ById<ResolvedGradient> {
-    return this.fades.all;
+    return this.lazyGradients.all;
   }
 }
 
@@ -104,11 +104,11 @@ function themeAfter(before: ResolvedTheme, change: Change, theme: Theme): Resolv
         });
   if (roles === before.roles && theme === before.theme && sameGradients && !changed.size) return before;
   const recolored = { families: changed, roles: recoloredRoles(before.roles, roles) };
-  const fades =
+  const lazyGradients =
     sameGradients && !changed.size && !recolored.roles.length
-      ? before.fades
-      : before.fades.after(document.gradients, recolored, families, roles);
-  return new ResolvedTheme(theme, roles, fades);
+      ? before.lazyGradients
+      : before.lazyGradients.after(document.gradients, recolored, families, roles);
+  return new ResolvedTheme(theme, roles, lazyGradients);
 }
 
 /** Ids of the families that are not what they were, those that came or went among them. */

@@ -17,7 +17,7 @@ export interface CheckpointList {
 }
 
 export interface LoadedCheckpoint extends Checkpoint {
-  /** The project as it was then, in today's form. */
+  /** The project as it was then, in today's schema. */
   readonly document: ProjectDocument;
 }
 

@@ -22,7 +22,7 @@ export const ERROR_CODES = {
   REVISION_AHEAD: 409,
   /** A name that something else of the kind has. */
   NAME_TAKEN: 409,
-  /** The project was changed by a newer version, whose form is not known here. */
+  /** The project was changed by a newer version, whose schema is not known here. */
   FORM_AHEAD: 409,
   // Told as being away, since a page of any age keeps its edits and tries again then.
   PAGE_OUTDATED: 503,

@@ -16,7 +16,7 @@ export interface ListedProject {
 export interface LoadedProject {
   readonly id: string;
   readonly revision: number;
-  /** In today's form; of a later one when the project was last changed by a newer server. */
+  /** In today's schema; of a later one when the project was last changed by a newer server. */
   readonly document: ProjectDocument;
 }
 

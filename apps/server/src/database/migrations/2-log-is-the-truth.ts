@@ -3,7 +3,7 @@ import type { MigrationInterface, QueryRunner } from 'typeorm';
 /**
  * The log becomes the truth: documents move out of the project's row into snapshots, which stand at some
  * revisions of the log; the row keeps what the list of projects shows. Every entry says in which version of the
- * form it is written, and how long the log is up to it.
+ * schema version it is written, and how long the log is up to it.
  */
 export class LogIsTheTruth1790000000002 implements MigrationInterface {
   name = 'LogIsTheTruth1790000000002';

@@ -12,10 +12,10 @@ interface DeriveInput {
 }
 
 /** A theme derived from another, before it is taken. */
-const work: Job<DeriveInput, DerivedTheme> = async ({ document, from, way }, { progress, breathe }) => {
+const work: Job<DeriveInput, DerivedTheme> = async ({ document, from, way }, { progress, yieldTurn }) => {
   return drainInTurns(deriveTheme(resolveSystem(document), from, way), (share) => {
     progress(share);
-    return breathe();
+    return yieldTurn();
   });
 };
 export default work;

@@ -17,7 +17,7 @@ interface PaintingInput {
  */
 const work: Job<PaintingInput, Blob> = async (
   { gradient, width, height, dithered },
-  { progress, breathe },
+  { progress, yieldTurn },
 ) => {
   const deflate = new CompressionStream('deflate');
   const writer = deflate.writable.getWriter();
@@ -36,7 +36,7 @@ const work: Job<PaintingInput, Blob> = async (
     above = last;
     await writer.write(bytes);
     progress((y + rows) / height);
-    await breathe();
+    await yieldTurn();
   }
   await writer.close();
   await reading;

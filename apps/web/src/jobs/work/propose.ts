@@ -10,11 +10,11 @@ const WANTED = 9;
 /** The proposals of a round, each with what the readout would count. */
 const work: Job<{ document: ProjectDocument; round: Round }, ProposedSystem[]> = async (
   { document, round },
-  { progress, breathe },
+  { progress, yieldTurn },
 ) => {
   return drainInTurns(proposeSystems(document, round, WANTED), (share) => {
     progress(share);
-    return breathe();
+    return yieldTurn();
   });
 };
 export default work;

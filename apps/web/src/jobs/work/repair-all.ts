@@ -8,11 +8,11 @@ import type { Job } from '../job.ts';
 /** Links that make as many failing pairs pass as can without breaking another, in every theme. */
 const work: Job<{ readonly document: ProjectDocument; readonly regions: Regions }, RepairOfAll> = async (
   { document, regions },
-  { progress, breathe },
+  { progress, yieldTurn },
 ) => {
   return drainInTurns(repairAll(resolveSystem(document, undefined, regions)), (share) => {
     progress(share);
-    return breathe();
+    return yieldTurn();
   });
 };
 export default work;

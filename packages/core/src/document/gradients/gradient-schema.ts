@@ -1,6 +1,6 @@
 import type { HueWay } from '../../color/mix.ts';
 import { MIXING_SPACES } from '../../gradient/interpolate.ts';
-import type { Direction, Hint, Place } from '../../gradient/model.ts';
+import type { Direction, Hint, StopPlace } from '../../gradient/model.ts';
 import type { KindSchemas } from '../kind.ts';
 import type { CommandSchemas } from '../schema/keys.ts';
 import type { SchemaParts } from '../schema/toolbox.ts';
@@ -23,12 +23,12 @@ export function gradientSchemas(
   const px = Joi.number().min(-FARTHEST_PX).max(FARTHEST_PX);
   const unit = Joi.valid('%', 'px');
   /** A place on the gradient line, within it where it is in percent. */
-  const place = objectOf<Place>({
+  const place = objectOf<StopPlace>({
     value: Joi.number().when('unit', { is: '%', then: Joi.number().min(0).max(100), otherwise: px }),
     unit,
   });
   /** A place in a box, which may lie beyond it. */
-  const point = objectOf<Place>({ value: px, unit });
+  const point = objectOf<StopPlace>({ value: px, unit });
   const places = Joi.array().items(place).min(1).max(2);
 
   const stopSchema = objectOf<Stop>({ id, kind: Joi.valid('stop'), color: link, places });

@@ -4,15 +4,15 @@ import type {
   CssGradient,
   Hint,
   LinearGradient,
-  Place,
   RadialGradient,
+  StopPlace,
 } from '../../gradient/model.ts';
 import type { Link } from '../links/link.ts';
 
 /** A stop of a gradient: as in CSS, its colour a link, and always placed. */
 export interface Stop extends ColorStop<Link> {
   readonly id: string;
-  readonly places: readonly [Place] | readonly [Place, Place];
+  readonly places: readonly [StopPlace] | readonly [StopPlace, StopPlace];
 }
 
 /** A gradient of the system: as CSS has it, of any kind, named, and with stops that are linked. */
@@ -62,7 +62,7 @@ export const angleOf = (gradient: Gradient): number | null =>
 /** The places of a stop when its first one is moved: a flat stretch keeps its width, within 0–100 % where that is its unit. */
 export function movedTo({ places }: Stop, value: number): Stop['places'] {
   const [first, second] = places;
-  const moved: Place = { value, unit: first.unit };
+  const moved: StopPlace = { value, unit: first.unit };
   if (!second) return [moved];
   if (second.unit !== first.unit) return [moved, second];
   const end = value + second.value - first.value;

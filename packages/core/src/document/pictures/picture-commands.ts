@@ -10,7 +10,7 @@ import {
   MOST_MOVED,
   MOST_PICTURES,
   type Picture,
-  type Place,
+  type PixelPlace,
   type TextOver,
 } from './picture.ts';
 
@@ -30,7 +30,7 @@ export type PictureCommand =
       readonly type: 'setMarker';
       readonly picture: string;
       readonly marker: string;
-      readonly change: Partial<Place>;
+      readonly change: Partial<PixelPlace>;
     }
   /** Takes a colour of a palette from another place, or, with null, from where it was found. */
   | {
@@ -39,14 +39,14 @@ export type PictureCommand =
       readonly leaning: Leaning;
       readonly size: number;
       readonly index: number;
-      readonly to: Place | null;
+      readonly to: PixelPlace | null;
     }
   | { readonly type: 'setTextOver'; readonly picture: string; readonly text: TextOver | null };
 
 type Sized = Pick<Picture, 'width' | 'height'>;
 
 /** Refuses a place beside a picture. */
-function checkPlace({ width, height }: Sized, { x, y }: Pick<Place, 'x' | 'y'>): void {
+function checkPlace({ width, height }: Sized, { x, y }: Pick<PixelPlace, 'x' | 'y'>): void {
   if (x >= width || y >= height)
     throw new Refusal(
       `The place ${x}, ${y} lies outside the picture, which is ${width} × ${height} px; its last is ${width - 1}, ${height - 1}.`,
@@ -127,7 +127,7 @@ export const pictureSteps: StepsOf<PictureCommand, PictureList> = {
     const before = old.markers[index]!;
     const after = { ...before, ...part };
     checkPlace(old, after);
-    const back = Object.fromEntries(Object.keys(part).map((key) => [key, before[key as keyof Place]]));
+    const back = Object.fromEntries(Object.keys(part).map((key) => [key, before[key as keyof PixelPlace]]));
     return [
       change(doc, at, { markers: replaced(old.markers, index, after) }),
       { type: 'setMarker', picture, marker, change: back },

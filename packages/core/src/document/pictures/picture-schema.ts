@@ -11,7 +11,7 @@ import {
   MOST_PICTURES,
   type MovedColor,
   type Picture,
-  type Place,
+  type PixelPlace,
   SIDES,
   type TextOver,
 } from './picture.ts';
@@ -71,16 +71,18 @@ export function pictureSchemas(
     setMarker: {
       picture,
       marker: id,
-      change: objectOf<Partial<Place>>({ x: optional(place), y: optional(place), side: optional(side) }).min(
-        1,
-      ),
+      change: objectOf<Partial<PixelPlace>>({
+        x: optional(place),
+        y: optional(place),
+        side: optional(side),
+      }).min(1),
     },
     moveColor: {
       picture,
       leaning,
       size: paletteSize,
       index: paletteIndex,
-      to: objectOf<Place>(placeKeys).allow(null),
+      to: objectOf<PixelPlace>(placeKeys).allow(null),
     },
     setTextOver: { picture, text: textOverSchema.allow(null) },
   };

@@ -18,22 +18,22 @@ export interface Picture {
 
 /** Sides in px that a sampled square can have. */
 export const SIDES = [1, 3, 5, 11, 31, 51, 101] as const;
-export type Side = (typeof SIDES)[number];
+export type AreaSide = (typeof SIDES)[number];
 
 /** A place in a picture, in whole px from its top left corner, and the square around it that is averaged. */
-export interface Place {
+export interface PixelPlace {
   readonly x: number;
   readonly y: number;
-  readonly side: Side;
+  readonly side: AreaSide;
 }
 
 /** A place that is being sampled. Its number is its place in the list of markers. */
-export interface Marker extends Place {
+export interface Marker extends PixelPlace {
   readonly id: string;
 }
 
 /** A colour of a palette, by its place in the row: it is taken from a place of the designer's own. */
-export interface MovedColor extends Place {
+export interface MovedColor extends PixelPlace {
   readonly leaning: Leaning;
   /** Colours of the palette, 2–16. */
   readonly size: number;
@@ -57,5 +57,7 @@ export const MOST_MOVED = 200;
 /** px of the longer side of a picture, at most: what JPEG can hold. */
 export const LONGEST_SIDE = 65_535;
 
-export const isSameColor = (a: Omit<MovedColor, keyof Place>, b: Omit<MovedColor, keyof Place>): boolean =>
-  a.leaning === b.leaning && a.size === b.size && a.index === b.index;
+export const isSameColor = (
+  a: Omit<MovedColor, keyof PixelPlace>,
+  b: Omit<MovedColor, keyof PixelPlace>,
+): boolean => a.leaning === b.leaning && a.size === b.size && a.index === b.index;

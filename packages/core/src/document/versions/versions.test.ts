@@ -17,7 +17,7 @@ import { roleNameIn } from '../naming/role-name.ts';
 import { NO_WORDS } from '../project/sample-words.ts';
 import { DOCUMENT_VERSION } from '../version.ts';
 import { readLater } from './later.ts';
-import { bringCommand, bringDocument } from './versions.ts';
+import { migrateCommand, migrateDocument } from './versions.ts';
 
 const fixture = (name: string) => readFileSync(new URL(`fixtures/${name}`, import.meta.url), 'utf8');
 const stored = (name: string) => JSON.parse(fixture(name));
@@ -29,9 +29,9 @@ const wordless = (document: ProjectDocument): ProjectDocument => ({
   declined: [],
 });
 
-/** A stored document in today's form, as the schema has it. */
-function brought(name: string): ProjectDocument {
-  const result = bringDocument(stored(name));
+/** A stored document in today's schema, as the schema has it. */
+function migrated(name: string): ProjectDocument {
+  const result = migrateDocument(stored(name));
   if (!result.ok) throw new Error(result.why);
   const { error } = documentSchema.validate(result.value);
   if (error) throw error;
@@ -43,24 +43,24 @@ describe('documents of version 1', () => {
     ['skerry-line-1.json', SKERRY_LINE],
     ['interface-1.json', MINT_LAMP_INTERFACE],
   ])('%s is what that demo is today', (name, today) => {
-    expect(brought(name)).toEqual(wordless(today));
+    expect(migrated(name)).toEqual(wordless(today));
   });
 
   it('export what they exported then', () => {
-    const css = writeCss(resolveSystem(brought('skerry-line-1.json')));
+    const css = writeCss(resolveSystem(migrated('skerry-line-1.json')));
     expect(declarationsOf(css)).toEqual(declarationsOf(fixture('skerry-line-1.css')));
   });
 
   it('take the commands of that version, and export then too what they exported', () => {
     const unsent = Object.values(stored('unsent-1.json')).map((old) => {
-      const result = bringCommand(old, 1);
+      const result = migrateCommand(old, 1);
       if (!result.ok) throw new Error(result.why);
       const { error } = commandSchema.validate(result.value);
       if (error) throw error;
       return result.value as Command;
     });
     expect(unsent).toHaveLength(10);
-    const doc = after(brought('edited-1.json'), ...unsent);
+    const doc = after(migrated('edited-1.json'), ...unsent);
     expect(roleNameIn(doc.roles, 'ticket-stub')).toBe('ticket.stub-no-1.quiet-text');
     expect(declarationsOf(writeCss(resolveSystem(doc)))).toEqual(
       declarationsOf(fixture('edited-and-sent-1.css')),
@@ -70,19 +70,19 @@ describe('documents of version 1', () => {
 
 describe('documents of version 2', () => {
   it('have trays without groups', () => {
-    expect(brought('skerry-line-2.json')).toEqual(wordless(SKERRY_LINE));
+    expect(migrated('skerry-line-2.json')).toEqual(wordless(SKERRY_LINE));
   });
 
   it('take the commands of that version', () => {
     const unsent = Object.values(stored('unsent-2.json')).map((kept) => {
       const { form, command } = kept as { form: number; command: unknown };
-      const result = bringCommand(command, form);
+      const result = migrateCommand(command, form);
       if (!result.ok) throw new Error(result.why);
       const { error } = commandSchema.validate(result.value);
       if (error) throw error;
       return result.value as Command;
     });
-    const { tray } = after(brought('skerry-line-2.json'), ...unsent);
+    const { tray } = after(migrated('skerry-line-2.json'), ...unsent);
     expect(tray.map(({ id, group, added }) => [id, group, added]).slice(2, 3)).toEqual([['rope', '', 0]]);
     expect(tray.at(-1)).toEqual({ id: 'tar', name: 'Tar', color: '#202020', group: '', added: 0 });
   });
@@ -90,12 +90,12 @@ describe('documents of version 2', () => {
 
 describe('documents of version 3', () => {
   it('have no pictures, relatives, rounds of proposals, recipes or notes', () => {
-    expect(brought('skerry-line-3.json')).toEqual(wordless(SKERRY_LINE));
+    expect(migrated('skerry-line-3.json')).toEqual(wordless(SKERRY_LINE));
   });
 
   it('have families that follow nobody, and grow on plain colours what they grew then', () => {
     const old = stored('grown-3.json').families as { base: string; growth: Growth }[];
-    const now = brought('grown-3.json');
+    const now = migrated('grown-3.json');
     const { families } = resolveSystem(now);
     now.families.forEach(({ id, follows }, i) => {
       expect(follows).toBeNull();
@@ -107,15 +107,15 @@ describe('documents of version 3', () => {
     expect(now.families[3]!.growth).toMatchObject({ ground: { to: 'color', color: '#07191e' } });
   });
 
-  it('take commands that bring growths along, in a batch too', () => {
+  it('migrate commands with growths, in a batch too', () => {
     const commands = (stored('unsent-3.json') as unknown[]).map((old) => {
-      const result = bringCommand(old, 3);
+      const result = migrateCommand(old, 3);
       if (!result.ok) throw new Error(result.why);
       const { error } = commandSchema.validate(result.value);
       if (error) throw error;
       return result.value as Command;
     });
-    const { families } = after(brought('grown-3.json'), ...commands);
+    const { families } = after(migrated('grown-3.json'), ...commands);
     expect(families.at(-1)).toMatchObject({
       id: 'mist',
       follows: null,
@@ -127,28 +127,28 @@ describe('documents of version 3', () => {
 
   it('take other commands of that version as they are', () => {
     const { swatch, ...rest } = stored('add-swatch-3.json');
-    const result = bringCommand({ ...rest, swatch }, 3);
+    const result = migrateCommand({ ...rest, swatch }, 3);
     expect(result.ok && commandSchema.validate(result.value).error).toBeUndefined();
-    const { tray, pictures } = after(brought('skerry-line-3.json'), { ...rest, swatch } as Command);
+    const { tray, pictures } = after(migrated('skerry-line-3.json'), { ...rest, swatch } as Command);
     expect([tray.at(-1), pictures]).toEqual([swatch, []]);
   });
 });
 
 describe('documents of version 4', () => {
   it('have no words of their own for samples, and no pair was declined', () => {
-    expect(brought('skerry-line-4.json')).toEqual(wordless(SKERRY_LINE));
-    expect(brought('entwined-4.json')).toEqual(wordless(ENTWINED));
+    expect(migrated('skerry-line-4.json')).toEqual(wordless(SKERRY_LINE));
+    expect(migrated('entwined-4.json')).toEqual(wordless(ENTWINED));
   });
 
   it('take the commands of that version, with pairs that have nothing that may be left out', () => {
     const commands = (stored('unsent-4.json') as unknown[]).map((old) => {
-      const result = bringCommand(old, 4);
+      const result = migrateCommand(old, 4);
       if (!result.ok) throw new Error(result.why);
       const { error } = commandSchema.validate(result.value);
       if (error) throw error;
       return result.value as Command;
     });
-    const { pairs } = after(brought('skerry-line-4.json'), ...commands);
+    const { pairs } = after(migrated('skerry-line-4.json'), ...commands);
     expect([pairs[0]!.id, pairs.at(-1)]).toEqual([
       'p10',
       {
@@ -166,19 +166,19 @@ describe('documents of version 4', () => {
 
 describe('documents of version 5', () => {
   it('have gradients in no group, none a favourite, and none paints a role', () => {
-    expect(brought('skerry-line-5.json')).toEqual(SKERRY_LINE);
-    expect(brought('entwined-5.json')).toEqual(ENTWINED);
+    expect(migrated('skerry-line-5.json')).toEqual(SKERRY_LINE);
+    expect(migrated('entwined-5.json')).toEqual(ENTWINED);
   });
 
   it('take the commands of that version', () => {
     const commands = (stored('unsent-5.json') as unknown[]).map((old) => {
-      const result = bringCommand(old, 5);
+      const result = migrateCommand(old, 5);
       if (!result.ok) throw new Error(result.why);
       const { error } = commandSchema.validate(result.value);
       if (error) throw error;
       return result.value as Command;
     });
-    const { gradients, roles } = after(brought('skerry-line-5.json'), ...commands);
+    const { gradients, roles } = after(migrated('skerry-line-5.json'), ...commands);
     expect(gradients[0]).toMatchObject({ id: 'first-light', kind: 'conic', from: 30, space: 'srgb' });
     expect(Object.keys(gradients[0]!)).not.toContain('group');
     expect(roles.find(({ id }) => id === 'action-fill')!.links).toMatchObject({
@@ -188,11 +188,11 @@ describe('documents of version 5', () => {
   });
 });
 
-describe('bringing along', () => {
+describe('migrating', () => {
   it('leaves today’s documents and commands as they are', () => {
-    expect(bringDocument(SKERRY_LINE)).toEqual({ ok: true, value: SKERRY_LINE });
+    expect(migrateDocument(SKERRY_LINE)).toEqual({ ok: true, value: SKERRY_LINE });
     const command: Command = { type: 'removeTheme', theme: 'night' };
-    expect(bringCommand(command, DOCUMENT_VERSION)).toEqual({ ok: true, value: command });
+    expect(migrateCommand(command, DOCUMENT_VERSION)).toEqual({ ok: true, value: command });
   });
 
   test.each([
@@ -203,18 +203,18 @@ describe('bringing along', () => {
     [null, 'unreadable'],
     ['text', 'unreadable'],
   ])('says why not, %#', (document, why) => {
-    expect(bringDocument(document)).toEqual({ ok: false, why });
+    expect(migrateDocument(document)).toEqual({ ok: false, why });
   });
 
   it('says why not of commands, and never throws', () => {
-    expect(bringCommand({ type: 'addRole' }, 1)).toEqual({ ok: false, why: 'unreadable' });
-    expect(bringCommand({ type: 'removeTheme', theme: 'x' }, 9)).toEqual({ ok: false, why: 'later' });
-    expect(bringCommand({ type: 'constructor' }, 1)).toMatchObject({ ok: true });
+    expect(migrateCommand({ type: 'addRole' }, 1)).toEqual({ ok: false, why: 'unreadable' });
+    expect(migrateCommand({ type: 'removeTheme', theme: 'x' }, 9)).toEqual({ ok: false, why: 'later' });
+    expect(migrateCommand({ type: 'constructor' }, 1)).toMatchObject({ ok: true });
   });
 });
 
 describe('a document of a later version', () => {
-  it('is read as far as its things are of today’s form', () => {
+  it('is read as far as its things are of today’s schema', () => {
     const later = {
       ...SKERRY_LINE,
       version: DOCUMENT_VERSION + 1,

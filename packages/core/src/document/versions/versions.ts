@@ -9,12 +9,12 @@ import { command as commandTo5 } from './5/command.ts';
 import { document as documentTo5 } from './5/document.ts';
 import { command as commandTo6 } from './6/command.ts';
 import { document as documentTo6 } from './6/document.ts';
-import type { Form } from './form.ts';
+import type { Stored } from './stored.ts';
 
-/** From one version to the next: documents and commands of the one in the form of the other. */
+/** From one version to the next: documents and commands of the one in the schema of the other. */
 interface VersionStep {
-  readonly document: (old: Form) => Form;
-  readonly command: (old: Form) => Form;
+  readonly document: (old: Stored) => Stored;
+  readonly command: (old: Stored) => Stored;
 }
 
 /** The steps by the version that they lead to. */
@@ -26,29 +26,30 @@ const STEPS: Readonly<Record<number, VersionStep>> = {
   6: { document: documentTo6, command: commandTo6 },
 };
 
-/** The result of bringing something along: in today's form, though not checked yet; or why that cannot be. */
-export type Brought =
+/** The result of migrating something: in today's schema, though not checked yet; or why that cannot be. */
+export type Migrated =
   | { readonly ok: true; readonly value: unknown }
   | { readonly ok: false; readonly why: 'later' | 'unreadable' };
 
-function bring(value: unknown, version: unknown, kind: keyof VersionStep): Brought {
+function migrate(value: unknown, version: unknown, kind: keyof VersionStep): Migrated {
   if (typeof value !== 'object' || value === null) return { ok: false, why: 'unreadable' };
   if (!Number.isInteger(version) || (version as number) < 1) return { ok: false, why: 'unreadable' };
   if ((version as number) > DOCUMENT_VERSION) return { ok: false, why: 'later' };
-  let form = value as Form;
+  let migrated = value as Stored;
   try {
     for (let next = (version as number) + 1; next <= DOCUMENT_VERSION; next++)
-      form = STEPS[next]![kind](form);
+      migrated = STEPS[next]![kind](migrated);
   } catch {
-    // A step knows the forms of its version; what is of another is none of them.
+    // A step knows the shapes of its version; anything else is none of them.
     return { ok: false, why: 'unreadable' };
   }
-  return { ok: true, value: form };
+  return { ok: true, value: migrated };
 }
 
-/** Brings a stored document of any version up to today's form; what comes out is still to be checked by its schema. */
-export const bringDocument = (stored: unknown): Brought =>
-  bring(stored, (stored as Form | null)?.version, 'document');
+/** Migrates a stored document of any version to today's schema; what comes out is still to be checked by its schema. */
+export const migrateDocument = (stored: unknown): Migrated =>
+  migrate(stored, (stored as Stored | null)?.version, 'document');
 
-/** Brings a command that was made under a version up to today's form; see {@link bringDocument}. */
-export const bringCommand = (stored: unknown, version: number): Brought => bring(stored, version, 'command');
+/** Migrates a command that was made under a version to today's schema; see {@link migrateDocument}. */
+export const migrateCommand = (stored: unknown, version: number): Migrated =>
+  migrate(stored, version, 'command');

@@ -156,7 +156,7 @@ function relink(
 
 /**
  * Small commands that make one document another, exactly: for going back to an earlier one, whole or in part, as an
- * edit like any other. What is the same in both is not touched. Both have to be sound, and of one form.
+ * edit like any other. What is the same in both is not touched. Both have to be sound, and of one schema version.
  */
 export function commandsBetween(from: ProjectDocument, to: ProjectDocument): SimpleCommand[] {
   const toThemes = new Set(to.themes.map(({ id }) => id));

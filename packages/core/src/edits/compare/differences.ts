@@ -24,7 +24,7 @@ import { ORDERED_LISTS, type OrderedList, WHOLE_LISTS, type WholeList } from './
 export type Change = 'added' | 'removed' | 'changed';
 
 /** A colour on one side of a comparison. */
-export interface Side {
+export interface RoleState {
   /** CSS; null where there is none. */
   readonly css: string | null;
   /** What it is linked to, or what the base is, in words. */
@@ -37,8 +37,8 @@ export interface Side {
 /** A role in a theme whose colour or link differs; null on the side where the role or the theme is not there. */
 export interface CellDifference {
   readonly theme: string;
-  readonly before: Side | null;
-  readonly after: Side | null;
+  readonly before: RoleState | null;
+  readonly after: RoleState | null;
   /** Whether the link itself differs; else only what it leads to does. */
   readonly linked: boolean;
 }
@@ -140,7 +140,7 @@ function gradientIn({ doc, system }: State, id: string): string | null {
 }
 
 /** A role in a theme on one side; null where either is not there. */
-function sideOf(state: State, role: Role | undefined, theme: string): Side | null {
+function sideOf(state: State, role: Role | undefined, theme: string): RoleState | null {
   const resolved = role && state.system.themes.get(theme)?.roles.get(role.id);
   if (!resolved) return null;
   const worst = worstOfRole(state.readout, theme, meetingOf(state.doc.pairs, role.id));
@@ -203,7 +203,7 @@ function isReordered(before: readonly Identified[], after: readonly Identified[]
 
 /**
  * What differs between two states of a project, role by role and theme by theme, with colours, links and ratios. Both
- * documents have to be of today's form. `regions` are the colours of pictures under texts, as far as they are known.
+ * documents have to be of today's schema. `regions` are the colours of pictures under texts, as far as they are known.
  */
 export function differencesBetween(
   earlier: ProjectDocument,

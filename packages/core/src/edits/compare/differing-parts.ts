@@ -1,8 +1,8 @@
 import type { Differences } from './differences.ts';
-import type { Part } from './parts.ts';
+import type { Portion } from './parts.ts';
 
 /** Everything that differs between two states, as parts that can be restored by themselves. */
-export function differingParts(differences: Differences): Part[] {
+export function differingParts(differences: Differences): Portion[] {
   const { name, ground, words, relatives, lists, orders, themes, families, roles, pairs, gradients } =
     differences;
   return [
@@ -16,7 +16,7 @@ export function differingParts(differences: Differences): Part[] {
     ...families.map(({ id }) => ({ part: 'family', id }) as const),
     ...pairs.map(({ id }) => ({ part: 'pair', id }) as const),
     ...gradients.map(({ id }) => ({ part: 'gradient', id }) as const),
-    ...roles.flatMap(({ id, itself, cells }): Part[] => [
+    ...roles.flatMap(({ id, itself, cells }): Portion[] => [
       ...(itself ? [{ part: 'role', id } as const] : []),
       ...cells.flatMap(({ theme, linked }) => (linked ? [{ part: 'cell', id, theme } as const] : [])),
     ]),

@@ -29,7 +29,7 @@ export const LIST_OF = Object.fromEntries(
 ) as Readonly<Record<ThingKind, OrderedList>>;
 
 /** A part of a project that can be restored by itself. */
-export type Part =
+export type Portion =
   | { readonly part: ValuePart }
   | { readonly part: 'list'; readonly list: WholeList }
   | { readonly part: 'order'; readonly list: OrderedList }
@@ -39,7 +39,7 @@ export type Part =
   | { readonly part: 'cell'; readonly id: string; readonly theme: string };
 
 /** One text for each part. Ids have no spaces. */
-export function partKey(part: Part): string {
+export function portionKey(part: Portion): string {
   switch (part.part) {
     case 'name':
     case 'ground':

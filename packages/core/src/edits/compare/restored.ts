@@ -4,7 +4,7 @@ import { followedBy } from '../../document/links/following.ts';
 import { groundOfGrowth } from '../../document/links/growth-ground.ts';
 import type { RoleLink } from '../../document/links/link.ts';
 import type { Role } from '../../document/roles/role.ts';
-import { LIST_OF, type Part, partKey, type ThingKind } from './parts.ts';
+import { LIST_OF, type Portion, portionKey, type ThingKind } from './parts.ts';
 
 interface Identified {
   readonly id: string;
@@ -103,7 +103,7 @@ function withCell(now: ProjectDocument, then: ProjectDocument, id: string, theme
   };
 }
 
-function withPart(now: ProjectDocument, then: ProjectDocument, part: Part): ProjectDocument {
+function withPart(now: ProjectDocument, then: ProjectDocument, part: Portion): ProjectDocument {
   switch (part.part) {
     case 'name':
     case 'ground':
@@ -122,7 +122,7 @@ function withPart(now: ProjectDocument, then: ProjectDocument, part: Part): Proj
 }
 
 // Themes and roles are there before their cells, and orders come last.
-const RANK: Readonly<Record<Part['part'], number>> = {
+const RANK: Readonly<Record<Portion['part'], number>> = {
   name: 0,
   ground: 5,
   words: 0,
@@ -141,14 +141,14 @@ const RANK: Readonly<Record<Part['part'], number>> = {
 export function restoredIn(
   now: ProjectDocument,
   then: ProjectDocument,
-  parts: readonly Part[],
+  parts: readonly Portion[],
 ): ProjectDocument {
   const sorted = [...parts].sort((a, b) => RANK[a.part] - RANK[b.part]);
   return sorted.reduce((doc, part) => withPart(doc, then, part), now);
 }
 
 /** The parts that a link needs: the family, role or gradient that it points to, where it is not there now. */
-function needsOfLink(now: ProjectDocument, link: RoleLink): Part[] {
+function needsOfLink(now: ProjectDocument, link: RoleLink): Portion[] {
   if (link.to === 'gradient')
     return find(now.gradients, link.gradient) ? [] : [{ part: 'gradient', id: link.gradient }];
   if (link.to === 'role') return find(now.roles, link.role) ? [] : [{ part: 'role', id: link.role }];
@@ -156,7 +156,7 @@ function needsOfLink(now: ProjectDocument, link: RoleLink): Part[] {
   return find(now.families, link.family) ? [] : [{ part: 'family', id: link.family }];
 }
 
-function needsOfRole(now: ProjectDocument, then: ProjectDocument, id: string): Part[] {
+function needsOfRole(now: ProjectDocument, then: ProjectDocument, id: string): Portion[] {
   const was = find(then.roles, id);
   if (was && find(now.roles, id)) return [];
   if (was) return Object.values(was.links).flatMap((link) => needsOfLink(now, link));
@@ -164,19 +164,19 @@ function needsOfRole(now: ProjectDocument, then: ProjectDocument, id: string): P
   const pairs = now.pairs.filter(
     (pair) => (pair.foreground === id || pair.background === id) && !find(then.pairs, pair.id),
   );
-  const needs = pairs.map((pair): Part => ({ part: 'pair', id: pair.id }));
+  const needs = pairs.map((pair): Portion => ({ part: 'pair', id: pair.id }));
   return now.ground === id && then.ground !== id ? [...needs, { part: 'ground' }] : needs;
 }
 
-function needsOf(now: ProjectDocument, then: ProjectDocument, part: Part): Part[] {
-  const roleThere = (id: string | null): Part[] =>
+function needsOf(now: ProjectDocument, then: ProjectDocument, part: Portion): Portion[] {
+  const roleThere = (id: string | null): Portion[] =>
     id === null || find(now.roles, id) ? [] : [{ part: 'role', id }];
   switch (part.part) {
     case 'ground':
       return roleThere(then.ground);
     case 'cell': {
       const link = find(then.roles, part.id)?.links[part.theme];
-      const theme: Part[] = find(now.themes, part.theme) ? [] : [{ part: 'theme', id: part.theme }];
+      const theme: Portion[] = find(now.themes, part.theme) ? [] : [{ part: 'theme', id: part.theme }];
       return [...roleThere(part.id), ...theme, ...(link ? needsOfLink(now, link) : [])];
     }
     case 'role':
@@ -209,12 +209,12 @@ function needsOf(now: ProjectDocument, then: ProjectDocument, part: Part): Part[
 }
 
 /** Some parts of an earlier document with all that they need to stand in the present one, each once. */
-export function withNeeds(now: ProjectDocument, then: ProjectDocument, parts: readonly Part[]): Part[] {
-  const all = new Map(parts.map((part) => [partKey(part), part]));
+export function withNeeds(now: ProjectDocument, then: ProjectDocument, parts: readonly Portion[]): Portion[] {
+  const all = new Map(parts.map((part) => [portionKey(part), part]));
   // What is added while it is gone through is gone through too.
   for (const part of all.values())
     for (const need of needsOf(now, then, part)) {
-      const key = partKey(need);
+      const key = portionKey(need);
       if (!all.has(key)) all.set(key, need);
     }
   return [...all.values()];

@@ -1,6 +1,6 @@
 import { type Gradient, MOST_STOPS, type Stop, stopsOf } from '../../document/gradients/gradient.ts';
 import { evenStops, reversedStops } from '../../gradient/geometry.ts';
-import type { Hint, Place } from '../../gradient/model.ts';
+import type { Hint, StopPlace } from '../../gradient/model.ts';
 
 type Items = Gradient['stops'];
 
@@ -16,7 +16,7 @@ export const evenlySpaced = ({ stops }: Gradient): Items => evenStops<Stop>(stop
 export const turnedRound = ({ stops }: Gradient): Items | null =>
   isPercent(stops) ? reversedStops<Stop>(stops) : null;
 
-const half = ({ value, unit }: Place): Place => ({ value: value / 2, unit });
+const half = ({ value, unit }: StopPlace): StopPlace => ({ value: value / 2, unit });
 const halved = (item: Stop | Hint): Stop | Hint =>
   item.kind === 'hint'
     ? { kind: 'hint', place: half(item.place) }

@@ -1,13 +1,19 @@
 import { type Gradient, isInOrder, MOST_STOPS, type Stop } from '../../document/gradients/gradient.ts';
 import type { Link } from '../../document/links/link.ts';
-import { type ColorStop, type CssGradient, type Hint, type Place, placeStops } from '../../gradient/model.ts';
+import {
+  type ColorStop,
+  type CssGradient,
+  type Hint,
+  placeStops,
+  type StopPlace,
+} from '../../gradient/model.ts';
 
 const FARTHEST_PX = 100_000;
 
 /** Whether a document holds such a gradient: between two and 64 stops in order, none beyond the line. */
 function fits(gradient: Gradient): boolean {
   const places = gradient.stops.flatMap((item) => (item.kind === 'hint' ? [item.place] : item.places));
-  const inRange = ({ value, unit }: Place) =>
+  const inRange = ({ value, unit }: StopPlace) =>
     unit === '%' ? value >= 0 && value <= 100 : Math.abs(value) <= FARTHEST_PX;
   const count = gradient.stops.filter(({ kind }) => kind === 'stop').length;
   return count >= 2 && count <= MOST_STOPS && places.every(inRange) && isInOrder(gradient.stops);
@@ -46,7 +52,7 @@ export function gradientFromCss<C>(
       most = Math.max(most, item.place.value);
       return { kind: 'hint', place: { value: most, unit: '%' } };
     }
-    const places = (item.places.length ? item.places : [null]).map((place): Place => {
+    const places = (item.places.length ? item.places : [null]).map((place): StopPlace => {
       // In the digits that CSS is written with, so that what is written is what is there.
       const worked = Math.round(colors[next++]!.place * 1e6) / 1e6;
       if (place?.unit !== 'px') most = worked;

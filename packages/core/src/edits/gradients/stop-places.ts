@@ -1,5 +1,5 @@
 import { type Gradient, percents, type Stop } from '../../document/gradients/gradient.ts';
-import type { Hint, Place } from '../../gradient/model.ts';
+import type { Hint, StopPlace } from '../../gradient/model.ts';
 import { clamp } from '../../numbers/clamp.ts';
 
 type Items = Gradient['stops'];
@@ -25,12 +25,12 @@ function roomAt(items: Items, at: number): Room {
 }
 
 const held = (value: number, { from, to }: Room) => clamp(value, from, to);
-const percent = (value: number): Place => ({ value: Math.round(value * 100) / 100, unit: '%' });
+const percent = (value: number): StopPlace => ({ value: Math.round(value * 100) / 100, unit: '%' });
 const indexOf = (items: Items, stop: string) =>
   items.findIndex((item) => item.kind === 'stop' && item.id === stop);
 
 /** The hint between a stop and the next, where the middle of their change lies; null where it lies half way. */
-export function middleAfter({ stops }: Pick<Gradient, 'stops'>, stop: string): Place | null {
+export function middleAfter({ stops }: Pick<Gradient, 'stops'>, stop: string): StopPlace | null {
   const next = stops[indexOf(stops, stop) + 1];
   return next?.kind === 'hint' ? next.place : null;
 }

@@ -23,7 +23,7 @@ export interface LinkRepair {
   readonly pairs: readonly string[];
 }
 
-interface Found {
+interface LinkFound {
   readonly role: string;
   readonly link: Link;
   readonly changed: Recoloured;
@@ -69,7 +69,7 @@ class ThemeRepairing {
   }
 
   /** The nearest shade of a role's own family that mends a pair, counted in steps. */
-  private ownShade(place: number, role: string): Found | null {
+  private ownShade(place: number, role: string): LinkFound | null {
     const link = this.links.get(role);
     const at = placeOf(this.families, link);
     if (!link || !at) return null;
@@ -84,10 +84,10 @@ class ThemeRepairing {
   }
 
   /** The shade of any family nearest to what is there that mends a pair. */
-  private anyShade(place: number, role: string): Found | null {
+  private anyShade(place: number, role: string): LinkFound | null {
     const now = this.pairs.colorOf(role);
     if (!now) return null;
-    let best: { readonly found: Found; readonly far: number } | null = null;
+    let best: { readonly found: LinkFound; readonly far: number } | null = null;
     for (const [family, { shades }] of this.families)
       for (const shade of shades) {
         const far = differenceOf(shade, now);
@@ -98,14 +98,14 @@ class ThemeRepairing {
     return best?.found ?? null;
   }
 
-  private triedShade(place: number, role: string, family: string, shade: ResolvedShade): Found | null {
+  private triedShade(place: number, role: string, family: string, shade: ResolvedShade): LinkFound | null {
     const opacity = opacityOf(this.links.get(role)!);
     const link: Link = { to: 'shade', family, shade: shade.label, ...opacity };
     return this.tried(place, role, fade(shade, opacity.opacity ?? 1), link);
   }
 
   /** The nearest plain colour of the same hue for the text of a pair, on all grounds on which it passes now. */
-  private plainText(place: number, role: string): Found | null {
+  private plainText(place: number, role: string): LinkFound | null {
     const now = this.pairs.colorOf(role);
     if (!now || now.alpha < 1) return null;
     const demands = this.pairs.demandsOn(role, place);
@@ -116,7 +116,7 @@ class ThemeRepairing {
     return this.tried(place, role, paint(color), { to: 'color', color });
   }
 
-  private tried(place: number, role: string, color: Painted, link: Link): Found | null {
+  private tried(place: number, role: string, color: Painted, link: Link): LinkFound | null {
     const changed = this.pairs.recoloured(role, color);
     return this.pairs.mends(place, changed) ? { role, link, changed } : null;
   }
@@ -125,11 +125,11 @@ class ThemeRepairing {
    * The way that changes least to the eye: within a family, else another family's shade, else a plain colour for the
    * text. A ground counts twice, since it is seen more; links from role to role are kept where they can be.
    */
-  private wayFor(place: number): Found | null {
+  private wayFor(place: number): LinkFound | null {
     const { foreground, background } = this.system.document.pairs[place]!;
     const sides = [...new Set([this.endOf(foreground), foreground, this.endOf(background), background])];
     const free = sides.filter((role) => this.links.has(role) && this.pairs.isFree(role));
-    const cost = ({ role, changed }: Found) => {
+    const cost = ({ role, changed }: LinkFound) => {
       const far = differenceOf(this.pairs.colorOf(role)!, changed.get(role)!);
       return role === background || role === this.endOf(background) ? far * 2 : far;
     };

@@ -1,13 +1,13 @@
 import type { Rgba } from '../../contrast/ratio.ts';
 import type { Command } from '../../document/commands/command.ts';
 
-export type Side = 'foreground' | 'background' | 'veil';
+export type PairSide = 'foreground' | 'background' | 'veil';
 
 /** The offered way to make a pair pass in one theme. */
 export type Repair =
   | {
       readonly kind: 'repair';
-      readonly side: Side;
+      readonly side: PairSide;
       /** The name of what is to be taken: a shade such as "Lantern 700", or a colour in CSS. */
       readonly name: string;
       /** What is given up by it, in words; null for a shade of the same family. */

@@ -12,7 +12,7 @@ import { type Families, resolveFamily } from '../../system/families/resolved-fam
 import { follow, NO_ROLE, type Target } from '../../system/follow.ts';
 import type { ResolvedTheme, System } from '../../system/resolve.ts';
 import { resolveSystem } from '../../system/resolve.ts';
-import type { Repair, Side } from './repair.ts';
+import type { PairSide, Repair } from './repair.ts';
 import { layeredColor, layeredShade, layeredVeil } from './repair-layered.ts';
 import { byColor, byOpacity, byShade, repairPair, workOn } from './repair-pair.ts';
 
@@ -33,15 +33,15 @@ export interface Way {
   readonly broken: number;
 }
 
-type Found = Omit<Way, 'mended' | 'broken'>;
+type WayFound = Omit<Way, 'mended' | 'broken'>;
 
-const SAID: Readonly<Record<Side, string>> = {
+const SAID: Readonly<Record<PairSide, string>> = {
   foreground: 'the text',
   background: 'the ground',
   veil: 'the veil',
 };
 
-const asWay = (repair: Repair | null, key: string): Found[] =>
+const asWay = (repair: Repair | null, key: string): WayFound[] =>
   repair?.kind === 'repair'
     ? [
         {
@@ -74,7 +74,7 @@ function byBase(
   theme: ResolvedTheme,
   measured: Measurement,
   side: 'foreground' | 'background',
-): Found[] {
+): WayFound[] {
   const { pair, required } = measured;
   const role = theme.roles.get(side === 'foreground' ? pair.foreground : pair.background);
   const resolved = role?.source && system.families.get(role.source.family);
@@ -163,7 +163,7 @@ function effectOf(system: System, readout: Readout, command: Command) {
 }
 
 /** Each way once, with what it does to all others: those first that break nothing, of them those that mend most. */
-function withEffects(readout: Readout, found: readonly Found[]): Way[] {
+function withEffects(readout: Readout, found: readonly WayFound[]): Way[] {
   const keys = new Set<string>();
   return found
     .flatMap((way): Way[] => {
@@ -176,7 +176,7 @@ function withEffects(readout: Readout, found: readonly Found[]): Way[] {
 }
 
 /** The ways for a text over a gradient, a picture or a veil. */
-const layeredWays = (system: System, theme: ResolvedTheme, measured: Measurement): Found[] => [
+const layeredWays = (system: System, theme: ResolvedTheme, measured: Measurement): WayFound[] => [
   ...asWay(layeredShade(system, theme, measured), 'shade foreground'),
   ...asWay(layeredVeil(system, theme, measured), 'veil'),
   ...asWay(layeredColor(system, theme, measured), 'plain foreground'),
@@ -185,7 +185,7 @@ const layeredWays = (system: System, theme: ResolvedTheme, measured: Measurement
 const SIDES = ['foreground', 'background'] as const;
 
 /** The ways that change one link, or one veil. */
-function waysByLink(system: System, theme: ResolvedTheme, measured: Measurement): Found[] {
+function waysByLink(system: System, theme: ResolvedTheme, measured: Measurement): WayFound[] {
   if (measured.over) return layeredWays(system, theme, measured);
   const works = SIDES.flatMap((side) => workOn(system, theme, measured, side) ?? []);
   const nearest = repairPair(system, theme, measured);

@@ -6,7 +6,7 @@ import type { ProjectDocument } from '../../document/document.ts';
 import { type Link, plainLink, type RoleLink } from '../../document/links/link.ts';
 import type { Role } from '../../document/roles/role.ts';
 import { clamp } from '../../numbers/clamp.ts';
-import { opacityOf, type Place, placeOf } from '../../system/families/family-place.ts';
+import { type FamilyPlace, opacityOf, placeOf } from '../../system/families/family-place.ts';
 import type { FamilyMap } from '../../system/families/resolved-families.ts';
 import { differenceOf, type Painted, paint } from '../../system/painted.ts';
 import type { System } from '../../system/resolve.ts';
@@ -103,7 +103,7 @@ class Moving {
   }
 
   /** How many steps darker than the page a surface near it is; null for what is none. */
-  private stepsFromPage(role: Role, page: Place): number | null {
+  private stepsFromPage(role: Role, page: FamilyPlace): number | null {
     if (usageOf(role, this.doc.pairs) !== 'ground') return null;
     const link = endOf(this.roles, role, this.from);
     if (!link || (link.opacity ?? 1) < 1 || role.links[this.from]?.to === 'role') return null;

@@ -2,14 +2,14 @@ import type { Link, RoleLink } from '../../document/links/link.ts';
 import type { FamilyMap } from './resolved-families.ts';
 
 /** A place of a link in a family: the shade's number, lightest first. */
-export interface Place {
+export interface FamilyPlace {
   readonly family: string;
   readonly at: number;
   readonly last: number;
 }
 
 /** Where in its family a link leads to; null for links to no family, and to what is gone. */
-export function placeOf(families: FamilyMap, link: RoleLink | undefined): Place | null {
+export function placeOf(families: FamilyMap, link: RoleLink | undefined): FamilyPlace | null {
   if (link?.to !== 'shade' && link?.to !== 'base') return null;
   const family = families.get(link.family);
   const label = link.to === 'shade' ? link.shade : family?.base.label;

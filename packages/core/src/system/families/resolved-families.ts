@@ -12,7 +12,7 @@ import { type Families, type GrownFrom, type ResolvedFamily, resolveFamily } fro
 
 export type FamilyMap = ReadonlyMap<string, ResolvedFamily>;
 
-type Part = Pick<ProjectDocument, 'families' | 'roles' | 'ground'>;
+type FamilySource = Pick<ProjectDocument, 'families' | 'roles' | 'ground'>;
 
 /** Whether all of a family is its own. */
 const isFree = (family: Family): boolean => {
@@ -26,7 +26,7 @@ const hexOf = ({ r, g, b }: Rgba) => hexOfRgb8(Math.round(r), Math.round(g), Mat
 
 /** Works out what families are grown from, those that they follow first. Circles are refused before they come here. */
 class FamilyTree {
-  private readonly doc: Part;
+  private readonly doc: FamilySource;
   private readonly byId: ReadonlyMap<string, Family>;
   private readonly bases = new Map<string, string | null>();
   private readonly done = new Map<string, ResolvedFamily>();
@@ -34,7 +34,7 @@ class FamilyTree {
   private readonly open = new Set<string>();
   private readonly before: FamilyMap | undefined;
 
-  constructor(doc: Part, before?: FamilyMap) {
+  constructor(doc: FamilySource, before?: FamilyMap) {
     this.doc = doc;
     this.before = before;
     this.byId = new Map(doc.families.map((family) => [family.id, family]));
@@ -140,7 +140,7 @@ const sameOrigin = (old: ResolvedFamily, from: GrownFrom) =>
   old.base.text === from.base && old.ground === from.ground && old.problem === from.problem;
 
 /** Whether nothing that families come of has changed. */
-const same = (doc: Part, old: Part) =>
+const same = (doc: FamilySource, old: FamilySource) =>
   doc.families === old.families &&
   (!anyOnRole(doc.families) || (doc.roles === old.roles && doc.ground === old.ground));
 

@@ -9,7 +9,7 @@ import {
 import { sameJson } from '@mint-lamp/core/document/same';
 import { angleOf, centerIn, radiiIn } from '@mint-lamp/core/gradient/geometry';
 import { gradientLine, type Point } from '@mint-lamp/core/gradient/line';
-import type { Place } from '@mint-lamp/core/gradient/model';
+import type { StopPlace } from '@mint-lamp/core/gradient/model';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { useEditing } from '../../../store/editing.ts';
 import { useDrag } from '../../../ui/use-drag.ts';
@@ -27,7 +27,7 @@ function snappedAngle(degrees: number, isFree: boolean): number {
   const near = Math.round(degrees / EVERY) * EVERY;
   return turned(!isFree && Math.abs(degrees - near) <= REACH ? near : degrees);
 }
-const inPercent = (px: number, of: number): Place => ({
+const inPercent = (px: number, of: number): StopPlace => ({
   value: clamp(Math.round((of > 0 ? (px / of) * 100 : 0) * 10) / 10, -FARTHEST, FARTHEST),
   unit: '%',
 });
@@ -162,7 +162,7 @@ function RadiusHandles({
 }: Tools & { shape: RadialShape; center: Point; size: BoxSize }) {
   const [rx, ry] = radiiIn(shape, size);
   const isCircle = shape.shape === 'circle';
-  const px = (v: number): Place => ({ value: Math.max(0, Math.round(v)), unit: 'px' });
+  const px = (v: number): StopPlace => ({ value: Math.max(0, Math.round(v)), unit: 'px' });
   const sized = (x: number, y: number): GradientShape => ({
     ...shape,
     size: isCircle

@@ -6,7 +6,7 @@ import {
   type RadialShape,
   shapeOf,
 } from '@mint-lamp/core/document/gradients/gradient';
-import type { Place, RadialSize } from '@mint-lamp/core/gradient/model';
+import type { RadialSize, StopPlace } from '@mint-lamp/core/gradient/model';
 import { useEditing } from '../../../store/editing.ts';
 import { Choice } from '../../../ui/choice.tsx';
 import { NumberField } from '../../../ui/number-field.tsx';
@@ -86,7 +86,7 @@ export function ShapeSettings({ gradient }: { gradient: Gradient }) {
               max={FARTHEST}
               decimals={1}
               onCommit={(value) => {
-                const center = [...shape.center] as [Place, Place];
+                const center = [...shape.center] as [StopPlace, StopPlace];
                 center[i] = { ...center[i]!, value };
                 set({ ...shape, center });
               }}

@@ -61,8 +61,8 @@ function Places({ resolved, places, onDone }: PlacesProps) {
         onChange={setAt}
       />
       <div className="flex gap-3">
-        <Part shades={shades.slice(place)} />
-        <Part shades={shades.slice(0, place)} />
+        <HalfOfFamily shades={shades.slice(place)} />
+        <HalfOfFamily shades={shades.slice(0, place)} />
       </div>
       <p className="text-sm text-quiet">
         The part with the base stays {family.name}. What points to a shade of the other points to it there.
@@ -75,7 +75,7 @@ function Places({ resolved, places, onDone }: PlacesProps) {
 }
 
 /** Dark at the left, as on the rail. */
-function Part({ shades }: { shades: readonly ResolvedShade[] }) {
+function HalfOfFamily({ shades }: { shades: readonly ResolvedShade[] }) {
   const dark = [...shades].reverse();
   return (
     <div className="flex-1">

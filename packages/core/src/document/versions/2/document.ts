@@ -1,11 +1,11 @@
-import type { Form } from '../form.ts';
+import type { Stored } from '../stored.ts';
 import { gradient } from './gradients.ts';
 import { role } from './roles.ts';
 
-const each = (list: unknown, change: (item: Form) => Form): Form[] => (list as Form[]).map(change);
+const each = (list: unknown, change: (item: Stored) => Stored): Stored[] => (list as Stored[]).map(change);
 
 /** A document of version 1 as one of version 2: roles have groups, gradients are written as CSS has them. */
-export const document = (old: Form): Form => ({
+export const document = (old: Stored): Stored => ({
   ...old,
   version: 2,
   roles: each(old.roles, role),

@@ -1,24 +1,24 @@
-import type { Form } from '../form.ts';
+import type { Stored } from '../stored.ts';
 
 const places = (position: unknown) => [{ value: position, unit: '%' }];
 const direction = (angle: unknown) => ({ by: 'angle', degrees: angle });
 
-export const stop = ({ position, link, ...rest }: Form): Form => ({
+export const stop = ({ position, link, ...rest }: Stored): Stored => ({
   ...rest,
   kind: 'stop',
   color: link,
   places: places(position),
 });
 
-export const gradient = ({ angle, stops, ...rest }: Form): Form => ({
+export const gradient = ({ angle, stops, ...rest }: Stored): Stored => ({
   ...rest,
   direction: direction(angle),
   repeating: false,
   hueWay: 'shorter',
-  stops: (stops as Form[]).map(stop),
+  stops: (stops as Stored[]).map(stop),
 });
 
-export const change = ({ angle, ...rest }: Form): Form =>
+export const change = ({ angle, ...rest }: Stored): Stored =>
   angle === undefined ? rest : { ...rest, direction: direction(angle) };
 
-export const move = ({ position, ...rest }: Form): Form => ({ ...rest, places: places(position) });
+export const move = ({ position, ...rest }: Stored): Stored => ({ ...rest, places: places(position) });

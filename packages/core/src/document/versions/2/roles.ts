@@ -1,4 +1,4 @@
-import type { Form } from '../form.ts';
+import type { Stored } from '../stored.ts';
 
 /**
  * A name as version 2 allows it. Version 1 had slashes between names, so that a name could hold dots and spaces;
@@ -13,12 +13,12 @@ const name = (old: string): string =>
 const names = (path: unknown): string[] => String(path).split('/').map(name);
 
 /** `notice/delay/ground` as group and name. */
-export function fullName(path: unknown): Form {
+export function fullName(path: unknown): Stored {
   const all = names(path);
   return { group: all.slice(0, -1), name: all[all.length - 1]! };
 }
 
-export function role({ path, ...rest }: Form): Form {
+export function role({ path, ...rest }: Stored): Stored {
   return { ...rest, ...fullName(path) };
 }
 

@@ -1,4 +1,4 @@
-import type { Form } from '../form.ts';
+import type { Stored } from '../stored.ts';
 
 /** A command of version 4 as one of version 5: none has changed, some have come. */
-export const command = (old: Form): Form => old;
+export const command = (old: Stored): Stored => old;

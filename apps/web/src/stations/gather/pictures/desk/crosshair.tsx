@@ -1,9 +1,9 @@
-import type { Place } from '@mint-lamp/core/document/pictures/picture';
+import type { PixelPlace } from '@mint-lamp/core/document/pictures/picture';
 import { AreaSquare } from './area-square.tsx';
 import { type DeskView, type Size, toBox } from './view.ts';
 
 /** Where it is aimed at: the square that would be averaged, at its true size, and lines that lead to it. */
-export function Crosshair({ place, view, size }: { place: Place; view: DeskView; size: Size }) {
+export function Crosshair({ place, view, size }: { place: PixelPlace; view: DeskView; size: Size }) {
   const [x, y] = toBox(view, size, place.x + 0.5, place.y + 0.5);
   const gap = Math.max(5, (place.side * view.scale) / 2 + 3);
   const arm = 12;

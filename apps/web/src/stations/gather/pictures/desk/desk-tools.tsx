@@ -1,4 +1,4 @@
-import type { Side } from '@mint-lamp/core/document/pictures/picture';
+import type { AreaSide } from '@mint-lamp/core/document/pictures/picture';
 import { Minus, PanelRightClose, PanelRightOpen, Plus } from 'lucide-react';
 import { Button } from '../../../../ui/button.tsx';
 import { Choice } from '../../../../ui/choice.tsx';
@@ -9,8 +9,8 @@ import type { DeskViewing } from './use-desk-view.ts';
 
 interface DeskToolsProps {
   viewing: DeskViewing;
-  side: Side;
-  onSide: (side: Side) => void;
+  side: AreaSide;
+  onSide: (side: AreaSide) => void;
   panel: boolean;
   onPanel: (open: boolean) => void;
 }

@@ -1,5 +1,5 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { Place, Side } from '@mint-lamp/core/document/pictures/picture';
+import type { AreaSide, PixelPlace } from '@mint-lamp/core/document/pictures/picture';
 import { nearTwin } from '@mint-lamp/core/judged/readout/near-twin';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { sampledText } from '@mint-lamp/core/picture/sample';
@@ -9,16 +9,16 @@ import type { Size } from './view.ts';
 
 /** What was found where it was aimed at. */
 export interface Aim {
-  readonly place: Place;
+  readonly place: PixelPlace;
   readonly color: Rgba;
   readonly bitmap: ImageBitmap;
 }
 
 /** CSS px of the magnified neighbourhood. */
 export const LOUPE = 132;
-const REACH: Readonly<Record<Side, number>> = { 1: 7, 3: 7, 5: 7, 11: 11, 31: 25, 51: 38, 101: 70 };
+const REACH: Readonly<Record<AreaSide, number>> = { 1: 7, 3: 7, 5: 7, 11: 11, 31: 25, 51: 38, 101: 70 };
 /** px of the picture to each side of the one in the middle of the magnified neighbourhood. */
-export const reachOf = (side: Side): number => REACH[side];
+export const reachOf = (side: AreaSide): number => REACH[side];
 
 const AWAY = 22;
 const HEIGHT = 218;

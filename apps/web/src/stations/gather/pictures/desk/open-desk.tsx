@@ -1,4 +1,4 @@
-import type { Picture, Side } from '@mint-lamp/core/document/pictures/picture';
+import type { AreaSide, Picture } from '@mint-lamp/core/document/pictures/picture';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import type { PictureLine } from '@mint-lamp/core/picture/row';
 import { sampledText } from '@mint-lamp/core/picture/sample';
@@ -33,7 +33,7 @@ import type { DeskView, Size } from './view.ts';
 
 type Tab = 'palettes' | 'markers' | 'text' | 'line';
 
-const USUAL_SIDE: Side = 5;
+const USUAL_SIDE: AreaSide = 5;
 const USUAL_SIZE = 6;
 /** ΔE OK by which a gradient may differ from a line at first. */
 const USUAL_TOLERANCE = 0.03;
@@ -102,7 +102,7 @@ export function OpenDesk({ picture, pixels, tools }: OpenDeskProps) {
   const taking = useTaking(picture.name);
 
   const aimHere = (to: Spot | null) => aiming.at(to && { ...to, side }, true);
-  const setSide = (next: Side) => {
+  const setSide = (next: AreaSide) => {
     setSideText(String(next));
     const { cross } = aiming.state();
     if (cross) aiming.at({ ...cross, side: next }, true);

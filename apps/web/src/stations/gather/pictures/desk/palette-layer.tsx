@@ -1,4 +1,4 @@
-import type { Picture, Side } from '@mint-lamp/core/document/pictures/picture';
+import type { AreaSide, Picture } from '@mint-lamp/core/document/pictures/picture';
 import clsx from 'clsx';
 import { useState } from 'react';
 import type { Light } from '../../../../pixels/pixel-worker.ts';
@@ -16,9 +16,9 @@ interface PaletteLayerProps {
   drawn: { readonly view: DeskView; readonly size: Size };
   pinned: Light;
   /** The square that a colour is averaged over when it is taken from another place. */
-  side: Side;
+  side: AreaSide;
   onPin: (light: Light) => void;
-  onAim: (place: { x: number; y: number; side: Side } | null) => void;
+  onAim: (place: { x: number; y: number; side: AreaSide } | null) => void;
 }
 
 /** Where the colours of a palette lie in the picture; each can be taken to another place. */
@@ -36,7 +36,7 @@ export function PaletteLayer({
   const [dragged, setDragged] = useState<{ index: number; x: number; y: number } | null>(null);
   const { leaning } = pinned;
   const row = palettes.rows.find((one) => one.leaning === leaning);
-  const move = (index: number, to: { x: number; y: number; side: Side } | null) =>
+  const move = (index: number, to: { x: number; y: number; side: AreaSide } | null) =>
     edit({ type: 'moveColor', picture: picture.id, leaning, size: palettes.size, index, to });
   return row?.colors.map((color, index) => {
     const at = dragged?.index === index ? dragged : color;

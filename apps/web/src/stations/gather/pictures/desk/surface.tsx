@@ -1,4 +1,4 @@
-import type { Side } from '@mint-lamp/core/document/pictures/picture';
+import type { AreaSide } from '@mint-lamp/core/document/pictures/picture';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { useDrag } from '../../../../ui/use-drag.ts';
 import { arrowStep } from './arrow-step.ts';
@@ -14,9 +14,9 @@ export interface Spot {
 interface SurfaceProps {
   picture: Size & { readonly name: string };
   viewing: DeskViewing;
-  side: Side;
+  side: AreaSide;
   onAim: (place: Spot | null) => void;
-  onSide: (side: Side) => void;
+  onSide: (side: AreaSide) => void;
   onTake: (place: Spot) => void;
   /** What lies behind the part that is pressed, and over it. */
   behind: ReactNode;

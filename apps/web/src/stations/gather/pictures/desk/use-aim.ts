@@ -1,4 +1,4 @@
-import type { Place } from '@mint-lamp/core/document/pictures/picture';
+import type { PixelPlace } from '@mint-lamp/core/document/pictures/picture';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { Latest } from '../../../../pixels/latest.ts';
 import type { OpenedPicture } from '../../../../pixels/opened-picture.ts';
@@ -7,13 +7,13 @@ import { type Aim, LOUPE, reachOf } from './loupe.tsx';
 
 export interface AimState {
   /** Where it is aimed at, with a crosshair; null while it is not, or while a thing with a mark of its own is moved. */
-  readonly cross: Place | null;
+  readonly cross: PixelPlace | null;
   readonly aim: Aim | null;
 }
 
 /** What is aimed at. It changes with every move of the pointer, so only what shows it listens. */
 export interface Aiming {
-  readonly at: (place: Place | null, withCross?: boolean) => void;
+  readonly at: (place: PixelPlace | null, withCross?: boolean) => void;
   readonly state: () => AimState;
   readonly subscribe: (tell: () => void) => () => void;
 }
@@ -24,14 +24,14 @@ const NOTHING: AimState = { cross: null, aim: null };
 export function useAiming(picture: OpenedPicture): Aiming {
   const { aiming, stop } = useMemo(() => {
     let state = NOTHING;
-    let wanted: Place | null = null;
+    let wanted: PixelPlace | null = null;
     const listeners = new Set<() => void>();
     const set = (next: AimState) => {
       state = next;
       for (const tell of listeners) tell();
     };
     const size = LOUPE * Math.ceil(devicePixelRatio || 1);
-    const latest = new Latest<Place, Aimed>(
+    const latest = new Latest<PixelPlace, Aimed>(
       (place) => picture.aim(place, reachOf(place.side), size),
       (aimed, place) => {
         // The crosshair goes along with its answer, so that both are drawn at once.

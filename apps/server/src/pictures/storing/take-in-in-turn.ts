@@ -1,6 +1,6 @@
 import { open } from 'node:fs/promises';
 import { type PictureKind, pictureKindOf } from '@mint-lamp/core/picture/kind';
-import type { Lanes } from '../jobs/jobs.ts';
+import type { Lanes } from '../../jobs/jobs.ts';
 import type { TakeInput, TakenPicture } from './take-in-file.ts';
 
 /** Bytes that tell what kind a file is. */

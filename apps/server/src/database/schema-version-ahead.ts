@@ -1,4 +1,4 @@
 /** The project was last changed by a newer version; what its log says is not known here. */
-export class FormAhead extends Error {
-  override name = 'FormAhead';
+export class SchemaVersionAhead extends Error {
+  override name = 'SchemaVersionAhead';
 }

@@ -1,6 +1,6 @@
 import type { WantedRegion } from '@mint-lamp/core/system/pictures/regions';
-import type { Lane } from '../jobs/lane.ts';
-import { writeIncoming } from './incoming.ts';
+import type { Lane } from '../../jobs/lane.ts';
+import { writeIncoming } from '../storing/incoming.ts';
 
 /** Bytes of regions that are remembered: what a key says never changes. */
 const MOST_KEPT = 16 * 1024 * 1024;

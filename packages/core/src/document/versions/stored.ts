@@ -1,2 +1,2 @@
 /** A thing of an earlier form: an object whose keys its step knows. */
-export type Form = Readonly<Record<string, unknown>>;
+export type Stored = Readonly<Record<string, unknown>>;

@@ -1,16 +1,16 @@
 /** The dress of the application itself, not of the project that is being coloured. */
-export type Dress = 'light' | 'dark';
+export type Appearance = 'light' | 'dark';
 
 const KEY = 'mint-lamp/dress';
 
-export function currentDress(): Dress {
+export function currentAppearance(): Appearance {
   return document.documentElement.dataset.theme === 'dark-dress' ? 'dark' : 'light';
 }
 
-export function wear(dress: Dress): void {
-  document.documentElement.dataset.theme = `${dress}-dress`;
+export function setAppearance(appearance: Appearance): void {
+  document.documentElement.dataset.theme = `${appearance}-appearance`;
   try {
-    localStorage.setItem(KEY, dress);
+    localStorage.setItem(KEY, appearance);
   } catch {
     // Without storage the dress lasts until the page is closed.
   }

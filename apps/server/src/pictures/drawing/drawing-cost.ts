@@ -1,4 +1,4 @@
-import { refused } from './refused-picture.ts';
+import { refused } from '../refused-picture.ts';
 
 /** Pixels of noise of one octave, at most, in all filters of a drawing: some ten seconds of painting. */
 const MOST_NOISE = 12_000_000;

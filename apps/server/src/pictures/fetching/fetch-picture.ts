@@ -3,10 +3,10 @@ import http, { type IncomingMessage } from 'node:http';
 import https from 'node:https';
 import type { LookupFunction } from 'node:net';
 import { MOST_PICTURE_BYTES } from '@mint-lamp/core/picture/kind';
-import { ApiError } from '../errors.ts';
+import { ApiError } from '../../errors.ts';
+import { refused } from '../refused-picture.ts';
+import { atMost, type Incoming, writeIncoming } from '../storing/incoming.ts';
 import { addressInHost, isPublicAddress } from './allowed-address.ts';
-import { atMost, type Incoming, writeIncoming } from './incoming.ts';
-import { refused } from './refused-picture.ts';
 
 /** The IP addresses of a name. */
 type Resolve = (name: string) => Promise<readonly string[]>;
