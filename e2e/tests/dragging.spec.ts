@@ -138,3 +138,24 @@ test('undo comes after the keys that were pressed before it, and leaving the pag
   await open('grow');
   expect(await value()).toBe(after);
 });
+
+test('a point of a curve keeps the focus while keys move it, and the run is one edit', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('grow/deepwater');
+  const point = page.getByRole('slider', { name: 'Lightness of 200' });
+  const place = async () => Number(await point.getAttribute('aria-valuenow'));
+  const before = await place();
+  const first = await revisionOf(stack, project);
+  await point.focus();
+  for (let presses = 1; presses <= 3; presses++) {
+    await page.keyboard.press('ArrowDown');
+    await expect.poll(place).toBeCloseTo(before - presses, 0);
+  }
+  await expectSaved(page);
+  expect(await revisionOf(stack, project)).toBe(first + 1);
+  await expect(point).toBeFocused();
+});

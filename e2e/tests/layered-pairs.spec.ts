@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { axeFaults, expect, expectSaved, onServer, send, test } from '../support/test.ts';
 
-const LIBRARY = new URL('../../apps/server/library', import.meta.url);
+const LIBRARY = new URL('../../apps/server/library/', import.meta.url);
 const reportOf = async (address: string, id: string) =>
   (await fetch(`${address}/api/projects/${id}/report`)).json();
 interface Reported {

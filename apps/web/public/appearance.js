@@ -1,4 +1,4 @@
-// Before the first paint, so that a dark dress never flashes light. src/look/dress.ts takes over from here.
+// Before the first paint, so that a dark appearance never flashes light. src/look/appearance.ts takes over from here.
 (() => {
   let chosen = null;
   try {
@@ -7,5 +7,5 @@
     // Storage is forbidden; the system's preference decides.
   }
   const dark = chosen ? chosen === 'dark' : matchMedia('(prefers-color-scheme: dark)').matches;
-  document.documentElement.dataset.theme = dark ? 'dark-dress' : 'light-dress';
+  document.documentElement.dataset.appearance = dark ? 'dark' : 'light';
 })();

@@ -1,18 +1,18 @@
-/** The dress of the application itself, not of the project that is being coloured. */
+/** The appearance of the application itself, not of the project that is being coloured. */
 export type Appearance = 'light' | 'dark';
 
 const KEY = 'mint-lamp/dress';
 
 export function currentAppearance(): Appearance {
-  return document.documentElement.dataset.theme === 'dark-dress' ? 'dark' : 'light';
+  return document.documentElement.dataset.appearance === 'dark' ? 'dark' : 'light';
 }
 
 export function setAppearance(appearance: Appearance): void {
-  document.documentElement.dataset.theme = `${appearance}-appearance`;
+  document.documentElement.dataset.appearance = appearance;
   try {
     localStorage.setItem(KEY, appearance);
   } catch {
-    // Without storage the dress lasts until the page is closed.
+    // Without storage it lasts until the page is closed.
   }
 }
 

@@ -1,6 +1,6 @@
 import type { LayeredMeasuring } from '@mint-lamp/core/judged/pairs/layered';
 import { NO_REGIONS, type Regions } from '@mint-lamp/core/system/pictures/regions';
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What texts that do not stand on one colour are measured with, as far as it was fetched. */
 interface UnderTextsState {
@@ -13,16 +13,15 @@ interface UnderTextsState {
 const initialState: UnderTextsState = { regions: NO_REGIONS, layers: null };
 
 // What is kept here is large or made of functions: it is put in place as a whole and never drafted.
+const settled = (draft: object) => original(draft) as UnderTextsState;
+
 const slice = createSlice({
   name: 'underTexts',
   initialState: () => initialState,
   reducers: {
-    regionsCame: (state, { payload: regions }: PayloadAction<Regions>) => ({
-      layers: state.layers as LayeredMeasuring | null,
-      regions,
-    }),
-    layersCame: (state, { payload: layers }: PayloadAction<LayeredMeasuring>) => ({
-      regions: state.regions as Regions,
+    regionsCame: (draft, { payload: regions }: PayloadAction<Regions>) => ({ ...settled(draft), regions }),
+    layersCame: (draft, { payload: layers }: PayloadAction<LayeredMeasuring>) => ({
+      ...settled(draft),
       layers,
     }),
   },

@@ -15,13 +15,18 @@ export interface Way {
   readonly dy: number;
   /** By a larger step. */
   readonly far: boolean;
+  /** What has the focus. */
+  readonly target: Element;
   readonly ctrl: boolean;
 }
 
 /** A thing that is dragged: what is taken hold of, what that comes to, and what becomes of it. */
 export interface Drag<Grip, Value> {
-  /** What the drag is reckoned from, such as the box of an axis; null where there is nothing to take hold of. */
-  readonly grip: (element: HTMLElement | SVGElement, at: Pointed) => Grip | null;
+  /**
+   * What the drag is reckoned from, such as the box of an axis; null where there is nothing to take hold of. `element`
+   * is what has the handlers, `target` what in it was pressed.
+   */
+  readonly grip: (element: HTMLElement | SVGElement, at: Pointed, target: Element) => Grip | null;
   /** What it comes to with the pointer somewhere; null where that is nothing. */
   readonly at: (grip: Grip, to: Pointed) => Value | null;
   /**
@@ -88,7 +93,8 @@ class Dragging<Grip, Value> {
     }
     this.finish();
     const down = [event.clientX, event.clientY] as const;
-    const grip = this.drag.grip(event.currentTarget, { x: down[0], y: down[1], free: event.altKey });
+    const at = { x: down[0], y: down[1], free: event.altKey };
+    const grip = this.drag.grip(event.currentTarget, at, event.target as Element);
     if (grip === null) return;
     event.stopPropagation();
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -147,7 +153,7 @@ class Dragging<Grip, Value> {
     const value =
       way &&
       this.drag.step?.(
-        { dx: way[0], dy: way[1], far: event.shiftKey, ctrl: event.ctrlKey },
+        { dx: way[0], dy: way[1], far: event.shiftKey, ctrl: event.ctrlKey, target: event.target as Element },
         this.run?.value ?? null,
       );
     if (value === undefined) {

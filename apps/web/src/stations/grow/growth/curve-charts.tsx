@@ -2,7 +2,7 @@ import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import { grownOf } from '@mint-lamp/core/edits/families/family-edits';
 import { type DrawnStep, drawnFrom, LEAST_CHROMA, withStepMoved } from '@mint-lamp/core/family/drawn';
-import { memo, type RefObject, useMemo, useRef } from 'react';
+import { memo, useEffect, useMemo, useRef } from 'react';
 import { useStore } from 'react-redux';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useEditing } from '../../../store/editing.ts';
@@ -86,20 +86,46 @@ interface CurveChartProps extends CurveChartsProps {
 
 function CurveChart({ family, curve, now, before, changed, onHold }: CurveChartProps) {
   const { channel, name } = curve;
-  const moving = useMoving(family, channel, onHold);
+  const held = useRef<readonly [number, number] | null>(null);
   const values = [...now, ...before].map((step) => step[channel]);
   // What is up and down stays so while a point is held.
-  const domain = moving.domain.current ?? curve.domain(values);
+  const domain = held.current ?? curve.domain(values);
   const data = useMemo(() => {
     const was = new Map(before.map((step) => [step.label, step[channel]]));
     return now
-      .map((step, index) => ({ ...step, index, value: step[channel], was: was.get(step.label) ?? null }))
+      .map((step, index): Placed & { readonly was: number | null } => ({
+        ...step,
+        index,
+        value: step[channel],
+        was: was.get(step.label) ?? null,
+      }))
       .reverse();
   }, [now, before, channel]);
+  const hold = (range: readonly [number, number] | null) => {
+    held.current = range;
+    onHold(range !== null);
+  };
+  const drag = useMovedPoints({ family, curve, domain, data, hold });
+  const focus = useKeptFocus();
   return (
     <figure aria-label={`${name} over the shades`} className="m-0 min-w-0">
       <figcaption className="text-sm text-quiet">{name}</figcaption>
-      <div style={{ height: HEIGHT }}>
+      {/* Points are drawn anew while they move: what holds one is around them. */}
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: the points in it are what is moved */}
+      <div
+        ref={focus.box}
+        style={{ height: HEIGHT }}
+        className="touch-none"
+        {...drag.pointer}
+        onKeyDown={(event) => {
+          focus.onKey(event.target as Element);
+          drag.onKeyDown(event);
+        }}
+        onBlur={(event) => {
+          // One that is drawn anew has lost nothing.
+          if (event.relatedTarget) drag.onBlur();
+        }}
+      >
         <ResponsiveContainer width="100%" height="100%">
           <LineChart data={data} margin={MARGIN} accessibilityLayer={false}>
             <CartesianGrid stroke="var(--line-hair)" vertical={false} />
@@ -139,7 +165,7 @@ function CurveChart({ family, curve, now, before, changed, onHold }: CurveChartP
                   x={cx ?? 0}
                   y={cy ?? 0}
                   step={payload as Placed}
-                  {...{ curve, domain, moving }}
+                  {...{ curve, domain }}
                 />
               )}
             />
@@ -156,17 +182,108 @@ interface Placed extends CurveStep {
   readonly value: number;
 }
 
+interface MovedPoints {
+  family: string;
+  curve: Curve;
+  domain: readonly [number, number];
+  data: readonly Placed[];
+  /** Keeps the domain while a point is held; null lets it go. */
+  hold: (domain: readonly [number, number] | null) => void;
+}
+
+const rounded = (value: number, { decimals, unit }: Curve) => `${value.toFixed(decimals)}${unit}`;
+
+/** A step put at a value. */
+interface MovedStep {
+  readonly step: Placed;
+  readonly value: number;
+}
+
+/** Moves points of a curve: the growth becomes a drawn one, with that step elsewhere. */
+function useMovedPoints({ family, curve, domain, data, hold }: MovedPoints) {
+  const store = useStore() as AppStore;
+  const { edit, preview } = useEditing();
+  const stepOf = (target: Element) => {
+    const label = target.closest('[data-step]')?.getAttribute('data-step');
+    return data.find((step) => step.label === label);
+  };
+  /** From the growth as it is in the document. */
+  const to = ({ step, value }: MovedStep): Command => {
+    const resolved = selectSettledSystem(store.getState()).families.get(family)!;
+    const { r, g, b } = resolved.base.color;
+    const unit = Math.max(LEAST_CHROMA, rgb8ToOklch(r, g, b)[1]);
+    const change: Partial<DrawnStep> =
+      curve.channel === 'lightness'
+        ? { lightness: value / 100 }
+        : curve.channel === 'chroma'
+          ? { chroma: value / unit }
+          : { turn: value };
+    const growth = withStepMoved(drawnFrom(grownOf(resolved)), step.index, change);
+    return { type: 'setGrowth', family, growth };
+  };
+  return useDrag({
+    grip(_, at, target) {
+      const step = stepOf(target);
+      if (!step) return null;
+      hold(domain);
+      return { step, y: at.y, perPx: (domain[1] - domain[0]) / PLOT };
+    },
+    at: ({ step, y, perPx }, pointed): MovedStep => ({ step, value: step.value + (y - pointed.y) * perPx }),
+    step({ dx, dy, far, target }, last) {
+      const step = stepOf(target);
+      if (!step) return undefined;
+      hold(domain);
+      const from = last?.step.label === step.label ? last.value : step.value;
+      return { step, value: from + (dx - dy) * curve.step * (far ? 5 : 1) };
+    },
+    same: (a, b) => a.value === b.value,
+    show(moved) {
+      preview(moved && to(moved));
+      if (!moved) hold(null);
+    },
+    make(moved) {
+      edit(to(moved));
+      hold(null);
+    },
+    onPress: () => hold(null),
+    says: ({ step, value }) => `${curve.name} of ${step.label}: ${rounded(value, curve)}`,
+  });
+}
+
+/** Ms after a key within which a point that is drawn anew gets the focus back. */
+const KEPT_MS = 2000;
+
+/** Keeps the focus on the point that keys move, though points are drawn anew while they do. */
+function useKeptFocus() {
+  const box = useRef<HTMLDivElement>(null);
+  const pressed = useRef({ label: '', at: Number.NEGATIVE_INFINITY });
+  useEffect(() => {
+    const observer = new MutationObserver(() => {
+      const { label, at } = pressed.current;
+      if (performance.now() - at > KEPT_MS || document.activeElement !== document.body) return;
+      box.current!.querySelector<SVGGElement>(`[data-step="${CSS.escape(label)}"]`)?.focus();
+    });
+    observer.observe(box.current!, { childList: true, subtree: true });
+    return () => observer.disconnect();
+  }, []);
+  return {
+    box,
+    onKey(target: Element) {
+      const label = target.closest('[data-step]')?.getAttribute('data-step');
+      if (label) pressed.current = { label, at: performance.now() };
+    },
+  };
+}
+
 interface PointProps {
   x: number;
   y: number;
   step: Placed;
   curve: Curve;
   domain: readonly [number, number];
-  moving: Moving;
 }
 
-function Point(props: PointProps) {
-  const { x, y, step } = props;
+function Point({ x, y, step, curve, domain }: PointProps) {
   if (step.isBase)
     return (
       <rect
@@ -180,34 +297,12 @@ function Point(props: PointProps) {
         strokeWidth={2}
       />
     );
-  return <MovedPoint {...props} />;
-}
-
-const rounded = (value: number, { decimals, unit }: Curve) => `${value.toFixed(decimals)}${unit}`;
-
-/** A point that is moved: the growth becomes a drawn one, with that step elsewhere. */
-function MovedPoint({ x, y, step, curve, domain, moving }: PointProps) {
-  const { edit, preview } = useEditing();
   const text = rounded(step.value, curve);
-  const drag = useDrag({
-    grip(_, at) {
-      moving.hold(domain);
-      return { y: at.y, from: step.value, perPx: (domain[1] - domain[0]) / PLOT };
-    },
-    at: ({ y: from, from: value, perPx }, to) => value + (from - to.y) * perPx,
-    step: ({ dx, dy, far }, last) => (last ?? step.value) + (dx - dy) * curve.step * (far ? 5 : 1),
-    show: (value) => {
-      preview(value === null ? null : moving.to(step.index, value));
-      if (value === null) moving.hold(null);
-    },
-    make: (value) => edit(moving.to(step.index, value)),
-    onPress: () => moving.hold(null),
-    says: (value) => `${curve.name} of ${step.label}: ${rounded(value, curve)}`,
-  });
   return (
     <g
       role="slider"
       tabIndex={0}
+      data-step={step.label}
       aria-label={`${curve.name} of ${step.label}`}
       aria-orientation="vertical"
       aria-valuemin={domain[0]}
@@ -215,9 +310,6 @@ function MovedPoint({ x, y, step, curve, domain, moving }: PointProps) {
       aria-valuenow={Number(step.value.toFixed(curve.decimals))}
       aria-valuetext={text}
       className="cursor-ns-resize touch-none outline-none [&:focus-visible>rect:last-of-type]:stroke-[3px]"
-      {...drag.pointer}
-      onKeyDown={drag.onKeyDown}
-      onBlur={drag.onBlur}
     >
       <title>{`${step.label}: ${text}`}</title>
       {/* A wider place to take hold of. */}
@@ -234,37 +326,4 @@ function MovedPoint({ x, y, step, curve, domain, moving }: PointProps) {
       />
     </g>
   );
-}
-
-interface Moving {
-  /** The domain that is kept while a point is held. */
-  readonly domain: RefObject<readonly [number, number] | null>;
-  readonly hold: (domain: readonly [number, number] | null) => void;
-  /** The command that puts a step at a value, from the growth as it is in the document. */
-  readonly to: (index: number, value: number) => Command;
-}
-
-function useMoving(family: string, channel: Channel, onHold: (held: boolean) => void): Moving {
-  const store = useStore() as AppStore;
-  const domain = useRef<readonly [number, number] | null>(null);
-  return {
-    domain,
-    hold(range) {
-      domain.current = range;
-      onHold(range !== null);
-    },
-    to(index, value) {
-      const resolved = selectSettledSystem(store.getState()).families.get(family)!;
-      const { r, g, b } = resolved.base.color;
-      const unit = Math.max(LEAST_CHROMA, rgb8ToOklch(r, g, b)[1]);
-      const change: Partial<DrawnStep> =
-        channel === 'lightness'
-          ? { lightness: value / 100 }
-          : channel === 'chroma'
-            ? { chroma: value / unit }
-            : { turn: value };
-      const growth = withStepMoved(drawnFrom(grownOf(resolved)), index, change);
-      return { type: 'setGrowth', family, growth };
-    },
-  };
 }
