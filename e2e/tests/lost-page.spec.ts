@@ -150,3 +150,19 @@ test('a part that reads pictures and does not answer is told, and is tried anew'
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByTestId('picture')).toBeVisible();
 });
+
+test('where data are to be saved nothing is fetched that nobody asked for, and all of it opens all the same', async ({
+  page,
+  open,
+}) => {
+  await page.addInitScript(() =>
+    Object.defineProperty(navigator, 'connection', { value: { saveData: true, effectiveType: '4g' } }),
+  );
+  const asked: string[] = [];
+  page.on('request', (request) => asked.push(new URL(request.url()).pathname));
+  await open('assign');
+  await expect(page.locator('html')).toHaveAttribute('data-ahead', 'not on this line');
+  expect(asked.filter((path) => /\/(fade|deliver|curve-charts|report-pdf|names)-/.test(path))).toEqual([]);
+  await page.getByRole('link', { name: 'Fade' }).click();
+  await expect(page.locator('figure svg').first()).toBeVisible();
+});

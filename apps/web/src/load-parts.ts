@@ -1,6 +1,7 @@
 import type { ComponentType } from 'react';
 import { toast } from 'sonner';
 import type { CheckViewId } from './addresses.ts';
+import { lineIsCostly } from './fetching/line.ts';
 import { fetchedPart } from './ui/fetched-part.ts';
 
 interface View {
@@ -57,18 +58,42 @@ export const loadFrontDoor = async () => ({ Component: (await loadFrame()).Front
 
 const QUIET_MS = 4000;
 
-/** Fetches the parts that were not opened yet once the page is quiet; returns the way to call it off. */
+/** When the page has nothing else to do. */
+const idle = () =>
+  new Promise<void>((resolve) => {
+    if ('requestIdleCallback' in globalThis) requestIdleCallback(() => resolve());
+    else setTimeout(resolve, QUIET_MS);
+  });
+
+/**
+ * Fetches the parts that were not opened yet once the page is quiet, the large ones after all others, one at a time and
+ * when it is idle; returns the way to call it off. On a slow or metered line nothing is fetched that nobody asked for.
+ */
 export function fetchAhead(others: readonly (() => Promise<unknown>)[]): () => void {
+  let over = false;
+  const ahead = async () => {
+    if (lineIsCostly()) {
+      document.documentElement.dataset.ahead = 'not on this line';
+      return;
+    }
+    const { PARTS, LARGE_PARTS } = await import('./parts-ahead.ts');
+    await Promise.allSettled(
+      [...Object.values(LOADERS), ...Object.values(CHECK_PAGES), ...PARTS, ...others].map((load) => load()),
+    );
+    for (const load of LARGE_PARTS) {
+      await idle();
+      if (over) return;
+      await Promise.allSettled([load()]);
+    }
+    document.documentElement.dataset.ahead = 'fetched';
+  };
   const timer = setTimeout(() => {
-    const ahead = async () => {
-      const { PARTS } = await import('./parts-ahead.ts');
-      await Promise.allSettled(
-        [...Object.values(LOADERS), ...Object.values(CHECK_PAGES), ...PARTS, ...others].map((load) => load()),
-      );
-      document.documentElement.dataset.ahead = 'fetched';
-    };
     // What cannot be had now is fetched again when it is opened.
     void ahead().catch(() => {});
   }, QUIET_MS);
-  return () => clearTimeout(timer);
+
+  return () => {
+    over = true;
+    clearTimeout(timer);
+  };
 }

@@ -1,10 +1,9 @@
-/** What is fetched only when it is needed, and ahead when the page is quiet; apart, since nobody waits for this list. */
+/** What is fetched only when it is needed, and ahead when the page is quiet; apart, since nobody waits for these lists. */
 export const PARTS = [
   () => import('./stations/fade/settings/hand-over.tsx'),
   () => import('./stations/fade/settings/cut-colors.tsx'),
   () => import('./stations/fade/paste-gradient.tsx'),
   () => import('./stations/fade/settings/whole-gradient.tsx'),
-  () => import('./stations/grow/growth/curve-charts.tsx'),
   () => import('./stations/check/board/pair-axis.tsx'),
   () => import('./stations/check/repair/ways-list.tsx'),
   () => import('./lamp/plane.tsx'),
@@ -27,6 +26,11 @@ export const PARTS = [
   () => import('./links/link-panel.tsx'),
   () => import('./tray/picked-tools.tsx'),
   () => import('./tray/add-color-form.tsx'),
+];
+
+/** What is large: charts, the names of colours, and all that runs in workers, the PDF among it. */
+export const LARGE_PARTS = [
+  () => import('./stations/grow/growth/curve-charts.tsx'),
   async () => (await import('./store/following-names.ts')).fetchNames(),
   async () => (await import('./jobs/run-job.ts')).loadJobsAhead(),
 ];
