@@ -1,22 +1,20 @@
-import { randomUUID } from 'node:crypto';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
-import { previewOf } from '@mint-lamp/core/system/preview';
 import type {
   CommitAnswer,
   ListedProject,
   LoadedProject,
-  News,
   ProjectNews,
   SentCommand,
 } from '@mint-lamp/core/wire/projects';
-import { type DataSource, type EntityManager, IsNull } from 'typeorm';
+import type { DataSource } from 'typeorm';
 import { commitGroup, type GroupResult } from './commit.ts';
 import { CommitQueue, type Waiting } from './commit-queue.ts';
 import { documentAt, isSnapshotDue, newestSnapshot, writeSnapshot } from './documents.ts';
-import { Project, type ProjectRow, Snapshot } from './entities.ts';
+import { Project } from './entities.ts';
 import { type KnownDocument, KnownDocuments, knownWritten } from './known-documents.ts';
-import { entriesBetween, logSizeTo } from './log.ts';
+import { createProject, listProjects } from './listed-projects.ts';
+import { newsOf } from './news.ts';
 import { removeForNow, there } from './removed-projects.ts';
 import { SchemaVersionAhead } from './schema-version-ahead.ts';
 
@@ -40,11 +38,6 @@ export interface ProjectStore {
   settled(): Promise<void>;
 }
 
-/** News up to so many characters are not held against the size of the document. */
-const SHORT_NEWS = 20_000;
-/** What an entry takes on the wire besides its command. */
-const ENTRY_FRAME = 80;
-
 /**
  * Projects in PostgreSQL. The log of commands is the truth; a snapshot of the document now and then keeps reading
  * short, and what this process remembers of documents keeps an edit at the cost of its commands.
@@ -57,28 +50,6 @@ export function projectStore(source: DataSource): ProjectStore {
     const row = await read();
     // What this process knows may be newer than a row that was read while it was being committed.
     return row && (memory.get(id)?.revision ?? 0) > row.revision ? read() : row;
-  };
-
-  /** The entries since a revision, or the document where that is shorter. */
-  const newsOf = async (
-    manager: EntityManager,
-    id: string,
-    logSize: number,
-    now: KnownDocument,
-    since: number,
-  ): Promise<News> => {
-    const { revision, recent, document } = now;
-    if (since >= revision) return { kind: 'entries', entries: [] };
-    const first = recent[0]?.entry.revision ?? Number.POSITIVE_INFINITY;
-    const before = since === 0 ? 0 : recent[since - first]?.sizeTo;
-    const size =
-      logSize - (before ?? (await logSizeTo(manager, id, since))) + (revision - since) * ENTRY_FRAME;
-    if (size > SHORT_NEWS && size > JSON.stringify(document).length) return { kind: 'document', document };
-    const sized =
-      first <= since + 1
-        ? recent.slice(since + 1 - first)
-        : await entriesBetween(manager, id, since + 1, revision);
-    return { kind: 'entries', entries: sized.map(({ entry }) => entry) };
   };
 
   const keepSnapshot = (id: string, known: KnownDocument) => {
@@ -119,34 +90,8 @@ export function projectStore(source: DataSource): ProjectStore {
   };
   const queue = new CommitQueue(commitTogether);
 
-  /** Works out the previews that an update has left to be made. */
-  const withPreview = async (row: ProjectRow): Promise<ProjectRow> => {
-    if (row.preview || row.version > DOCUMENT_VERSION) return row;
-    const { document } = await documentAt(source.manager, row, memory);
-    const preview = previewOf(document);
-    // When it was last changed is no news of this.
-    await source
-      .createQueryBuilder()
-      .update(Project)
-      .set({ preview, updatedAt: () => 'updated_at' })
-      .where({ id: row.id, revision: row.revision })
-      .execute();
-    return { ...row, preview };
-  };
-
   return {
-    async list(ownerId) {
-      const rows = await source
-        .getRepository(Project)
-        .find({ where: { ownerId, removedAt: IsNull() }, order: { updatedAt: 'DESC', id: 'ASC' } });
-      const listed: ListedProject[] = [];
-      for (const row of rows) {
-        const { id, name, revision, updatedAt, preview } = await withPreview(row);
-        const shown = preview ?? { families: [], themes: [] };
-        listed.push({ id, name, revision, updatedAt: updatedAt.toISOString(), preview: shown });
-      }
-      return listed;
-    },
+    list: (ownerId) => listProjects(source, memory, ownerId),
 
     async find(ownerId, id) {
       const row = await rowOf(ownerId, id);
@@ -164,24 +109,7 @@ export function projectStore(source: DataSource): ProjectStore {
       return row ? row.revision : null;
     },
 
-    create: (ownerId, document, id = randomUUID()) =>
-      source.transaction(async (manager) => {
-        const { version, name } = document;
-        await manager.getRepository(Project).insert({
-          id,
-          ownerId,
-          revision: 0,
-          head: null,
-          logSize: '0',
-          version,
-          name,
-          preview: previewOf(document) as never,
-        });
-        await manager
-          .getRepository(Snapshot)
-          .insert({ projectId: id, revision: 0, version, document: document as never });
-        return { id, revision: 0, document };
-      }),
+    create: (ownerId, document, id) => createProject(source, ownerId, document, id),
 
     async remove(ownerId, id) {
       memory.delete(id);

@@ -31,20 +31,88 @@ function Pages() {
   );
 }
 
-/** What a first system is made of, changed part by part, with its reasons; the sheet below shows it meanwhile. */
-export function FirstBar({ proposed }: { proposed: ProposedSystem }) {
+function ItsColors({ proposed: { draft, set, colors } }: { proposed: ProposedSystem }) {
   const tray = useDocumentPart('tray');
-  const themes = useDocumentPart('themes');
-  const [refused, setRefused] = useState<string | null>(null);
-  const next = useFocusOnce<HTMLButtonElement>();
-  const { draft, set, colors, first, leave } = proposed;
-  const places = colors.map(({ name }, i) => ({ value: String(i), label: name }));
   const toggle = (id: string) => {
     const swatches = draft.swatches.includes(id)
       ? draft.swatches.filter((one) => one !== id)
       : [...draft.swatches, id];
     set({ swatches, leads: 0, accent: null });
   };
+  return (
+    <fieldset aria-label="Its colours" className="flex flex-wrap gap-x-3 gap-y-1">
+      {tray.slice(0, 24).map(({ id, name, color }) => {
+        const on = draft.swatches.includes(id);
+        return (
+          <label key={id} className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              checked={on}
+              disabled={!on && colors.length >= MOST_FIRST_COLORS}
+              onChange={() => toggle(id)}
+            />
+            <ColorChip css={color} className="size-4" />
+            {name}
+          </label>
+        );
+      })}
+    </fieldset>
+  );
+}
+
+function Settings({ proposed: { draft, set, colors } }: { proposed: ProposedSystem }) {
+  const places = colors.map(({ name }, i) => ({ value: String(i), label: name }));
+  return (
+    <div className="grid grid-cols-2 items-end gap-x-3 gap-y-2">
+      <Choice
+        label="Leads"
+        value={String(draft.leads)}
+        options={places}
+        onChange={(at) =>
+          set({ leads: Number(at), accent: draft.accent === Number(at) ? null : draft.accent })
+        }
+      />
+      <Choice
+        label="Accent"
+        value={draft.accent === null ? 'none' : String(draft.accent)}
+        options={[
+          { value: 'none', label: 'none' },
+          ...places.filter(({ value }) => value !== String(draft.leads)),
+        ]}
+        onChange={(at) => set({ accent: at === 'none' ? null : Number(at) })}
+      />
+      <div>
+        <span className="block text-sm text-quiet">Calm</span>
+        <div className="flex h-8 items-center">
+          <Track
+            label="Calm"
+            value={draft.calm * 100}
+            min={0}
+            max={100}
+            step={10}
+            background="var(--surface-sunken)"
+            valueText={`${Math.round(draft.calm * 100)} %`}
+            onPreview={() => {}}
+            onCommit={(calm) => set({ calm: calm / 100 })}
+          />
+        </div>
+      </div>
+      <Choice
+        label="Contrast of text"
+        value={draft.level}
+        options={LEVELS}
+        onChange={(level) => set({ level })}
+      />
+    </div>
+  );
+}
+
+/** What a first system is made of, changed part by part, with its reasons; the sheet below shows it meanwhile. */
+export function FirstBar({ proposed }: { proposed: ProposedSystem }) {
+  const themes = useDocumentPart('themes');
+  const [refused, setRefused] = useState<string | null>(null);
+  const next = useFocusOnce<HTMLButtonElement>();
+  const { draft, set, first, leave } = proposed;
   const take = () => {
     const reason = proposed.take();
     setRefused(reason);
@@ -76,66 +144,10 @@ export function FirstBar({ proposed }: { proposed: ProposedSystem }) {
           Leave it
         </Button>
       </div>
-      <fieldset aria-label="Its colours" className="flex flex-wrap gap-x-3 gap-y-1">
-        {tray.slice(0, 24).map(({ id, name, color }) => {
-          const on = draft.swatches.includes(id);
-          return (
-            <label key={id} className="flex items-center gap-1.5">
-              <input
-                type="checkbox"
-                checked={on}
-                disabled={!on && colors.length >= MOST_FIRST_COLORS}
-                onChange={() => toggle(id)}
-              />
-              <ColorChip css={color} className="size-4" />
-              {name}
-            </label>
-          );
-        })}
-      </fieldset>
+      <ItsColors proposed={proposed} />
       <div className="grid grid-cols-[1fr_auto] gap-5">
         <div className="flex min-w-0 flex-col gap-2">
-          <div className="grid grid-cols-2 items-end gap-x-3 gap-y-2">
-            <Choice
-              label="Leads"
-              value={String(draft.leads)}
-              options={places}
-              onChange={(at) =>
-                set({ leads: Number(at), accent: draft.accent === Number(at) ? null : draft.accent })
-              }
-            />
-            <Choice
-              label="Accent"
-              value={draft.accent === null ? 'none' : String(draft.accent)}
-              options={[
-                { value: 'none', label: 'none' },
-                ...places.filter(({ value }) => value !== String(draft.leads)),
-              ]}
-              onChange={(at) => set({ accent: at === 'none' ? null : Number(at) })}
-            />
-            <div>
-              <span className="block text-sm text-quiet">Calm</span>
-              <div className="flex h-8 items-center">
-                <Track
-                  label="Calm"
-                  value={draft.calm * 100}
-                  min={0}
-                  max={100}
-                  step={10}
-                  background="var(--surface-sunken)"
-                  valueText={`${Math.round(draft.calm * 100)} %`}
-                  onPreview={() => {}}
-                  onCommit={(calm) => set({ calm: calm / 100 })}
-                />
-              </div>
-            </div>
-            <Choice
-              label="Contrast of text"
-              value={draft.level}
-              options={LEVELS}
-              onChange={(level) => set({ level })}
-            />
-          </div>
+          <Settings proposed={proposed} />
           <PartChoice parts={draft.parts} always={['page', 'text']} onChange={(parts) => set({ parts })} />
         </div>
         {first && <Pages />}

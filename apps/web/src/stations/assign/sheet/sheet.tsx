@@ -1,6 +1,7 @@
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { Link } from '@mint-lamp/core/document/links/link';
 import { writeGroup } from '@mint-lamp/core/document/naming/role-name';
+import type { Role } from '@mint-lamp/core/document/roles/role';
 import clsx from 'clsx';
 import { useCallback, useMemo, useRef } from 'react';
 import { toast } from 'sonner';
@@ -13,7 +14,7 @@ import { BlockBar } from './block-bar.tsx';
 import { GroupHeading } from './group-heading.tsx';
 import { movedRow } from './moved-row.ts';
 import { RackDrawer } from './rack-drawer.tsx';
-import { roleRows } from './role-rows.ts';
+import { type RoleRow, roleRows } from './role-rows.ts';
 import { SheetHead } from './sheet-head.tsx';
 import { COLUMN_WIDTH, NAME_WIDTH, pageOf, rowId, SheetRow } from './sheet-row.tsx';
 import { useBlockEdits } from './use-block-edits.ts';
@@ -29,27 +30,9 @@ interface SheetProps {
   still: boolean;
 }
 
-/**
- * Roles × themes, each theme's column a page of that theme: surfaces run through it, text stands on the ground that it
- * meets, lines are lines. The theme that is switched on is marked; a press on another's name switches it on.
- */
-export function Sheet({ open, proposed, still: isStill }: SheetProps) {
-  const roles = useDocumentPart('roles');
-  const themes = useDocumentPart('themes');
-  const system = useSystem();
-  const { theme: current } = useTheme();
+/** Puts roles and groups elsewhere, by their places in the list. */
+function useMovingRows(roles: readonly Role[], items: readonly RoleRow[]) {
   const { edit } = useEditing();
-  const [folded, fold] = useFolded();
-  const still = isStill || proposed !== null;
-  const items = useMemo(() => roleRows(roles, folded), [roles, folded]);
-  const shown = useMemo(() => items.flatMap((row) => (row.kind === 'role' ? [row.key] : [])), [items]);
-  const columns = useMemo(() => themes.map(({ id }) => id), [themes]);
-  const picking = useCellPicking(shown, columns);
-  const edits = useBlockEdits();
-  const actions = useCellActions(picking, edits, shown, columns);
-  const colors = themes.map(({ id }) => pageOf(system, system.themes.get(id)!));
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the same object while the pages stay as they are
-  const pages = useMemo(() => colors, [colors.join(' ')]);
   const latest = useRef({ roles, items });
   latest.current = { roles, items };
   const move = useCallback(
@@ -73,6 +56,36 @@ export function Sheet({ open, proposed, still: isStill }: SheetProps) {
     },
     [move],
   );
+  return { move, stepGroup };
+}
+
+/** The colour of each theme's page: the same list as long as the pages stay as they are. */
+function usePages(): readonly string[] {
+  const themes = useDocumentPart('themes');
+  const system = useSystem();
+  const colors = themes.map(({ id }) => pageOf(system, system.themes.get(id)!));
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the same object while the pages stay as they are
+  return useMemo(() => colors, [colors.join(' ')]);
+}
+
+/**
+ * Roles × themes, each theme's column a page of that theme: surfaces run through it, text stands on the ground that it
+ * meets, lines are lines. The theme that is switched on is marked; a press on another's name switches it on.
+ */
+export function Sheet({ open, proposed, still: isStill }: SheetProps) {
+  const roles = useDocumentPart('roles');
+  const themes = useDocumentPart('themes');
+  const { theme: current } = useTheme();
+  const [folded, fold] = useFolded();
+  const still = isStill || proposed !== null;
+  const items = useMemo(() => roleRows(roles, folded), [roles, folded]);
+  const shown = useMemo(() => items.flatMap((row) => (row.kind === 'role' ? [row.key] : [])), [items]);
+  const columns = useMemo(() => themes.map(({ id }) => id), [themes]);
+  const picking = useCellPicking(shown, columns);
+  const edits = useBlockEdits();
+  const actions = useCellActions(picking, edits, shown, columns);
+  const pages = usePages();
+  const { move, stepGroup } = useMovingRows(roles, items);
   const { list, rows, before, after, measure } = useLongList<HTMLTableSectionElement>({
     count: items.length,
     estimate: 36,
@@ -98,6 +111,48 @@ export function Sheet({ open, proposed, still: isStill }: SheetProps) {
     : [-1, -1];
   const { inside, first, last } = useColumnsInView<HTMLDivElement>(themes.length, COLUMN_WIDTH, NAME_WIDTH);
   const whole = last - first + 1 === themes.length;
+  /** A row of the sheet: the heading of a group, or a role with its cells. */
+  const row = (i: number) => {
+    const item = items[i]!;
+    if (item.kind === 'group')
+      return (
+        <GroupHeading
+          key={item.key}
+          measure={measure}
+          index={i}
+          row={item}
+          folded={folded.has(item.group.join('.'))}
+          pages={pages}
+          first={first}
+          last={last}
+          onFold={fold}
+          onMove={move}
+          onStep={stepGroup}
+          still={still}
+        />
+      );
+    const isPicked = pickedRoles.has(item.key);
+    return (
+      <SheetRow
+        key={item.key}
+        measure={measure}
+        index={i}
+        role={item.role}
+        themes={themes}
+        first={first}
+        last={last}
+        lit={item.key === open}
+        pickedFrom={isPicked ? pickedFrom : -1}
+        pickedTo={isPicked ? pickedTo : -1}
+        actions={actions}
+        onMove={move}
+        column={proposed?.column ?? null}
+        still={still}
+        isLeft={proposed?.left.has(item.role.id) ?? false}
+        onToggle={proposed?.toggle ?? null}
+      />
+    );
+  };
   const empty = (height: number) =>
     height > 0 && (
       <tr aria-hidden>
@@ -125,47 +180,7 @@ export function Sheet({ open, proposed, still: isStill }: SheetProps) {
           <SortableContext items={order} strategy={verticalListSortingStrategy}>
             <tbody ref={list}>
               {empty(before)}
-              {rows.map((i) => {
-                const item = items[i]!;
-                if (item.kind === 'group')
-                  return (
-                    <GroupHeading
-                      key={item.key}
-                      measure={measure}
-                      index={i}
-                      row={item}
-                      folded={folded.has(item.group.join('.'))}
-                      pages={pages}
-                      first={first}
-                      last={last}
-                      onFold={fold}
-                      onMove={move}
-                      onStep={stepGroup}
-                      still={still}
-                    />
-                  );
-                const isPicked = pickedRoles.has(item.key);
-                return (
-                  <SheetRow
-                    key={item.key}
-                    measure={measure}
-                    index={i}
-                    role={item.role}
-                    themes={themes}
-                    first={first}
-                    last={last}
-                    lit={item.key === open}
-                    pickedFrom={isPicked ? pickedFrom : -1}
-                    pickedTo={isPicked ? pickedTo : -1}
-                    actions={actions}
-                    onMove={move}
-                    column={proposed?.column ?? null}
-                    still={still}
-                    isLeft={proposed?.left.has(item.role.id) ?? false}
-                    onToggle={proposed?.toggle ?? null}
-                  />
-                );
-              })}
+              {rows.map(row)}
               {empty(after)}
             </tbody>
           </SortableContext>

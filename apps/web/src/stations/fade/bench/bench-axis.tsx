@@ -38,45 +38,13 @@ const LABELS = [
 /** The strip, the gradient drawn straight from 0 to 100 %, and below it on the same axis its profile, with the posts in both. */
 export function BenchAxis({ resolved, openStop, straight, length, along, under }: BenchAxisProps) {
   const { gradient, stops, colors } = resolved;
-  const { add, commandOf } = useAddStop(resolved);
-  const { preview } = useEditing();
   const samples = useMemo(() => (straight ? samplesAlong(straight) : []), [straight]);
   const places = stops.map((stop) => Math.round(percentOf(stop.places[0], length) * 100) / 100);
-  const placeIn = (box: DOMRect, at: Pointed) =>
-    Math.round(clamp(shareAcross(box, at) * 100, 0, 100) * 10) / 10;
-  // A press adds a stop where it is; a drag carries the colour from where it began to where it ends.
-  const { pointer } = useDrag({
-    grip(element, at) {
-      const box = element.getBoundingClientRect();
-      return { box, from: placeIn(box, at) };
-    },
-    at: ({ box, from }, to) => ({ from, to: placeIn(box, to) }),
-    from: CARRIED_PX,
-    same: sameJson,
-    show: (carried) => preview(carried && commandOf(carried.to, carried.from)),
-    make: ({ from, to }) => add(to, from),
-    onPress: ({ from }, moved) => {
-      if (!moved) add(from, from);
-    },
-    says: ({ to }) => `A stop at ${to} %`,
-  });
+  const pointer = useTaking(resolved);
   return (
     <figure aria-label="Strip and profile: lightness, chroma and hue along the gradient" className="m-0">
       <div className="grid grid-cols-[48px_1fr]">
-        <div aria-hidden className="text-right text-xs text-quiet">
-          <div style={{ height: STRIP + LANE.gap }} />
-          {LABELS.map(({ lane, says, height }) => (
-            <div
-              key={lane}
-              className="flex flex-col justify-between pr-1.5"
-              style={{ height, marginBottom: LANE.gap }}
-            >
-              <span>{lane === 'lightness' ? '100' : '0.4'}</span>
-              <span>{says}</span>
-              <span>0</span>
-            </div>
-          ))}
-        </div>
+        <LaneLabels />
         <div className="mr-2">
           <PostMenu gradient={gradient.id}>
             <div data-axis className="relative">
@@ -126,44 +94,90 @@ export function BenchAxis({ resolved, openStop, straight, length, along, under }
           </div>
         </div>
       </div>
-      <figcaption className="flex gap-4 pl-12 text-sm text-quiet">
-        <span>
-          <span aria-hidden className="mr-1.5 inline-block w-5 border-t-2 border-main align-middle" />
-          lightness
-        </span>
-        <span>
-          <span
-            aria-hidden
-            className="mr-1.5 inline-block w-5 border-t-2 border-dashed border-main align-middle"
-          />
-          chroma
-        </span>
-        <span>
-          <span
-            aria-hidden
-            className="mr-1.5 inline-block w-5 border-t-3 border-dotted border-main align-middle"
-          />
-          hue, once round
-        </span>
-        {along && (
-          <>
-            <span>
-              <span
-                aria-hidden
-                className="mr-1.5 inline-block h-[5px] w-5 rounded-full bg-main align-middle"
-              />
-              the text passes
-            </span>
-            <span>
-              <span
-                aria-hidden
-                className="mr-1.5 inline-block h-3 w-5 rounded-[3px] border border-control bg-pressed align-middle"
-              />
-              under its box
-            </span>
-          </>
-        )}
-      </figcaption>
+      <Legend isTried={along !== null} />
     </figure>
+  );
+}
+
+/** A press adds a stop where it is; a drag carries the colour from where it began to where it ends. */
+function useTaking(resolved: ResolvedGradient) {
+  const { add, commandOf } = useAddStop(resolved);
+  const { preview } = useEditing();
+  const placeIn = (box: DOMRect, at: Pointed) =>
+    Math.round(clamp(shareAcross(box, at) * 100, 0, 100) * 10) / 10;
+  const { pointer } = useDrag({
+    grip(element, at) {
+      const box = element.getBoundingClientRect();
+      return { box, from: placeIn(box, at) };
+    },
+    at: ({ box, from }, to) => ({ from, to: placeIn(box, to) }),
+    from: CARRIED_PX,
+    same: sameJson,
+    show: (carried) => preview(carried && commandOf(carried.to, carried.from)),
+    make: ({ from, to }) => add(to, from),
+    onPress: ({ from }, moved) => {
+      if (!moved) add(from, from);
+    },
+    says: ({ to }) => `A stop at ${to} %`,
+  });
+  return pointer;
+}
+
+function LaneLabels() {
+  return (
+    <div aria-hidden className="text-right text-xs text-quiet">
+      <div style={{ height: STRIP + LANE.gap }} />
+      {LABELS.map(({ lane, says, height }) => (
+        <div
+          key={lane}
+          className="flex flex-col justify-between pr-1.5"
+          style={{ height, marginBottom: LANE.gap }}
+        >
+          <span>{lane === 'lightness' ? '100' : '0.4'}</span>
+          <span>{says}</span>
+          <span>0</span>
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function Legend({ isTried }: { isTried: boolean }) {
+  return (
+    <figcaption className="flex gap-4 pl-12 text-sm text-quiet">
+      <span>
+        <span aria-hidden className="mr-1.5 inline-block w-5 border-t-2 border-main align-middle" />
+        lightness
+      </span>
+      <span>
+        <span
+          aria-hidden
+          className="mr-1.5 inline-block w-5 border-t-2 border-dashed border-main align-middle"
+        />
+        chroma
+      </span>
+      <span>
+        <span
+          aria-hidden
+          className="mr-1.5 inline-block w-5 border-t-3 border-dotted border-main align-middle"
+        />
+        hue, once round
+      </span>
+      {isTried && (
+        <>
+          <span>
+            <span aria-hidden className="mr-1.5 inline-block h-[5px] w-5 rounded-full bg-main align-middle" />
+            the text passes
+          </span>
+          <span>
+            <span
+              aria-hidden
+              className="mr-1.5 inline-block h-3 w-5 rounded-[3px] border border-control bg-pressed align-middle"
+            />
+            under its box
+          </span>
+        </>
+      )}
+    </figcaption>
   );
 }

@@ -1,17 +1,11 @@
-import type { MergedColor } from '@mint-lamp/core/color/find';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { useEffect, useState } from 'react';
 import { addressOf } from '../../../addresses.ts';
-import { useJob } from '../../../jobs/use-job.ts';
 import type { FoundInText } from '../../../jobs/work/find-colors.ts';
-import { newSwatches } from '../../../kinds/tray/new-swatches.ts';
-import { useEditing } from '../../../store/editing.ts';
-import { selectProject, useProjectDocument } from '../../../store/selectors.ts';
+import { selectProject } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { ofTab } from '../../../storing/storage.ts';
 import { Button } from '../../../ui/button.tsx';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
-import { useGradually } from '../../../ui/use-gradually.ts';
 import { GatherHeader } from '../gather-header.tsx';
 import { TakeFiles } from '../pictures/take-files.tsx';
 import { SheetProposal } from '../sheet/sheet-proposal.tsx';
@@ -20,13 +14,13 @@ import { FoundTile } from './found-tile.tsx';
 import { NearCodes } from './near-codes.tsx';
 import { PasteArea } from './paste-area.tsx';
 import { SheetOffer } from './sheet-offer.tsx';
+import { useCollecting } from './use-collecting.ts';
+import { useFoundInText } from './use-found-in-text.ts';
 import { usePasteAnywhere } from './use-paste-anywhere.ts';
 
 const EXAMPLE = `Hi! Our funnel is painted #E2552B and the water on the posters is rgb(11 95 107).
 Notices: delayed hsl(42 79% 49%), cancelled #B8234A. The letterhead says #0B5F6 …
 Oh, and linen for the background.`;
-
-const NOTHING: FoundInText = { found: [], near: [], beyond: 0, gradients: [], isSheet: false };
 
 /** What is typed stays while the tab is open, also when another station is visited. */
 function useDraft(projectId: string) {
@@ -47,56 +41,13 @@ function useDraft(projectId: string) {
 export default function TextSource({ view }: { view: string | null }) {
   const asSystem = view === 'system';
   const id = useAppSelector((state) => selectProject(state).id);
-  const { tray } = useProjectDocument();
-  const { edit } = useEditing();
   const [text, setText] = useDraft(id);
   usePasteAnywhere(setText);
-  const [merge, setMerge] = useState(false);
-  /** Colours that are taken in though they are not to begin with, or the other way round. */
-  const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
-  const job = useJob('findColors', text.trim() ? text : null);
-  const result = (text.trim() && job.result) || NOTHING;
-  const searching = job.busy;
-  const merging = useJob('mergeTwins', merge && result.found.length ? result.found : null);
-  const merged = merge ? merging.result : null;
-  const shown = useMemo(
-    () => merged ?? result.found.map((item) => ({ ...item, twins: [] as string[] })),
-    [merged, result],
-  );
-  const drawn = useGradually(shown);
-  const inTray = new Set(tray.map((swatch) => swatch.color));
-  // A name in prose may be no colour at all: it is listed, and taken when it is pressed.
-  const isChosen = (item: MergedColor) => item.inProse === turned.has(item.color);
+  const found = useFoundInText(text);
+  const { merge, setMerge, result, searching, shown, drawn, isChosen, toggle, reading, system, faults } =
+    found;
+  const { inTray, collect, onCollect } = useCollecting();
   const chosen = shown.filter((item) => isChosen(item) && !inTray.has(item.color));
-  const reading = useJob('readSheet', result.isSheet ? text : null);
-  const system = result.isSheet ? reading.result : null;
-
-  const collect = (colors: readonly string[]) => {
-    const fresh = colors.filter((color) => !inTray.has(color));
-    if (!fresh.length) {
-      toast('They are in the tray already.');
-      return;
-    }
-    const commands = newSwatches(fresh).map((swatch) => ({ type: 'addSwatch' as const, swatch }));
-    const label = commands.length === 1 ? 'collect 1 colour' : `collect ${commands.length} colours`;
-    if (edit({ type: 'batch', label, commands }))
-      toast(
-        `${commands.length === 1 ? 'One colour is' : `${commands.length} colours are`} in the tray below`,
-      );
-  };
-  /** The same function for as long as the view is there, so that what has not changed is not drawn again. */
-  const latest = useRef(collect);
-  latest.current = collect;
-  const onCollect = useCallback((colors: readonly string[]) => latest.current(colors), []);
-  const toggle = useCallback(
-    (color: string) =>
-      setTurned((old) => {
-        const next = new Set(old);
-        if (!next.delete(color)) next.add(color);
-        return next;
-      }),
-    [],
-  );
 
   if (asSystem && system)
     return (
@@ -130,12 +81,13 @@ export default function TextSource({ view }: { view: string | null }) {
           aria-busy={searching || drawn.length < shown.length}
           className="min-w-0"
         >
-          {job.fault && <Failure fault={job.fault} onAgain={job.again} />}
-          {merging.fault && <Failure fault={merging.fault} onAgain={merging.again} />}
+          {faults.map(({ fault, again }) => (
+            <Failure key={fault} fault={fault} onAgain={again} />
+          ))}
           <p role="status" className="mb-2 text-quiet">
             {summary(searching, text, result, shown.length)}
           </p>
-          {text.trim() && !job.fault ? (
+          {text.trim() && !found.fault ? (
             <>
               {reading.fault && <Failure fault={reading.fault} onAgain={reading.again} />}
               <SheetOffer
@@ -163,13 +115,7 @@ export default function TextSource({ view }: { view: string | null }) {
               />
             </>
           ) : (
-            <EmptyState title="Colours appear here as you paste">
-              Hex with or without #, names, rgb, hsl, hwb, lab, lch, oklab, oklch and color() are understood.
-              Mistyped codes are shown with corrections.
-              <p className="mt-3">
-                <Button onClick={() => setText(EXAMPLE)}>Try an example</Button>
-              </p>
-            </EmptyState>
+            <NothingYet onExample={() => setText(EXAMPLE)} />
           )}
         </section>
       </div>
@@ -191,4 +137,16 @@ function summary(
     : '';
   const more = beyond ? `; ${beyond.toLocaleString('en-GB')} more, further down, are left out` : '';
   return `${found.length} ${found.length === 1 ? 'colour' : 'colours'} found${merged}${doubts}${more}`;
+}
+
+function NothingYet({ onExample }: { onExample: () => void }) {
+  return (
+    <EmptyState title="Colours appear here as you paste">
+      Hex with or without #, names, rgb, hsl, hwb, lab, lch, oklab, oklch and color() are understood. Mistyped
+      codes are shown with corrections.
+      <p className="mt-3">
+        <Button onClick={onExample}>Try an example</Button>
+      </p>
+    </EmptyState>
+  );
 }

@@ -112,59 +112,7 @@ export const FollowChoice = memo(function FollowChoice({ id, name, follows }: Fo
                 onChange={(other) => set({ ...follows, family: other })}
               />
             )}
-            {follows?.by === 'turn' && (
-              <>
-                <div className="flex flex-wrap gap-1">
-                  {TURNS.map(({ turn, label }) => (
-                    <Button
-                      key={turn}
-                      small
-                      aria-pressed={follows.turn === turn}
-                      className={follows.turn === turn ? 'ring-2 ring-main' : ''}
-                      onClick={() => set({ ...follows, turn })}
-                    >
-                      {label}
-                    </Button>
-                  ))}
-                </div>
-                <Setting
-                  {...TURN}
-                  value={follows.turn}
-                  onPreview={(turn) => look({ ...follows, turn })}
-                  onCommit={(turn) => set({ ...follows, turn })}
-                />
-                <Setting
-                  {...LIGHTER}
-                  value={follows.lightness}
-                  onPreview={(lightness) => look({ ...follows, lightness })}
-                  onCommit={(lightness) => set({ ...follows, lightness })}
-                />
-              </>
-            )}
-            {follows?.by === 'between' && (
-              <>
-                <Choice
-                  label="Second family"
-                  value={follows.other}
-                  options={options}
-                  onChange={(other) => set({ ...follows, other })}
-                />
-                <Setting
-                  {...SHARE}
-                  value={follows.share}
-                  onPreview={(share) => look({ ...follows, share })}
-                  onCommit={(share) => set({ ...follows, share })}
-                />
-              </>
-            )}
-            {follows?.by === 'tint' && (
-              <Setting
-                {...CHROMA}
-                value={follows.chroma}
-                onPreview={(chroma) => look({ ...follows, chroma })}
-                onCommit={(chroma) => set({ ...follows, chroma })}
-              />
-            )}
+            {follows && <Settings {...{ follows, options, look, set }} />}
             {fault && (
               <p role="alert" className="text-sm text-fail">
                 {fault}
@@ -192,6 +140,77 @@ export const FollowChoice = memo(function FollowChoice({ id, name, follows }: Fo
     </div>
   );
 });
+
+interface SettingsProps<F extends Following = Following> {
+  follows: F;
+  /** Families that can be followed. */
+  options: readonly { readonly value: string; readonly label: string }[];
+  look: (next: Following) => void;
+  set: (next: Following) => void;
+}
+
+/** How it follows: each way of following has settings of its own. */
+function Settings({ follows, ...rest }: SettingsProps) {
+  const { look, set, options } = rest;
+  if (follows.by === 'turn') return <TurnSettings follows={follows} {...rest} />;
+  if (follows.by === 'tint')
+    return (
+      <Setting
+        {...CHROMA}
+        value={follows.chroma}
+        onPreview={(chroma) => look({ ...follows, chroma })}
+        onCommit={(chroma) => set({ ...follows, chroma })}
+      />
+    );
+  return (
+    <>
+      <Choice
+        label="Second family"
+        value={follows.other}
+        options={options}
+        onChange={(other) => set({ ...follows, other })}
+      />
+      <Setting
+        {...SHARE}
+        value={follows.share}
+        onPreview={(share) => look({ ...follows, share })}
+        onCommit={(share) => set({ ...follows, share })}
+      />
+    </>
+  );
+}
+
+function TurnSettings({ follows, look, set }: SettingsProps<Extract<Following, { by: 'turn' }>>) {
+  return (
+    <>
+      <div className="flex flex-wrap gap-1">
+        {TURNS.map(({ turn, label }) => (
+          <Button
+            key={turn}
+            small
+            aria-pressed={follows.turn === turn}
+            className={follows.turn === turn ? 'ring-2 ring-main' : ''}
+            onClick={() => set({ ...follows, turn })}
+          >
+            {label}
+          </Button>
+        ))}
+      </div>
+      <Setting
+        {...TURN}
+        value={follows.turn}
+        onPreview={(turn) => look({ ...follows, turn })}
+        onCommit={(turn) => set({ ...follows, turn })}
+      />
+      <Setting
+        {...LIGHTER}
+        value={follows.lightness}
+        onPreview={(lightness) => look({ ...follows, lightness })}
+        onCommit={(lightness) => set({ ...follows, lightness })}
+      />
+    </>
+  );
+}
 
 /** The families that follow one, directly or through others: it cannot follow them. */
 function followingAll(families: readonly Family[], id: string): ReadonlySet<string> {

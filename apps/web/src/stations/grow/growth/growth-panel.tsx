@@ -1,4 +1,5 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
+import type { Command } from '@mint-lamp/core/document/commands/command';
 import type { FamilyGrowth } from '@mint-lamp/core/document/links/growth-ground';
 import { grownOf } from '@mint-lamp/core/edits/families/family-edits';
 import { usesOfFamily } from '@mint-lamp/core/edits/links/relink';
@@ -70,6 +71,56 @@ export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground, g
           As usual
         </Button>
       </div>
+      <KindSettings {...{ family, growth, grownOn, command, onPreview, onCommit, tryEdit }} />
+      <div className="flex items-end gap-2">
+        <TextField
+          label="Shades"
+          value={String(growth.labels.length)}
+          mono
+          onCommit={setCount}
+          className="w-16"
+        />
+        <TextField
+          label="Labels, light to dark"
+          value={growth.labels.join(' ')}
+          mono
+          className="flex-1"
+          onCommit={(text) => {
+            const labels = wordsOf(text.replaceAll(',', ' '));
+            const fault = faultOfLabels(labels, growth.kind === 'drawn' ? growth.labels.length : null);
+            if (!fault) onCommit(relabelled(growth, labels, own));
+            return fault;
+          }}
+        />
+      </div>
+      <Button
+        small
+        look="quiet"
+        className="self-end"
+        title="The first label becomes the last: what points to a label finds the shade at the other end"
+        onClick={() => onCommit({ ...growth, labels: [...growth.labels].reverse() })}
+      >
+        Turn the labels round
+      </Button>
+    </section>
+  );
+});
+
+interface KindSettingsProps {
+  family: string;
+  growth: FamilyGrowth;
+  grownOn: string | null;
+  command: (next: FamilyGrowth) => Command;
+  onPreview: (next: FamilyGrowth) => void;
+  onCommit: (next: FamilyGrowth) => void;
+  tryEdit: (command: Command) => string | null;
+}
+
+/** What a growth has to be set besides its shades: each kind something else. */
+function KindSettings(props: KindSettingsProps) {
+  const { family, growth, grownOn, command, onPreview, onCommit, tryEdit } = props;
+  return (
+    <>
       {growth.kind === 'lightness' &&
         LIGHTNESS.map(({ key, ...range }) => (
           <Setting
@@ -122,39 +173,9 @@ export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground, g
           Every step has its own place: drag the points of the curves, or move them with the arrow keys.
         </p>
       )}
-      <div className="flex items-end gap-2">
-        <TextField
-          label="Shades"
-          value={String(growth.labels.length)}
-          mono
-          onCommit={setCount}
-          className="w-16"
-        />
-        <TextField
-          label="Labels, light to dark"
-          value={growth.labels.join(' ')}
-          mono
-          className="flex-1"
-          onCommit={(text) => {
-            const labels = wordsOf(text.replaceAll(',', ' '));
-            const fault = faultOfLabels(labels, growth.kind === 'drawn' ? growth.labels.length : null);
-            if (!fault) onCommit(relabelled(growth, labels, own));
-            return fault;
-          }}
-        />
-      </div>
-      <Button
-        small
-        look="quiet"
-        className="self-end"
-        title="The first label becomes the last: what points to a label finds the shade at the other end"
-        onClick={() => onCommit({ ...growth, labels: [...growth.labels].reverse() })}
-      >
-        Turn the labels round
-      </Button>
-    </section>
+    </>
   );
-});
+}
 
 const LIGHTNESS = [
   { key: 'lightest', name: 'Lightest end', min: 50, max: 100, scale: 100, unit: '%', decimals: 1 },
