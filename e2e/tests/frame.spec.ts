@@ -17,7 +17,7 @@ for (const dress of ['light', 'dark'] as const)
     test.setTimeout(180_000);
     await page.emulateMedia({ colorScheme: dress });
     const check = async (view: string) => {
-      await expect(page.locator('html')).toHaveAttribute('data-appearance', dress);
+      await expect(page.locator('html')).toHaveAttribute('data-theme', `${dress}-dress`);
       // Specimens show the designer's own colours, failing ones too: that is what they are for.
       const { violations } = await new AxeBuilder({ page })
         .setLegacyMode()
@@ -120,7 +120,7 @@ test('the keyboard reaches everything: stations, theme, parts, sheet, finder', a
   await expect(page.getByPlaceholder(/^A name, a shade/)).toBeFocused();
   await page.keyboard.type('dark dress');
   await page.keyboard.press('Enter');
-  await expect(page.locator('html')).toHaveAttribute('data-appearance', 'dark');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark-dress');
   await page.keyboard.press('g');
   await expect(page.getByRole('main')).toHaveCSS('background-color', 'rgb(119, 119, 119)');
   // Every focus is seen.

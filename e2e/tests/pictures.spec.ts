@@ -557,7 +557,7 @@ test('axe finds nothing at the pictures, in either dress', async ({ page, stack 
   await openDrawn(page, stack, file);
   const wear = async (dress: 'light' | 'dark') => {
     await page.getByRole('button', { name: `Put on the ${dress} dress` }).click();
-    await expect(page.locator('html')).toHaveAttribute('data-appearance', dress);
+    await expect(page.locator('html')).toHaveAttribute('data-theme', `${dress}-dress`);
   };
   /** All of it in the light dress; in the dark one what is painted otherwise. */
   const check = async (what: string) => {

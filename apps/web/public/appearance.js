@@ -7,5 +7,5 @@
     // Storage is forbidden; the system's preference decides.
   }
   const dark = chosen ? chosen === 'dark' : matchMedia('(prefers-color-scheme: dark)').matches;
-  document.documentElement.dataset.appearance = dark ? 'dark' : 'light';
+  document.documentElement.dataset.theme = dark ? 'dark-dress' : 'light-dress';
 })();

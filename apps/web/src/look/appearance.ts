@@ -1,14 +1,15 @@
-/** The appearance of the application itself, not of the project that is being coloured. */
+/** The appearance of the application itself, not of the project that is being coloured. Its colours are a project of ours
+ * too (`demo/interface.ts`), whose themes are called dresses. */
 export type Appearance = 'light' | 'dark';
 
 const KEY = 'mint-lamp/dress';
 
 export function currentAppearance(): Appearance {
-  return document.documentElement.dataset.appearance === 'dark' ? 'dark' : 'light';
+  return document.documentElement.dataset.theme === 'dark-dress' ? 'dark' : 'light';
 }
 
 export function setAppearance(appearance: Appearance): void {
-  document.documentElement.dataset.appearance = appearance;
+  document.documentElement.dataset.theme = `${appearance}-dress`;
   try {
     localStorage.setItem(KEY, appearance);
   } catch {
