@@ -4,7 +4,7 @@ import { openBench } from './bench/in-browser.ts';
 import { onServer, paste, SKERRY, send } from './support/test.ts';
 
 // npm run screenshots [-- name]: takes the pictures in docs/screenshots anew, each in the state that it is to show.
-const FOLDER = fileURLToPath(new URL('../docs/screenshots', import.meta.url));
+const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 const wanted = process.argv[2] ?? '';
 const { page, stack, close } = await openBench();
 
