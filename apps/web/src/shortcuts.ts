@@ -21,9 +21,10 @@ export const SHORTCUTS = [
   { keys: 'Delete', does: 'Remove the selected stop, marker or tray colour' },
   {
     keys: 'Arrow keys',
-    does: 'Move a base on its rail, a rail among the others, a point of a curve, a stop on its gradient, a place in a picture or on a plane, a slider; Shift for larger steps',
+    does: 'Move a base on its rail, a rail among the others, a point of a curve, a stop on its gradient, a place in a picture or on a plane, a slider; Shift for larger steps. Presses in a row are one edit',
   },
-  { keys: 'Escape', does: 'Give up what is being typed; close a panel' },
+  { keys: 'Shift, Alt', does: 'While something is dragged: finely; without snapping' },
+  { keys: 'Escape', does: 'Give up what is being typed or dragged; close a panel' },
   { keys: '?', does: 'This sheet' },
 ] as const;
 

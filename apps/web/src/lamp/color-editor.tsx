@@ -195,43 +195,57 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
         />
       )}
       {model.channels.map((channel, i) =>
-        showPlane && i < 2 ? null : (
-          <div key={channel.name}>
-            <div className="flex items-center gap-2">
-              <Track
-                label={channel.name}
-                value={values[i]!}
-                min={channel.min}
-                max={channel.max}
-                step={10 ** -channel.decimals}
-                background={trackBackground(model, values, i)}
-                valueText={`${values[i]!.toFixed(channel.decimals)}${channel.unit}`}
-                onPreview={(v) => set(i, v, false)}
-                onCommit={(v) => set(i, v, true)}
-              />
-              <NumberField
-                label={channel.name}
-                hideLabel
-                value={values[i]!}
-                min={channel.min}
-                max={channel.max}
-                decimals={channel.decimals}
-                onCommit={(v) => set(i, v, true)}
-                className="w-17 shrink-0"
-              />
-            </div>
-            <div className="-mt-0.5 text-xs text-quiet">
-              {channel.name}
-              {channel.unit && ` (${channel.unit})`}
-            </div>
-          </div>
-        ),
+        showPlane && i < 2 ? null : <ChannelRow key={channel.name} {...{ model, values, set }} place={i} />,
       )}
       {model.note && <p className="text-xs text-quiet">{model.note}</p>}
       {translucent && <Opacity painted={painted} onSet={setAlpha} />}
     </section>
   );
 });
+
+interface ChannelRowProps {
+  model: (typeof MODELS)[number];
+  values: readonly number[];
+  /** Which of the model's channels. */
+  place: number;
+  set: (channel: number, value: number, final: boolean) => void;
+}
+
+function ChannelRow({ model, values, place, set }: ChannelRowProps) {
+  const { name, min, max, decimals, unit } = model.channels[place]!;
+  const value = values[place]!;
+  return (
+    <div>
+      <div className="flex items-center gap-2">
+        <Track
+          label={name}
+          value={value}
+          min={min}
+          max={max}
+          step={10 ** -decimals}
+          background={trackBackground(model, values, place)}
+          valueText={`${value.toFixed(decimals)}${unit}`}
+          onPreview={(v) => set(place, v, false)}
+          onCommit={(v) => set(place, v, true)}
+        />
+        <NumberField
+          label={name}
+          hideLabel
+          value={value}
+          min={min}
+          max={max}
+          decimals={decimals}
+          onCommit={(v) => set(place, v, true)}
+          className="w-17 shrink-0"
+        />
+      </div>
+      <div className="-mt-0.5 text-xs text-quiet">
+        {name}
+        {unit && ` (${unit})`}
+      </div>
+    </div>
+  );
+}
 
 const Models = memo(function Models({
   chosen,

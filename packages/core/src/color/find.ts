@@ -96,106 +96,151 @@ function bareHexCounts(word: string, before: string): boolean {
   return digit && letter && !/^\d*[ed]\d*$/i.test(word) && word.length === 3;
 }
 
+/** What one token of a text is made of; see {@link TOKEN}. */
+interface Token {
+  readonly text: string;
+  readonly index: number;
+  readonly end: number;
+  /** The letters before and after it; empty at the ends of the text. */
+  readonly before: string;
+  readonly after: string;
+}
+
+type Found = { -readonly [K in keyof FoundColor]: FoundColor[K] } & { spellings: string[] };
+
+/** The search through one text, token by token. */
+class ColorSearch {
+  readonly found = new Map<string, Found>();
+  readonly near = new Map<string, NearCode>();
+  readonly beyond = new Set<string>();
+  readonly isSheet: boolean;
+  private readonly text: string;
+  private line = 1;
+  private counted = 0;
+  /** The end of a name of several words, whose words do not count once more. */
+  private namedTo = 0;
+
+  constructor(text: string) {
+    this.text = text;
+    this.isSheet = isStyleSheet(text);
+  }
+
+  private lineAt(index: number): number {
+    for (; this.counted < index; this.counted++) if (this.text.charCodeAt(this.counted) === 10) this.line++;
+    return this.line;
+  }
+
+  private take(spelling: string, value: Color, index: number, inProse = false): void {
+    const key = canonical(value);
+    const known = this.found.get(key);
+    if (known) {
+      known.count++;
+      known.inProse &&= inProse;
+      if (known.spellings.length < MOST_SPELLINGS && !known.spellings.includes(spelling))
+        known.spellings.push(spelling);
+    } else if (this.found.size >= MOST_FOUND) this.beyond.add(key);
+    else {
+      const line = this.lineAt(index);
+      this.found.set(key, { color: key, spellings: [spelling], count: 1, index, line, inProse });
+    }
+  }
+
+  private doubt(spelling: string, reason: string, index: number, proposals?: readonly string[]): void {
+    if (this.near.has(spelling)) return;
+    if (this.near.size >= MOST_NEAR) this.beyond.add(spelling);
+    else
+      this.near.set(spelling, {
+        text: spelling,
+        index,
+        line: this.lineAt(index),
+        reason,
+        corrections: proposals ?? corrections(spelling),
+      });
+  }
+
+  takeFunction({ text, index, before }: Token, args: string | undefined, open: string): void {
+    if (/[\w-]/.test(before)) return;
+    if (args === undefined) {
+      if (/\d/.test(open)) this.doubt(text.trim(), 'The closing bracket is missing.', index);
+      return;
+    }
+    if (/\b(var|calc|env|attr|theme)\b|[$@{]/i.test(args)) return;
+    // A sheet says what browsers read in it; in a letter somebody may have meant something else.
+    const result = this.isSheet ? parseColor(text) : readTyped(text);
+    if (result.ok) this.take(text, result.color, index);
+    else if (/\d/.test(args))
+      this.doubt(text, result.reason, index, 'corrections' in result ? result.corrections : undefined);
+  }
+
+  takeHash({ text, index, end, before, after }: Token, hash: string): void {
+    const whole = this.text;
+    if (/[\w&/=]/.test(before) || whole.slice(Math.max(0, index - 5), index).match(/url\(["']?$/i)) return;
+    if (this.isSheet && isSelector(whole, index, end)) return;
+    if (after === '-' && /[\w]/.test(whole[end + 1] ?? '')) return;
+    const result = parseColor(text);
+    if (result.ok) this.take(text, result.color, index);
+    else if (hash.length <= 10 && looksLikeHex(hash)) this.doubt(text, result.reason, index);
+  }
+
+  takeWord({ index, end, before, after }: Token, word: string): void {
+    const whole = this.text;
+    if (STUCK_BEFORE.test(before) || before === '#' || STUCK_AFTER.test(after)) return;
+    if (/[.,]/.test(after) && /\d/.test(whole[end + 1] ?? '')) return;
+    if (this.isSheet && !inDeclarationValue(whole, index)) return;
+    if (index < this.namedTo) return;
+    const name = this.isSheet ? null : nameOfWords(word, whole.slice(end, end + 40));
+    if (name) {
+      this.take(word + name.more, readColor(name.color), index, true);
+      this.namedTo = end + name.more.length;
+      return;
+    }
+    const lower = word.toLowerCase();
+    if (NAMED.has(lower)) this.take(word, readColor(lower), index, !this.isSheet);
+    else this.takeUnnamed(word, lower, index, end);
+  }
+
+  /** A word that names no colour: a code without its sign, or a name that is mistyped. */
+  private takeUnnamed(word: string, lower: string, index: number, end: number): void {
+    const context = this.text.slice(Math.max(0, index - 40), index);
+    if (/^([0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8})$/i.test(word)) {
+      if (!this.isSheet && bareHexCounts(word, context.slice(-14))) this.take(word, readColor(lower), index);
+    } else if (!this.isSheet && isShortOrLongHex(word)) {
+      this.doubt(word, wrongLength(word), index, corrections(`#${word}`));
+    } else if (/^[a-z]{3,20}$/i.test(word) && COLOR_PROPERTY.test(context) && !KEYWORDS.has(lower)) {
+      const names = nearNames(word);
+      if (names.length) this.doubt(word, unknownName(word), index, names.slice(0, 5));
+    } else if (!this.isSheet && /^[a-z]{5,20}$/i.test(word) && standsAlone(this.text, index, end)) {
+      // In a list of colours every word is meant to be one; in a sentence hardly any.
+      const names = nearNames(word).filter((near) => near.length > 4);
+      if (names.length) this.doubt(word, unknownName(word), index, names.slice(0, 5));
+    }
+  }
+}
+
 /**
  * Finds every CSS colour in any text (an e-mail, a style sheet), and everything that looks like a colour code
  * and is none. Colours are merged by value and listed in order of first appearance. Values that depend on
  * variables (`rgba(var(--x), 1)`) are passed over. Time is linear in the length of the text.
  */
 export function findColors(text: string): FindResult {
-  type Found = { -readonly [K in keyof FoundColor]: FoundColor[K] } & { spellings: string[] };
-  const found = new Map<string, Found>();
-  const near = new Map<string, NearCode>();
-  const beyond = new Set<string>();
-  const sheet = isStyleSheet(text);
-  let line = 1;
-  let counted = 0;
-  const lineAt = (index: number) => {
-    for (; counted < index; counted++) if (text.charCodeAt(counted) === 10) line++;
-    return line;
-  };
-  const take = (spelling: string, value: Color, index: number, inProse = false) => {
-    const key = canonical(value);
-    const known = found.get(key);
-    if (known) {
-      known.count++;
-      known.inProse &&= inProse;
-      if (known.spellings.length < MOST_SPELLINGS && !known.spellings.includes(spelling))
-        known.spellings.push(spelling);
-    } else if (found.size >= MOST_FOUND) beyond.add(key);
-    else found.set(key, { color: key, spellings: [spelling], count: 1, index, line: lineAt(index), inProse });
-  };
-  /** The end of a name of several words, whose words do not count once more. */
-  let namedTo = 0;
-  const doubt = (spelling: string, reason: string, index: number, proposals?: readonly string[]) => {
-    if (near.has(spelling)) return;
-    if (near.size >= MOST_NEAR) beyond.add(spelling);
-    else
-      near.set(spelling, {
-        text: spelling,
-        index,
-        line: lineAt(index),
-        reason,
-        corrections: proposals ?? corrections(spelling),
-      });
-  };
-
+  const search = new ColorSearch(text);
   for (const match of text.matchAll(TOKEN)) {
     const { fn, args, open, hash, word } = match.groups as Record<string, string | undefined>;
-    const index = match.index;
+    const { index } = match;
     const end = index + match[0].length;
-    const before = text[index - 1] ?? '';
-    const after = text[end] ?? '';
-    if (fn !== undefined) {
-      if (/[\w-]/.test(before)) continue;
-      if (args === undefined) {
-        if (/\d/.test(open!)) doubt(match[0].trim(), 'The closing bracket is missing.', index);
-        continue;
-      }
-      if (/\b(var|calc|env|attr|theme)\b|[$@{]/i.test(args)) continue;
-      // A sheet says what browsers read in it; in a letter somebody may have meant something else.
-      const result = sheet ? parseColor(match[0]) : readTyped(match[0]);
-      if (result.ok) take(match[0], result.color, index);
-      else if (/\d/.test(args))
-        doubt(match[0], result.reason, index, 'corrections' in result ? result.corrections : undefined);
-    } else if (hash !== undefined) {
-      if (/[\w&/=]/.test(before) || text.slice(Math.max(0, index - 5), index).match(/url\(["']?$/i)) continue;
-      if (sheet && isSelector(text, index, end)) continue;
-      if (after === '-' && /[\w]/.test(text[end + 1] ?? '')) continue;
-      const result = parseColor(match[0]);
-      if (result.ok) take(match[0], result.color, index);
-      else if (hash.length <= 10 && looksLikeHex(hash)) doubt(match[0], result.reason, index);
-    } else if (word !== undefined) {
-      if (STUCK_BEFORE.test(before) || before === '#' || STUCK_AFTER.test(after)) continue;
-      if (/[.,]/.test(after) && /\d/.test(text[end + 1] ?? '')) continue;
-      const lower = word.toLowerCase();
-      if (sheet && !inDeclarationValue(text, index)) continue;
-      if (index < namedTo) continue;
-      const name = sheet ? null : nameOfWords(word, text.slice(end, end + 40));
-      if (name) {
-        take(word + name.more, readColor(name.color), index, true);
-        namedTo = end + name.more.length;
-        continue;
-      }
-      if (NAMED.has(lower)) {
-        take(word, readColor(lower), index, !sheet);
-        continue;
-      }
-      const context = text.slice(Math.max(0, index - 40), index);
-      if (/^([0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8})$/i.test(word)) {
-        if (!sheet && bareHexCounts(word, context.slice(-14))) take(word, readColor(lower), index);
-      } else if (!sheet && isShortOrLongHex(word)) {
-        doubt(word, wrongLength(word), index, corrections(`#${word}`));
-      } else if (/^[a-z]{3,20}$/i.test(word) && COLOR_PROPERTY.test(context) && !KEYWORDS.has(lower)) {
-        const names = nearNames(word);
-        if (names.length) doubt(word, unknownName(word), index, names.slice(0, 5));
-      } else if (!sheet && /^[a-z]{5,20}$/i.test(word) && standsAlone(text, index, end)) {
-        // In a list of colours every word is meant to be one; in a sentence hardly any.
-        const names = nearNames(word).filter((near) => near.length > 4);
-        if (names.length) doubt(word, unknownName(word), index, names.slice(0, 5));
-      }
-    }
+    const token: Token = {
+      text: match[0],
+      index,
+      end,
+      before: text[index - 1] ?? '',
+      after: text[end] ?? '',
+    };
+    if (fn !== undefined) search.takeFunction(token, args, open ?? '');
+    else if (hash !== undefined) search.takeHash(token, hash);
+    else if (word !== undefined) search.takeWord(token, word);
   }
-  return { found: [...found.values()], near: [...near.values()], beyond: beyond.size, isSheet: sheet };
+  const { found, near, beyond, isSheet } = search;
+  return { found: [...found.values()], near: [...near.values()], beyond: beyond.size, isSheet };
 }
 
 /** A CSS colour that is written as several words: "dark blue", "light sea-green"; `more` is what follows the first. */

@@ -1,6 +1,6 @@
 import { PDFDocument, type PDFFont, type PDFPage, rgb, StandardFonts } from 'pdf-lib';
 import { EXEMPT_NAMES } from '../document/pairs/pair.ts';
-import type { ContrastReport, ReportedPair } from '../judged/readout/report.ts';
+import type { ContrastReport, ReportedPair, ReportedTheme } from '../judged/readout/report.ts';
 
 // A4, points.
 const WIDTH = 595;
@@ -28,12 +28,6 @@ const SAID = {
   unmeasured: '  NOT MEASURED',
 } as const;
 
-interface Pen {
-  page: PDFPage;
-  /** Height above the foot of the page. */
-  y: number;
-}
-
 /** Text as the fonts that every reader has can write it: letters of Western Europe; others as a question mark. */
 const written = (text: string, font: PDFFont): string => {
   const known = new Set(font.getCharacterSet());
@@ -52,116 +46,133 @@ const colorOf = (hex: string) => {
   return rgb(part(1), part(3), part(5));
 };
 
+/** The pages of a report, and the place on the last of them that is written next. */
+class Paper {
+  /** Height above the foot of the page. */
+  y = HEIGHT - MARGIN;
+  private page: PDFPage;
+  private readonly pdf: PDFDocument;
+  private readonly plain: PDFFont;
+  private readonly bold: PDFFont;
+
+  constructor(pdf: PDFDocument, plain: PDFFont, bold: PDFFont) {
+    this.pdf = pdf;
+    this.plain = plain;
+    this.bold = bold;
+    this.page = pdf.addPage([WIDTH, HEIGHT]);
+  }
+
+  say(
+    text: string,
+    x: number,
+    size: number,
+    { isBold = false, width = WIDTH - MARGIN - x, color = INK } = {},
+  ) {
+    const font = isBold ? this.bold : this.plain;
+    const shown = fitted(written(text, font), font, size, width);
+    this.page.drawText(shown, { x, y: this.y, size, font, color });
+  }
+
+  /** Begins another page where so much does not fit any more. */
+  room(height: number, again: () => void = () => {}): void {
+    if (this.y - height > MARGIN) return;
+    this.page = this.pdf.addPage([WIDTH, HEIGHT]);
+    this.y = HEIGHT - MARGIN;
+    again();
+  }
+
+  heads(): void {
+    for (const { x, head } of Object.values(COLUMNS)) this.say(head, x, 8);
+    this.y -= 6;
+    const { page, y } = this;
+    page.drawLine({ start: { x: MARGIN, y }, end: { x: WIDTH - MARGIN, y }, color: HAIR });
+    this.y -= 13;
+  }
+
+  /** The text's colour on the ground's. */
+  private specimen(text: string, ground: string): void {
+    const { page, y } = this;
+    const box = { borderColor: HAIR, borderWidth: 0.5, color: colorOf(ground) };
+    page.drawRectangle({ x: MARGIN, y: y - 4, width: 44, height: 14, ...box });
+    page.drawRectangle({ x: MARGIN + 12, y, width: 20, height: 6, color: colorOf(text) });
+  }
+
+  row(pair: ReportedPair): void {
+    const isBold = pair.verdict !== 'passes' && pair.verdict !== 'exempt';
+    const figure = { isBold, color: isBold ? FAILS : INK };
+    if (pair.textColor && pair.groundColor) this.specimen(pair.textColor, pair.groundColor);
+    this.say(`${pair.text} on ${pair.ground}`, COLUMNS.pair.x, 9, { isBold, width: 200 });
+    this.say(`${pair.target}, ${pair.size} px, ${pair.weight}`, COLUMNS.target.x, 9, { width: 150 });
+    this.say(pair.ratio ?? 'broken', COLUMNS.ratio.x, 9, { ...figure, width: 36 });
+    this.say(`${pair.required}${SAID[pair.verdict]}`, COLUMNS.required.x, 9, { ...figure, width: 100 });
+    if (pair.exempt) {
+      this.y -= 11;
+      this.say(`Exempt as ${EXEMPT_NAMES[pair.exempt.as]}: ${pair.exempt.reason}`, COLUMNS.pair.x, 8);
+    }
+    this.y -= ROW;
+  }
+
+  head({ project, revision, at, rules, passing, of }: ContrastReport): void {
+    const made = `Made on ${at.slice(0, 10)}${revision === null ? '' : `, revision ${revision}`}.`;
+    this.y -= 12;
+    this.say(`${project}: contrast report`, MARGIN, 18, { isBold: true });
+    this.y -= 20;
+    this.say(`${passing} of ${of} measurements pass, by ${rules}. ${made}`, MARGIN, 10);
+    this.y -= 14;
+    this.say(
+      'Ratios are cut after two digits and never rounded up; translucent colours are measured as painted.',
+      MARGIN,
+      9,
+    );
+  }
+
+  theme({ name, passing, of, pairs }: ReportedTheme): void {
+    const title = (more = '') => {
+      this.say(`${name}${more}`, MARGIN, 13, { isBold: true });
+      this.y -= 14;
+      if (!more) this.say(`${passing} of ${of} pairs pass`, MARGIN, 9);
+      this.y -= 16;
+      this.heads();
+    };
+    this.y -= 30;
+    this.room(90);
+    title();
+    for (const pair of pairs) {
+      this.room(pair.exempt ? ROW + 11 : ROW, () => title(', continued'));
+      this.row(pair);
+    }
+  }
+
+  declined(all: ContrastReport['declined']): void {
+    if (!all.length) return;
+    this.y -= 30;
+    this.room(60);
+    this.say('Not pairs: suggested and declined', MARGIN, 13, { isBold: true });
+    this.y -= 18;
+    for (const { text, ground, reason } of all) {
+      this.room(ROW);
+      this.say(`${text} on ${ground}`, MARGIN, 9, { width: 210 });
+      this.say(reason, COLUMNS.target.x, 9);
+      this.y -= ROW;
+    }
+  }
+}
+
 /**
  * A report as a PDF (A4) with real text, a title and a language, so that it can be searched and read aloud. Names are
  * written in letters of Western Europe, which the fonts that every reader has hold; others become a question mark.
  */
 export async function writeReportPdf(report: ContrastReport): Promise<Uint8Array> {
-  const { project, revision, at, rules, passing, of, declined, themes } = report;
   const pdf = await PDFDocument.create();
   const plain = await pdf.embedFont(StandardFonts.Helvetica);
   const bold = await pdf.embedFont(StandardFonts.HelveticaBold);
-  pdf.setTitle(`${project}: contrast report`, { showInWindowTitleBar: true });
+  pdf.setTitle(`${report.project}: contrast report`, { showInWindowTitleBar: true });
   pdf.setLanguage('en');
   pdf.setProducer('Mint Lamp');
-  pdf.setCreationDate(new Date(at));
-  const pen: Pen = { page: pdf.addPage([WIDTH, HEIGHT]), y: HEIGHT - MARGIN };
-  const say = (
-    text: string,
-    x: number,
-    size: number,
-    font: PDFFont,
-    width = WIDTH - MARGIN - x,
-    color = INK,
-  ) => pen.page.drawText(fitted(written(text, font), font, size, width), { x, y: pen.y, size, font, color });
-  const heads = () => {
-    for (const { x, head } of Object.values(COLUMNS)) say(head, x, 8, plain);
-    pen.y -= 6;
-    pen.page.drawLine({ start: { x: MARGIN, y: pen.y }, end: { x: WIDTH - MARGIN, y: pen.y }, color: HAIR });
-    pen.y -= 13;
-  };
-  /** Begins another page where so much does not fit any more. */
-  const room = (height: number, again: () => void) => {
-    if (pen.y - height > MARGIN) return;
-    pen.page = pdf.addPage([WIDTH, HEIGHT]);
-    pen.y = HEIGHT - MARGIN;
-    again();
-  };
-  const row = (pair: ReportedPair) => {
-    const isFine = pair.verdict === 'passes' || pair.verdict === 'exempt';
-    const font = isFine ? plain : bold;
-    const color = isFine ? INK : FAILS;
-    if (pair.textColor && pair.groundColor) {
-      pen.page.drawRectangle({
-        x: MARGIN,
-        y: pen.y - 4,
-        width: 44,
-        height: 14,
-        color: colorOf(pair.groundColor),
-        borderColor: HAIR,
-        borderWidth: 0.5,
-      });
-      pen.page.drawRectangle({
-        x: MARGIN + 12,
-        y: pen.y,
-        width: 20,
-        height: 6,
-        color: colorOf(pair.textColor),
-      });
-    }
-    say(`${pair.text} on ${pair.ground}`, COLUMNS.pair.x, 9, font, 200);
-    say(`${pair.target}, ${pair.size} px, ${pair.weight}`, COLUMNS.target.x, 9, plain, 150);
-    say(pair.ratio ?? 'broken', COLUMNS.ratio.x, 9, font, 36, color);
-    say(`${pair.required}${SAID[pair.verdict]}`, COLUMNS.required.x, 9, font, 100, color);
-    if (pair.exempt) {
-      pen.y -= 11;
-      say(`Exempt as ${EXEMPT_NAMES[pair.exempt.as]}: ${pair.exempt.reason}`, COLUMNS.pair.x, 8, plain);
-    }
-    pen.y -= ROW;
-  };
-  pen.y -= 12;
-  say(`${project}: contrast report`, MARGIN, 18, bold);
-  pen.y -= 20;
-  say(
-    `${passing} of ${of} measurements pass, by ${rules}. Made on ${at.slice(0, 10)}${revision === null ? '' : `, revision ${revision}`}.`,
-    MARGIN,
-    10,
-    plain,
-  );
-  pen.y -= 14;
-  say(
-    'Ratios are cut after two digits and never rounded up; translucent colours are measured as painted.',
-    MARGIN,
-    9,
-    plain,
-  );
-  for (const { name, passing: fine, of: all, pairs } of themes) {
-    const title = (more = '') => {
-      say(`${name}${more}`, MARGIN, 13, bold);
-      pen.y -= 14;
-      if (!more) say(`${fine} of ${all} pairs pass`, MARGIN, 9, plain);
-      pen.y -= 16;
-      heads();
-    };
-    pen.y -= 30;
-    room(90, () => {});
-    title();
-    for (const pair of pairs) {
-      room(pair.exempt ? ROW + 11 : ROW, () => title(', continued'));
-      row(pair);
-    }
-  }
-  if (declined.length) {
-    pen.y -= 30;
-    room(60, () => {});
-    say('Not pairs: suggested and declined', MARGIN, 13, bold);
-    pen.y -= 18;
-    for (const { text, ground, reason } of declined) {
-      room(ROW, () => {});
-      say(`${text} on ${ground}`, MARGIN, 9, plain, 210);
-      say(reason, COLUMNS.target.x, 9, plain);
-      pen.y -= ROW;
-    }
-  }
+  pdf.setCreationDate(new Date(report.at));
+  const paper = new Paper(pdf, plain, bold);
+  paper.head(report);
+  for (const theme of report.themes) paper.theme(theme);
+  paper.declined(report.declined);
   return pdf.save();
 }

@@ -44,6 +44,128 @@ interface At {
   readonly shade: string;
 }
 
+/** The edit that takes a choice, put together step by step: themes first, then what roles and gradients point to. */
+class Adopting {
+  readonly commands: SimpleCommand[] = [];
+  readonly themes = new Map<string, string>();
+  readonly roles = new Map<string, string>();
+  readonly gradients = new Map<string, string>();
+  private readonly shades = new Map<string, At>();
+  private readonly bases = new Map<string, string>();
+  private readonly snapped = new Map<string, At>();
+  private readonly byProperty: ReadonlyMap<string, SheetSystem['roles'][number]>;
+  private readonly document: ProjectDocument;
+  private readonly system: SheetSystem;
+  private readonly choice: SheetChoice;
+  private readonly newId: () => string;
+
+  constructor(document: ProjectDocument, system: SheetSystem, choice: SheetChoice, newId: () => string) {
+    this.document = document;
+    this.system = system;
+    this.choice = choice;
+    this.newId = newId;
+    this.byProperty = new Map(system.roles.map((role) => [role.property, role]));
+  }
+
+  addThemes(): void {
+    const { document, system, choice, themes, commands } = this;
+    for (const { key, name } of system.themes.filter((theme) => choice.themes.has(theme.key))) {
+      const own = document.themes.find((theme) => slug(theme.name) === slug(name));
+      themes.set(key, own?.id ?? this.newId());
+      if (!own) commands.push({ type: 'addTheme', theme: { id: themes.get(key)!, name }, links: {} });
+    }
+    const kept = new Set(themes.values());
+    if (!document.roles.length && !document.families.length && kept.size)
+      for (const { id } of document.themes)
+        if (!kept.has(id)) commands.push({ type: 'removeTheme', theme: id });
+  }
+
+  addFamilies(): void {
+    const { document, system, choice } = this;
+    const names = slugsOf(document.families);
+    for (const family of system.families.filter(({ key }) => choice.families.has(key))) {
+      const added = familyOf(family, this.newId(), freeName(family.name, names));
+      this.commands.push({ type: 'addFamily', family: added });
+      for (const [property, shade] of family.shades) this.shades.set(property, { family: added.id, shade });
+      if (family.baseProperty) this.bases.set(family.baseProperty, added.id);
+      for (const { color, shade } of family.snapped)
+        if (!choice.unsnapped.has(color)) this.snapped.set(color, { family: added.id, shade });
+    }
+  }
+
+  nameRoles(): void {
+    for (const { property } of this.system.roles)
+      if (this.choice.roles.has(property)) this.roles.set(property, this.newId());
+  }
+
+  /** The gradients that are taken; they are added after the roles, which their stops may point to. */
+  madeGradients(): SimpleCommand[] {
+    const names = slugsOf(this.document.gradients);
+    const [firstTheme = ''] = this.choice.themes;
+    const added: SimpleCommand[] = [];
+    for (const { property, name, gradient } of this.system.gradients) {
+      if (!this.choice.gradients.has(property)) continue;
+      const made = gradientFromCss(
+        gradient,
+        { id: this.newId(), name: freeName(name, names) },
+        (source) => this.linkOf(source, firstTheme) ?? { to: 'color', color: '#00000000' },
+      );
+      if (!made) continue;
+      this.gradients.set(property, made.id);
+      added.push({ type: 'addGradient', gradient: made });
+    }
+    return added;
+  }
+
+  addRoles(): void {
+    const taken = new Set(this.document.roles.map(roleSlug));
+    for (const role of this.system.roles) {
+      const id = this.roles.get(role.property);
+      if (id === undefined) continue;
+      const links: Record<string, RoleLink> = {};
+      for (const [key, source] of role.sources) {
+        const link = this.themes.has(key) ? this.roleLinkOf(source, key) : null;
+        if (link) links[this.themes.get(key)!] = link;
+      }
+      let name = role.name;
+      for (let n = 2; taken.has(slug(writeRoleName({ group: role.group, name }))); n++)
+        name = `${role.name}-${n}`;
+      const one: Role = { id, group: role.group, name, links };
+      taken.add(roleSlug(one));
+      this.commands.push({ type: 'addRole', role: one });
+    }
+  }
+
+  /** A plain colour as a link: to the shade that it was snapped to, under its own opacity. */
+  private linkOfColor(text: string, opacity: number): Link {
+    const c = readColor(text);
+    const alpha = c.alpha ?? 0;
+    const at = this.snapped.get(alpha === 1 ? text : canonical({ ...c, alpha: 1 }));
+    if (!at) return withOpacity({ to: 'color', color: text }, opacity);
+    return withOpacity({ to: 'shade', ...at }, opacity * alpha);
+  }
+
+  /** Where a source leads in a theme; through roles that are not taken to what they point to. Null when nowhere. */
+  private linkOf(source: StopSource, theme: string, opacity = 1, depth = 0): Link | null {
+    if (source.to === 'color') return this.linkOfColor(source.color, opacity);
+    const under = opacity * source.opacity;
+    const at = this.shades.get(source.property);
+    if (at) return withOpacity({ to: 'shade', ...at }, under);
+    const base = this.bases.get(source.property);
+    if (base) return withOpacity({ to: 'base', family: base }, under);
+    const role = this.roles.get(source.property);
+    if (role) return withOpacity({ to: 'role', role }, under);
+    const next =
+      this.byProperty.get(source.property)?.sources.get(theme) ?? plainOf(this.system, source.property);
+    return next && depth < 100 ? this.linkOf(next, theme, under, depth + 1) : null;
+  }
+
+  private roleLinkOf(source: StopSource, theme: string): RoleLink | null {
+    const gradient = source.to === 'property' ? this.gradients.get(source.property) : undefined;
+    return gradient === undefined ? this.linkOf(source, theme) : { to: 'gradient', gradient };
+  }
+}
+
 /**
  * What puts what is taken of a style sheet's proposal into a document, as one edit. A theme of a name that
  * the document has is that theme; other names that are taken get a number. A document without roles and families gives
@@ -55,101 +177,16 @@ export function adoptSheet(
   choice: SheetChoice,
   newId: () => string,
 ): Adoption | null {
-  const commands: SimpleCommand[] = [];
-  const themes = new Map<string, string>();
-  for (const { key, name } of system.themes.filter((theme) => choice.themes.has(theme.key))) {
-    const own = document.themes.find((theme) => slug(theme.name) === slug(name));
-    themes.set(key, own?.id ?? newId());
-    if (!own) commands.push({ type: 'addTheme', theme: { id: themes.get(key)!, name }, links: {} });
-  }
-  const kept = new Set(themes.values());
-  if (!document.roles.length && !document.families.length && kept.size)
-    for (const { id } of document.themes)
-      if (!kept.has(id)) commands.push({ type: 'removeTheme', theme: id });
-
-  const shades = new Map<string, At>();
-  const bases = new Map<string, string>();
-  const snapped = new Map<string, At>();
-  const names = slugsOf(document.families);
-  for (const family of system.families.filter(({ key }) => choice.families.has(key))) {
-    const added = familyOf(family, newId(), freeName(family.name, names));
-    commands.push({ type: 'addFamily', family: added });
-    for (const [property, shade] of family.shades) shades.set(property, { family: added.id, shade });
-    if (family.baseProperty) bases.set(family.baseProperty, added.id);
-    for (const { color, shade } of family.snapped)
-      if (!choice.unsnapped.has(color)) snapped.set(color, { family: added.id, shade });
-  }
-
-  const roleIds = new Map<string, string>();
-  for (const { property } of system.roles) if (choice.roles.has(property)) roleIds.set(property, newId());
-  const byProperty = new Map(system.roles.map((role) => [role.property, role]));
-
-  /** A plain colour as a link: to the shade that it was snapped to, under its own opacity. */
-  const linkOfColor = (text: string, opacity: number): Link => {
-    const c = readColor(text);
-    const alpha = c.alpha ?? 0;
-    const at = snapped.get(alpha === 1 ? text : canonical({ ...c, alpha: 1 }));
-    if (!at) return withOpacity({ to: 'color', color: text }, opacity);
-    return withOpacity({ to: 'shade', ...at }, opacity * alpha);
-  };
-  /** Where a source leads in a theme; through roles that are not taken to what they point to. Null when nowhere. */
-  const linkOf = (source: StopSource, theme: string, opacity = 1, depth = 0): Link | null => {
-    if (source.to === 'color') return linkOfColor(source.color, opacity);
-    const under = opacity * source.opacity;
-    const at = shades.get(source.property);
-    if (at) return withOpacity({ to: 'shade', ...at }, under);
-    const base = bases.get(source.property);
-    if (base) return withOpacity({ to: 'base', family: base }, under);
-    const role = roleIds.get(source.property);
-    if (role) return withOpacity({ to: 'role', role }, under);
-    const next = byProperty.get(source.property)?.sources.get(theme) ?? plainOf(system, source.property);
-    return next && depth < 100 ? linkOf(next, theme, under, depth + 1) : null;
-  };
-
-  const gradientNames = slugsOf(document.gradients);
-  const [firstTheme = ''] = choice.themes;
-  const gradients = new Map<string, string>();
-  const added: SimpleCommand[] = [];
-  for (const { property, name, gradient } of system.gradients) {
-    if (!choice.gradients.has(property)) continue;
-    const made = gradientFromCss(
-      gradient,
-      { id: newId(), name: freeName(name, gradientNames) },
-      (source) => linkOf(source, firstTheme) ?? { to: 'color', color: '#00000000' },
-    );
-    if (!made) continue;
-    gradients.set(property, made.id);
-    added.push({ type: 'addGradient', gradient: made });
-  }
-  const roleLinkOf = (source: StopSource, theme: string): RoleLink | null => {
-    const gradient = source.to === 'property' ? gradients.get(source.property) : undefined;
-    return gradient === undefined ? linkOf(source, theme) : { to: 'gradient', gradient };
-  };
-
-  const taken = new Set(document.roles.map(roleSlug));
-  for (const role of system.roles) {
-    const id = roleIds.get(role.property);
-    if (id === undefined) continue;
-    const links: Record<string, RoleLink> = {};
-    for (const [key, source] of role.sources) {
-      const link = themes.has(key) ? roleLinkOf(source, key) : null;
-      if (link) links[themes.get(key)!] = link;
-    }
-    let name = role.name;
-    for (let n = 2; taken.has(slug(writeRoleName({ group: role.group, name }))); n++)
-      name = `${role.name}-${n}`;
-    const one: Role = { id, group: role.group, name, links };
-    taken.add(roleSlug(one));
-    commands.push({ type: 'addRole', role: one });
-  }
-  commands.push(...added);
+  const adopting = new Adopting(document, system, choice, newId);
+  adopting.addThemes();
+  adopting.addFamilies();
+  adopting.nameRoles();
+  const made = adopting.madeGradients();
+  adopting.addRoles();
+  const { themes, roles, gradients } = adopting;
+  const commands = [...adopting.commands, ...made];
   if (!commands.length) return null;
-  return {
-    command: { type: 'batch', label: 'read a style sheet', commands },
-    themes,
-    roles: roleIds,
-    gradients,
-  };
+  return { command: { type: 'batch', label: 'read a style sheet', commands }, themes, roles, gradients };
 }
 
 function familyOf(family: SheetFamily, id: string, name: string): Family {
