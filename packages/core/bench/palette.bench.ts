@@ -1,8 +1,8 @@
 import * as imageQ from 'image-q';
 import quantize from 'quantize';
 import { histogramOf } from '../src/picture/histogram.ts';
-import { LEANINGS } from '../src/picture/leanings.ts';
 import { meanError, paletteOf, paletteOfHistogram } from '../src/picture/palette.ts';
+import { PALETTE_STRATEGIES } from '../src/picture/strategies.ts';
 import { fullPicture } from './full-picture.ts';
 import { reportRatio, reportShare, SMALL, timeOf } from './report.ts';
 
@@ -44,8 +44,8 @@ reportShare(
   'ms',
 );
 const h = histogramOf(full);
-const sixMs = timeOf(() => LEANINGS.map((leaning) => paletteOfHistogram(h, SIZE, leaning)), 5);
-reportShare('six leanings of one counted picture', sixMs, 100, 'ms');
+const sixMs = timeOf(() => PALETTE_STRATEGIES.map((leaning) => paletteOfHistogram(h, SIZE, leaning)), 5);
+reportShare('six strategies on one counted picture', sixMs, 100, 'ms');
 
 const ours = timeOf(() => paletteOf(pixels, SIZE), 12);
 const oursError = meanError(

@@ -4,13 +4,13 @@ import { followRow } from '@mint-lamp/core/gradient/follow-row';
 import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
 import { type Division, dimOthers, divide } from '@mint-lamp/core/picture/division';
 import { countInParts, type Histogram } from '@mint-lamp/core/picture/histogram';
-import { LEANINGS, type Leaning } from '@mint-lamp/core/picture/leanings';
 import { worstOfEach, worstOverPixels } from '@mint-lamp/core/picture/over-pixels';
 import { paletteOfHistogram } from '@mint-lamp/core/picture/palette';
 import { palettePlaces } from '@mint-lamp/core/picture/places';
 import { type PictureLine, rowAlong } from '@mint-lamp/core/picture/row';
 import { averageAround, type Pixels } from '@mint-lamp/core/picture/sample';
 import { halved, partOf } from '@mint-lamp/core/picture/shrink';
+import { PALETTE_STRATEGIES, type PaletteStrategy } from '@mint-lamp/core/picture/strategies';
 import { expose, transfer } from 'comlink';
 
 /** The script of the worker that holds the pixels of one opened picture, and answers whatever is asked of them. */
@@ -29,7 +29,7 @@ export interface View {
 
 /** One colour of a palette whose pixels are lit while all others are dimmed. */
 export interface Light {
-  readonly leaning: Leaning;
+  readonly leaning: PaletteStrategy;
   readonly index: number;
 }
 
@@ -46,7 +46,7 @@ export interface RowColor {
 }
 
 export interface PaletteRow {
-  readonly leaning: Leaning;
+  readonly leaning: PaletteStrategy;
   readonly colors: readonly RowColor[];
 }
 
@@ -91,7 +91,7 @@ function inRow<T>(body: () => Promise<T>): Promise<T> {
 /** The picture, and smaller ones for seeing it from afar, each half the one before. */
 let levels: Pixels[] = [];
 let histogram: Histogram | null = null;
-let divisions = new Map<Leaning, Division>();
+let divisions = new Map<PaletteStrategy, Division>();
 let latestPalettes = 0;
 
 const picture = (): Pixels => {
@@ -242,7 +242,12 @@ async function counted(): Promise<Histogram> {
   return histogram;
 }
 
-function rowOf(h: Histogram, leaning: Leaning, size: number, moved: readonly MovedColor[]): PaletteRow {
+function rowOf(
+  h: Histogram,
+  leaning: PaletteStrategy,
+  size: number,
+  moved: readonly MovedColor[],
+): PaletteRow {
   const whole = picture();
   const all = paletteOfHistogram(h, size, leaning);
   const shares = new Map(divide(h, all).shares.map((share, i) => [all[i]!, share]));
@@ -340,7 +345,7 @@ const api = {
     return inRow(async () => {
       const h = await counted();
       const rows: PaletteRow[] = [];
-      for (const leaning of LEANINGS) {
+      for (const leaning of PALETTE_STRATEGIES) {
         if (own !== latestPalettes) return null;
         rows.push(rowOf(h, leaning, size, moved));
         await yieldTurn();

@@ -1,6 +1,7 @@
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { Slider } from 'radix-ui';
-import { useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { KeyRun } from './key-run.ts';
 
 interface TrackProps {
   label: string;
@@ -15,7 +16,20 @@ interface TrackProps {
   onCommit: (value: number) => void;
 }
 
-/** A slider whose track shows what it does. */
+/** Keys that slide, and those that are held with them. */
+const SLIDING = new Set([
+  'ArrowLeft',
+  'ArrowRight',
+  'ArrowUp',
+  'ArrowDown',
+  'PageUp',
+  'PageDown',
+  'Home',
+  'End',
+  'Shift',
+]);
+
+/** A slider whose track shows what it does. A run of keys is one edit. */
 export function Track({
   label,
   value,
@@ -29,13 +43,35 @@ export function Track({
 }: TrackProps) {
   /** What was just committed: keys commit first and tell the change after, which would show it as not yet made. */
   const committed = useRef<number | null>(null);
+  const root = useRef<HTMLSpanElement>(null);
+  const byKey = useRef(false);
+  /** What keys have come to. */
+  const [held, setHeld] = useState<number | null>(null);
+  const commit = (next: number) => {
+    setHeld(null);
+    onCommit(next);
+  };
+  const [run] = useState(() => new KeyRun(commit));
+  run.make = commit;
+  useEffect(() => () => run.finish(), [run]);
   return (
     <Slider.Root
+      ref={root}
       className="relative flex h-6 w-full touch-none items-center select-none"
       min={min}
       max={max}
       step={step}
-      value={[clamp(value, min, max)]}
+      value={[clamp(held ?? value, min, max)]}
+      onKeyDownCapture={(event) => {
+        byKey.current = true;
+        // Undo and all else come after what was pressed before.
+        if (!SLIDING.has(event.key)) run.finish();
+      }}
+      onPointerDownCapture={() => {
+        byKey.current = false;
+        run.finish();
+      }}
+      onBlur={run.finish}
       onValueChange={([next]) => {
         const isMade = committed.current === next;
         committed.current = null;
@@ -44,7 +80,13 @@ export function Track({
       onValueCommit={([next]) => {
         if (next === undefined) return;
         committed.current = next;
-        onCommit(next);
+        if (!byKey.current) {
+          onCommit(next);
+          return;
+        }
+        setHeld(next);
+        run.goOn(next, root.current!);
+        onPreview(next);
       }}
     >
       <Slider.Track className="h-3.5 grow rounded-[4px] border border-hair" style={{ background }}>

@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
 import { announce } from './announce.ts';
+import { KeyRun } from './key-run.ts';
 
 /** Where the pointer counts to be, px of the window: with Shift it moves by a fifth. */
 export interface Pointed {
@@ -51,8 +52,6 @@ export interface Drag<Grip, Value> {
 }
 
 const FINE = 0.2;
-/** Presses of arrow keys within so many ms of each other are one edit, with one undo. */
-const TOGETHER_MS = 700;
 
 const WAYS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0],
@@ -77,11 +76,11 @@ interface Held<Grip, Value> {
 class Dragging<Grip, Value> {
   drag: Drag<Grip, Value>;
   private held: Held<Grip, Value> | null = null;
-  private run: { value: Value; readonly element: HTMLElement | SVGElement } | null = null;
-  private timer: ReturnType<typeof setTimeout> | undefined;
+  private readonly run: KeyRun<Value>;
 
   constructor(drag: Drag<Grip, Value>) {
     this.drag = drag;
+    this.run = new KeyRun((value) => this.make(value));
   }
 
   readonly onPointerDown = (event: PointerEvent<HTMLElement | SVGElement>): void => {
@@ -91,7 +90,7 @@ class Dragging<Grip, Value> {
       event.stopPropagation();
       return;
     }
-    this.finish();
+    this.run.finish();
     const down = [event.clientX, event.clientY] as const;
     const at = { x: down[0], y: down[1], free: event.altKey };
     const grip = this.drag.grip(event.currentTarget, at, event.target as Element);
@@ -144,7 +143,7 @@ class Dragging<Grip, Value> {
 
   /** Returns whether it was a key of this. */
   readonly onKeyDown = (event: KeyboardEvent<HTMLElement | SVGElement>): boolean => {
-    if (event.key === 'Escape' && (this.held || this.run)) {
+    if (event.key === 'Escape' && (this.held || this.run.value !== null)) {
       this.giveBack();
       this.taken(event);
       return true;
@@ -154,34 +153,22 @@ class Dragging<Grip, Value> {
       way &&
       this.drag.step?.(
         { dx: way[0], dy: way[1], far: event.shiftKey, ctrl: event.ctrlKey, target: event.target as Element },
-        this.run?.value ?? null,
+        this.run.value,
       );
     if (value === undefined) {
       // Undo and all else come after what was pressed before.
-      if (!MODIFIERS.has(event.key)) this.finish();
+      if (!MODIFIERS.has(event.key)) this.run.finish();
       return false;
     }
     this.taken(event);
     if (value === null) return true;
-    if (this.run) this.run.value = value;
-    else {
-      this.run = { value, element: event.currentTarget };
-      event.currentTarget.dataset.run = '';
-      addEventListener('pagehide', this.finish);
-    }
+    this.run.goOn(value, event.currentTarget);
     this.drag.show(value);
-    clearTimeout(this.timer);
-    this.timer = setTimeout(this.finish, TOGETHER_MS);
     return true;
   };
 
   /** Makes what a run of keys has come to. */
-  readonly finish = (): void => {
-    const { run } = this;
-    if (!run) return;
-    this.endRun();
-    this.make(run.value);
-  };
+  readonly finish = (): void => this.run.finish();
 
   private readonly onEscape = (event: globalThis.KeyboardEvent): void => {
     if (event.key !== 'Escape' || !this.held) return;
@@ -208,9 +195,9 @@ class Dragging<Grip, Value> {
 
   /** As if it had not been touched. */
   private giveBack(): void {
-    const any = this.run !== null || (this.held !== null && this.held.value !== null);
+    const any = this.run.value !== null || (this.held !== null && this.held.value !== null);
     this.letGo();
-    this.endRun();
+    this.run.drop();
     if (!any) return;
     this.drag.show(null);
     announce('As it was');
@@ -219,13 +206,6 @@ class Dragging<Grip, Value> {
   private letGo(): void {
     this.held = null;
     removeEventListener('keydown', this.onEscape, true);
-  }
-
-  private endRun(): void {
-    clearTimeout(this.timer);
-    removeEventListener('pagehide', this.finish);
-    if (this.run) delete this.run.element.dataset.run;
-    this.run = null;
   }
 
   private taken(event: KeyboardEvent): void {

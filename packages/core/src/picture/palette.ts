@@ -1,7 +1,7 @@
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import { clamp } from '../numbers/clamp.ts';
 import { type Histogram, histogramOf } from './histogram.ts';
-import type { Leaning } from './leanings.ts';
+import type { PaletteStrategy } from './strategies.ts';
 
 export interface PaletteColor {
   /** 8-bit channels. */
@@ -24,7 +24,7 @@ const NEAR = 0.06;
 const squared = (x: number, y: number, z: number) => x * x + y * y + z * z;
 
 /** How much a colour counts under a leaning, as a factor on its area. */
-function interest(leaning: Leaning, l: number, chroma: number): number {
+function interest(leaning: PaletteStrategy, l: number, chroma: number): number {
   switch (leaning) {
     case 'area':
     case 'most different':
@@ -114,7 +114,7 @@ function mergeCells(h: Histogram): Patches {
 type Centers = Float64Array;
 
 /** First the heaviest colour, then each time the one that is both far from all chosen and a patch of its own. */
-function seeds(h: Histogram, weight: Float64Array, k: number, leaning: Leaning): Centers {
+function seeds(h: Histogram, weight: Float64Array, k: number, leaning: PaletteStrategy): Centers {
   const patches = patchesOf(h);
   const { l, a, b, near } = patches;
   const n = near.length;
@@ -222,13 +222,17 @@ function recenter(h: Histogram, weight: Float64Array, centers: Centers, nearest:
 export function paletteOf(
   pixels: Uint8ClampedArray | Uint8Array,
   size: number,
-  leaning: Leaning = 'area',
+  leaning: PaletteStrategy = 'area',
 ): PaletteColor[] {
   return paletteOfHistogram(histogramOf(pixels), size, leaning);
 }
 
-/** {@link paletteOf} for pixels that were counted before, as when several leanings are shown side by side. */
-export function paletteOfHistogram(h: Histogram, size: number, leaning: Leaning = 'area'): PaletteColor[] {
+/** {@link paletteOf} for pixels that were counted before, as when several strategies are shown side by side. */
+export function paletteOfHistogram(
+  h: Histogram,
+  size: number,
+  leaning: PaletteStrategy = 'area',
+): PaletteColor[] {
   const k = clamp(Math.round(size), 2, 16);
   const n = h.count.length;
   if (!n) return [];

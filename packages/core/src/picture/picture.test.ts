@@ -6,11 +6,11 @@ import { drain } from '../in-parts/drain.ts';
 import { dimOthers, divide } from './division.ts';
 import { countInParts, histogramOf } from './histogram.ts';
 import { pictureKindOf } from './kind.ts';
-import { LEANINGS, type Leaning } from './leanings.ts';
 import { meanError, paletteOf, paletteOfHistogram } from './palette.ts';
 import { deepestPlaces, palettePlaces } from './places.ts';
 import { averageAround, type Pixels, sampledText } from './sample.ts';
 import { halved, partOf } from './shrink.ts';
+import { PALETTE_STRATEGIES, type PaletteStrategy } from './strategies.ts';
 
 /** A picture of patches with fine noise, as a photograph has; the same each time. */
 function patches(
@@ -100,7 +100,7 @@ describe('palettes', () => {
         [0.1, 30, 150, 90],
       ]),
     );
-    const mean = (leaning: Leaning, channel: 0 | 1) => {
+    const mean = (leaning: PaletteStrategy, channel: 0 | 1) => {
       const all = paletteOfHistogram(h, 3, leaning);
       return all.reduce((sum, c) => sum + rgb8ToOklch(c.r, c.g, c.b)[channel], 0) / all.length;
     };
@@ -134,7 +134,7 @@ describe('palettes', () => {
     ] as const;
     for (const parts of pictures) {
       const h = histogramOf(patches(400, 300, parts));
-      const rows = LEANINGS.map((leaning) =>
+      const rows = PALETTE_STRATEGIES.map((leaning) =>
         paletteOfHistogram(h, 5, leaning).map(({ r, g, b }) => rgbToOklab(r, g, b)),
       );
       /** How far the colours of one row lie from the nearest of the other, in the mean. */
@@ -148,7 +148,7 @@ describe('palettes', () => {
         for (let j = 0; j < i; j++)
           expect(
             apart(row, rows[j]!) + apart(rows[j]!, row),
-            `${LEANINGS[i]}, ${LEANINGS[j]}`,
+            `${PALETTE_STRATEGIES[i]}, ${PALETTE_STRATEGIES[j]}`,
           ).toBeGreaterThan(0.03);
       });
       // The one that wants the most different has the widest reach.
@@ -252,7 +252,7 @@ describe('the places of a palette', () => {
     const labs = Array.from({ length: width * height }, (_, i) =>
       rgbToOklab(pixels[i * 4]!, pixels[i * 4 + 1]!, pixels[i * 4 + 2]!),
     );
-    for (const leaning of LEANINGS)
+    for (const leaning of PALETTE_STRATEGIES)
       for (const size of [2, 6]) {
         const colors = paletteOfHistogram(h, size, leaning);
         palettePlaces(whole, small, 4, divide(h, colors), colors).forEach(({ x, y }, i) => {

@@ -1,4 +1,4 @@
-import type { Leaning } from '../../picture/leanings.ts';
+import type { PaletteStrategy } from '../../picture/strategies.ts';
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, moved, replaced, without } from '../commands/lists.ts';
 import { Refusal } from '../commands/refusal.ts';
@@ -36,7 +36,7 @@ export type PictureCommand =
   | {
       readonly type: 'moveColor';
       readonly picture: string;
-      readonly leaning: Leaning;
+      readonly leaning: PaletteStrategy;
       readonly size: number;
       readonly index: number;
       readonly to: PixelPlace | null;

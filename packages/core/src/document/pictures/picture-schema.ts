@@ -1,4 +1,4 @@
-import { LEANINGS } from '../../picture/leanings.ts';
+import { PALETTE_STRATEGIES } from '../../picture/strategies.ts';
 import type { KindSchemas } from '../kind.ts';
 import { MOST_PIXELS } from '../limits.ts';
 import type { CommandSchemas } from '../schema/keys.ts';
@@ -27,7 +27,7 @@ export function pictureSchemas(
     .max(LONGEST_SIDE - 1);
   const length = Joi.number().integer().min(1).max(LONGEST_SIDE);
   const side = Joi.valid(...SIDES);
-  const leaning = Joi.valid(...LEANINGS);
+  const leaning = Joi.valid(...PALETTE_STRATEGIES);
   const paletteSize = Joi.number().integer().min(2).max(16);
   const paletteIndex = Joi.number().integer().min(0).max(15);
   const placeKeys = { x: place, y: place, side };

@@ -1,5 +1,5 @@
 import type { Target } from '../../contrast/targets.ts';
-import type { Leaning } from '../../picture/leanings.ts';
+import type { PaletteStrategy } from '../../picture/strategies.ts';
 
 /** A reference image of the project. Its bytes are kept aside, once for the same content, under their hash. */
 export interface Picture {
@@ -34,7 +34,7 @@ export interface Marker extends PixelPlace {
 
 /** A colour of a palette, by its place in the row: it is taken from a place of the designer's own. */
 export interface MovedColor extends PixelPlace {
-  readonly leaning: Leaning;
+  readonly leaning: PaletteStrategy;
   /** Colours of the palette, 2–16. */
   readonly size: number;
   /** Which of them, from 0. */

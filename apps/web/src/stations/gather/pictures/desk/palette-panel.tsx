@@ -2,7 +2,7 @@ import { findTwins } from '@mint-lamp/core/color/difference';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import { MOST_STOPS } from '@mint-lamp/core/document/gradients/gradient';
 import type { Picture } from '@mint-lamp/core/document/pictures/picture';
-import type { Leaning } from '@mint-lamp/core/picture/leanings';
+import type { PaletteStrategy } from '@mint-lamp/core/picture/strategies';
 import { oklabOf, paint } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
 import type { Light, PaletteRow, RowColor } from '../../../../pixels/pixel-worker.ts';
@@ -14,7 +14,7 @@ import type { Taking } from '../../taking/use-taking.ts';
 import type { Palettes } from './use-palettes.ts';
 
 /** What each leaning looks for, in a few words. */
-const LEANING_WORDS: Readonly<Record<Leaning, string>> = {
+const LEANING_WORDS: Readonly<Record<PaletteStrategy, string>> = {
   area: 'What covers most',
   vivid: 'What is vivid',
   gentle: 'What is gentle',

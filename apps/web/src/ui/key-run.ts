@@ -1,0 +1,48 @@
+/** Presses of keys within so many ms of each other are one edit, with one undo. */
+const TOGETHER_MS = 700;
+
+/**
+ * What presses of keys have come to that are not made yet: it is made when they rest, or when anything else is done. The
+ * element that they move says so with `data-run`.
+ */
+export class KeyRun<Value> {
+  /** How it is made. */
+  make: (value: Value) => void;
+  private run: { value: Value; readonly element: HTMLElement | SVGElement } | null = null;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(make: (value: Value) => void) {
+    this.make = make;
+  }
+
+  /** What the presses have come to; null where there are none. */
+  get value(): Value | null {
+    return this.run?.value ?? null;
+  }
+
+  goOn(value: Value, element: HTMLElement | SVGElement): void {
+    if (this.run) this.run.value = value;
+    else {
+      this.run = { value, element };
+      element.dataset.run = '';
+      addEventListener('pagehide', this.finish);
+    }
+    clearTimeout(this.timer);
+    this.timer = setTimeout(this.finish, TOGETHER_MS);
+  }
+
+  readonly finish = (): void => {
+    const { run } = this;
+    if (!run) return;
+    this.drop();
+    this.make(run.value);
+  };
+
+  /** Forgets what the presses have come to. */
+  drop(): void {
+    clearTimeout(this.timer);
+    removeEventListener('pagehide', this.finish);
+    if (this.run) delete this.run.element.dataset.run;
+    this.run = null;
+  }
+}
