@@ -159,3 +159,18 @@ test('a point of a curve keeps the focus while keys move it, and the run is one 
   expect(await revisionOf(stack, project)).toBe(first + 1);
   await expect(point).toBeFocused();
 });
+
+test('keys on a slider are one edit, shown at once', async ({ page, open, stack, project }) => {
+  await open('grow/buoy');
+  const hue = page.getByLabel('Lamp').getByRole('slider', { name: 'Hue' });
+  const place = async () => Number(await hue.getAttribute('aria-valuenow'));
+  const before = await place();
+  const first = await revisionOf(stack, project);
+  await hue.focus();
+  for (let presses = 0; presses < 3; presses++) await page.keyboard.press('ArrowRight');
+  await expect.poll(place).toBeGreaterThan(before);
+  await expectSaved(page);
+  expect(await revisionOf(stack, project)).toBe(first + 1);
+  await undoTimes(page);
+  await expect.poll(place).toBeCloseTo(before, 1);
+});
