@@ -64,7 +64,7 @@ for (const { what, at, name, dx, dy, keys, ...more } of DRAGGED)
     await expect.poll(value).toBe(before);
     await page.mouse.up();
     await expect.poll(value).toBe(before);
-    await expect(page.locator('[data-announced]')).toHaveText('As it was');
+    await expect(page.locator('[data-announced]')).toHaveText('Put back as it was');
     await expectSaved(page);
     expect(await revisionOf(stack, project)).toBe(first);
 

@@ -11,7 +11,7 @@ interface Asked {
 /** Why there is no answer, as plain data. */
 type ServerFault = Pick<ServerError, 'status' | 'code' | 'message' | 'path' | 'away'>;
 
-function faultOf(error: unknown): ServerFault {
+function plainFault(error: unknown): ServerFault {
   if (!(error instanceof ServerError)) throw error;
   const { status, code, message, path, away } = error;
   return { status, code, message, path, away };
@@ -21,13 +21,13 @@ const throughAsk: BaseQueryFn<Asked, unknown, ServerFault> = async ({ method = '
   try {
     return { data: (await ask<unknown>(method, address, body)) ?? null };
   } catch (error) {
-    return { error: faultOf(error) };
+    return { error: plainFault(error) };
   }
 };
 
 /**
  * What the server has, as far as it was asked for: the cache of its answers, and what makes them out of date. Each area
- * puts its own requests in. The document of the open project is not among them; see `store/saving.ts`.
+ * puts its own requests in. The document of the open project is not among them; see `store/saving-middleware.ts`.
  */
 export const api = createApi({
   reducerPath: 'server',

@@ -38,6 +38,9 @@ const inAllPages =
       );
   };
 
+/** Whether each set was favoured last: two presses may be answered in another order. */
+const wanted = new Map<string, boolean>();
+
 /** Sets on the shelf. What was done to one is put into all pages that hold it; they are not asked for again. */
 const shelfApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -73,11 +76,13 @@ const shelfApi = api.injectEndpoints({
               set.favourite === to ? set : { ...set, favourite: to, favoured: set.favoured + (to ? 1 : -1) },
             ),
           );
+        wanted.set(id, on);
         favour(on);
-        // An answer that was under way may not have known of it.
+        const last = () => wanted.get(id) === on;
         await queryFulfilled.then(
-          () => favour(on),
-          () => favour(!on),
+          // An answer that was under way may not have known of it.
+          () => last() && favour(on),
+          () => last() && favour(!on),
         );
       },
     }),

@@ -1,3 +1,4 @@
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { lasting } from '../storing/storage.ts';
@@ -9,7 +10,7 @@ const TALL_PX = 250;
 const STEP_PX = 60;
 const KEY = 'mint-lamp/tray-height';
 
-const held = (px: number) => Math.round(Math.max(LOWEST_PX, Math.min(px, innerHeight * 0.6)));
+const held = (px: number) => Math.round(clamp(px, LOWEST_PX, innerHeight * 0.6));
 
 export interface TrayHeight {
   readonly px: number;

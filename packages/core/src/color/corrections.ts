@@ -68,14 +68,14 @@ function functionCorrections(name: string, args: string): string[] {
     .filter((v) => /^[-+]?[\d.]+(e[-+]?\d+)?(%|deg|rad|grad|turn)?$/.test(v));
   if (values.length < 3) return [];
   const limits = LIMITS[base];
-  const clamp = (text: string, i: number) => {
+  const withinLimit = (text: string, i: number) => {
     const most = limits?.[i];
     const value = Number.parseFloat(text);
     if (text.endsWith('%') || most === undefined) return text;
-    const kept = String(Math.min(Math.max(value, 0), most));
+    const kept = String(clamp(value, 0, most));
     return base !== 'rgb' && i > 0 ? `${kept}%` : kept;
   };
-  const body = values.slice(0, 3).map(clamp).join(' ');
+  const body = values.slice(0, 3).map(withinLimit).join(' ');
   const out = [`${base}(${body})`];
   const alpha = values[3];
   if (alpha !== undefined) {

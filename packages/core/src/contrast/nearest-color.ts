@@ -2,7 +2,7 @@ import { isOklabInside, maxChroma, rgb8ToOklch, toRgb8 } from '../color/gamut.ts
 import { linearToRgb8, oklabToLinear, polar, type Triple } from '../color/kernel.ts';
 import { fromRgb8 } from '../color/parse.ts';
 import type { Color } from '../color/spaces.ts';
-import { clamp01 } from '../numbers/clamp.ts';
+import { clamp, clamp01 } from '../numbers/clamp.ts';
 import { contrastRatio, paintedOver, type Rgba, reaches } from './ratio.ts';
 
 /** A ground and the ratio that must be reached on it. */
@@ -76,7 +76,7 @@ class HuePlane {
   has(rgb: Triple): boolean {
     const [l, chroma] = rgb8ToOklch(...rgb);
     return WITHIN_8_BITS.some(([up, out]) => {
-      const held = this.at(l + up, Math.min(Math.max(0, chroma + out), this.most));
+      const held = this.at(l + up, clamp(chroma + out, 0, this.most));
       return held[0] === rgb[0] && held[1] === rgb[1] && held[2] === rgb[2];
     });
   }

@@ -2,7 +2,7 @@ import { findTwins } from '../color/difference.ts';
 import { oklchToRgb8 } from '../color/gamut.ts';
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
-import { clamp01 } from '../numbers/clamp.ts';
+import { clamp, clamp01 } from '../numbers/clamp.ts';
 import { mix } from './interpolate.ts';
 import { type ColorStop, type CssGradient, colorAtPlace, type PlacedGradient, placeStops } from './model.ts';
 
@@ -121,7 +121,7 @@ function bandsIn(
   length: number,
   visible: number,
 ): Band[] {
-  const px = Math.max(2, Math.min(4000, Math.round(((to - from) / 100) * length)));
+  const px = clamp(Math.round(((to - from) / 100) * length), 2, 4000);
   const key = (i: number) => {
     const c = at(from + ((to - from) * Math.min(i, px - 0.001)) / px);
     return (

@@ -26,7 +26,7 @@ export function rowAlong(
   if (!(width > 0 && height > 0)) throw new RangeError('The picture has no pixels.');
   const [dx, dy] = [line.x2 - line.x1, line.y2 - line.y1];
   const length = Math.hypot(dx, dy);
-  const n = Math.max(2, Math.min(MOST_ALONG, Math.round(length) + 1));
+  const n = clamp(Math.round(length) + 1, 2, MOST_ALONG);
   const reach = Math.floor(clamp(Math.round(side), 1, 101) / 2);
   // Square to the line; of one without length, down.
   const [sx, sy] = length > 0 ? [-dy / length, dx / length] : [0, 1];

@@ -3,6 +3,7 @@ import type { Rgba } from '../../contrast/ratio.ts';
 import type { Gradient } from '../../document/gradients/gradient.ts';
 import { hintsAsStops } from '../../gradient/hints-as-stops.ts';
 import { colorAtPlace, type PlacedGradient, placeStops } from '../../gradient/model.ts';
+import { clamp } from '../../numbers/clamp.ts';
 import { paintedGradient, type ResolvedGradient } from '../../system/gradients/resolved-gradient.ts';
 import type { UnderText } from './measurement.ts';
 
@@ -58,7 +59,7 @@ function looksAt(placed: PlacedGradient, gradient: Gradient): Looks {
   // Stops without a colour are left out, so that one gradient may have other ends in another theme.
   if (known && known.ends.length === ends.length && known.ends.every((end, i) => end === ends[i]))
     return known;
-  const each = Math.max(4, Math.min(LOOKS, Math.floor(MOST_LOOKS / ends.length)));
+  const each = clamp(Math.floor(MOST_LOOKS / ends.length), 4, LOOKS);
   const places: number[] = [];
   for (let i = 1; i < ends.length; i++) {
     const [from, to] = [ends[i - 1]!, ends[i]! - BEFORE_END];
