@@ -11,6 +11,7 @@ import { Pictures1790000000003 } from './migrations/3-pictures.ts';
 import { Shelf1790000000004 } from './migrations/4-shelf.ts';
 import { Checkpoints1790000000005 } from './migrations/5-checkpoints.ts';
 import { LighterLog1790000000006 } from './migrations/6-lighter-log.ts';
+import { ScenePreviews1790000000007 } from './migrations/7-scene-previews.ts';
 import { PictureContent, PicturePart, ProjectPicture } from './picture-entities.ts';
 import { ShelfFavour, ShelfSetEntry } from './shelf-entities.ts';
 
@@ -96,6 +97,7 @@ export async function openDatabase(url: string, patience = PATIENCE_MS): Promise
       Shelf1790000000004,
       Checkpoints1790000000005,
       LighterLog1790000000006,
+      ScenePreviews1790000000007,
     ],
     extra: { max: 2, connectionTimeoutMillis: 3000 },
   });

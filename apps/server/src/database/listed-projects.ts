@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
-import { previewOf } from '@mint-lamp/core/system/preview';
+import { EMPTY_PREVIEW, previewOf } from '@mint-lamp/core/system/preview';
 import type { ListedProject, LoadedProject } from '@mint-lamp/core/wire/projects';
 import { type DataSource, IsNull } from 'typeorm';
 import { documentAt } from './documents.ts';
@@ -35,7 +35,7 @@ export async function listProjects(
   const listed: ListedProject[] = [];
   for (const row of rows) {
     const { id, name, revision, updatedAt, preview } = await withPreview(source, memory, row);
-    const shown = preview ?? { families: [], themes: [] };
+    const shown = preview ?? EMPTY_PREVIEW;
     listed.push({ id, name, revision, updatedAt: updatedAt.toISOString(), preview: shown });
   }
   return listed;

@@ -20,7 +20,8 @@ interface ChangedThingsProps {
 
 /** Everything that differs but the roles: families with their bases, themes, pairs, gradients and the rest. */
 export function ChangedThings({ differences, restoring }: ChangedThingsProps) {
-  const { name, ground, themes, families, pairs, gradients, lists, orders, words, relatives } = differences;
+  const { name, ground, themes, families, pairs, gradients, lists, orders, words } = differences;
+  const { relatives, scenes } = differences;
   const swatches = (one: ColoredDifference) => <BeforeAfter before={one.before} after={one.after} />;
   return (
     <>
@@ -28,7 +29,7 @@ export function ChangedThings({ differences, restoring }: ChangedThingsProps) {
       <Kind title="Themes" part="theme" things={themes} restoring={restoring} />
       <Kind title="Gradients" part="gradient" things={gradients} restoring={restoring} draw={swatches} />
       <Kind title="Pairs" part="pair" things={pairs} restoring={restoring} />
-      {(name || ground || words || relatives || lists.length > 0 || orders.length > 0) && (
+      {(name || ground || words || relatives || scenes || lists.length > 0 || orders.length > 0) && (
         <Section title="The rest">
           {name && (
             <Line part={{ part: 'name' }} restoring={restoring}>
@@ -58,6 +59,11 @@ export function ChangedThings({ differences, restoring }: ChangedThingsProps) {
           {relatives && (
             <Line part={{ part: 'relatives' }} restoring={restoring}>
               The relatives and how they were adjusted
+            </Line>
+          )}
+          {scenes && (
+            <Line part={{ part: 'scenes' }} restoring={restoring}>
+              What paints scenes, and what they say
             </Line>
           )}
         </Section>

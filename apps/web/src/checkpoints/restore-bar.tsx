@@ -81,6 +81,8 @@ function nameOfPart(part: Portion, then: ProjectDocument, now: ProjectDocument):
       return 'the words of samples';
     case 'relatives':
       return 'the relatives';
+    case 'scenes':
+      return 'what paints scenes, and what they say';
     case 'list':
       return titleOf(part.list).toLowerCase();
     case 'order':

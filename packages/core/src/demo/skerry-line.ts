@@ -1,6 +1,7 @@
 import type { Content, Level } from '../contrast/targets.ts';
 import { emptyDocument, type ProjectDocument } from '../document/document.ts';
 import { stopAt } from '../document/gradients/gradient.ts';
+import type { SceneWords } from '../document/scenes/scene-words.ts';
 import { family, linear, link, pair, role } from './build.ts';
 
 const THEMES = ['day', 'night'] as const;
@@ -54,6 +55,76 @@ const PAIRS: readonly (readonly [text: string, ground: string, content: Content,
   ['board.quiet', 'board.ground', 'body', 'AA'],
 ];
 
+/** What its scenes say. */
+const FERRY_WORDS: SceneWords = {
+  menu1: 'Timetable',
+  menu2: 'Islands',
+  menu3: 'On board',
+  headline: 'First light to Oster Skerry',
+  lead: 'Daily from the north pier, Hallin',
+  second: 'See all crossings',
+  listTitle: 'Departures today',
+  listNote: 'All times local',
+  what1: 'Hallin – Oster Skerry',
+  state1: 'On time',
+  what2: 'Oster Skerry – Grey Holm',
+  state2: 'Delayed to 10:05',
+  what3: 'Grey Holm – Hallin',
+  state3: 'On time',
+  what4: 'Hallin – Grey Holm',
+  state4: 'Cancelled',
+  nextTitle: 'Next sailing',
+  place1: 'Pier 2',
+  offer: 'Day return',
+  offerNote: 'Any sailing, one bicycle free',
+  card1: 'Hallin',
+  cardNote1: 'The harbour, the market and the old lamp house.',
+  card2: 'Oster Skerry',
+  cardNote2: 'Seals on the north shore, from May on.',
+  card3: 'Grey Holm',
+  cardNote3: 'One inn, one road, and a very long beach.',
+  formTitle: 'Book a crossing',
+  field1: 'Passenger',
+  field2: 'Mail for the ticket',
+  field3: 'Sailing',
+  entry1: 'Ida Holm',
+  entry2: 'ida.holm',
+  fieldHint: 'We write when your sailing is late.',
+  choice1: 'On foot',
+  choice2: 'With a bicycle',
+  choice3: 'With a car',
+  consent: 'Tell me about deck notices',
+  goodTitle: 'On time',
+  goodText: 'The 08:15 to Oster Skerry boards at pier 1.',
+  warningTitle: 'Delayed to 10:05',
+  warningText: 'Fog at Grey Holm. The crossing takes ten minutes more.',
+  dangerTitle: 'Cancelled',
+  dangerText: 'No sailing at 13:05. Tickets hold for any other day.',
+  noteTitle: 'On deck',
+  noteText: 'The upper deck is open; hold on to your hat.',
+  tableTitle: 'Passengers this week',
+  column1: 'Crossing',
+  column2: 'Passengers',
+  column3: 'State',
+  readTitle: 'Forty minutes to Grey Holm',
+  readLead: 'What one sees from the upper deck, if one stands on the lee side.',
+  readText1:
+    'The pier falls behind faster than one thinks. First the cranes go, then the lamp house, and last the smell of tar; after that there is only water in more shades than anyone has names for.',
+  readText2:
+    'Half way across the engine is turned down, and for a minute the boat drifts. Nobody says why. Everybody looks out.',
+  readQuote: 'On a clear day all three islands are one line.',
+  readBy: 'From the log of the Skerry Line',
+  readLink: 'All notes from the log',
+  boardTitle: 'Departures',
+  passTitle: 'Boarding pass',
+  passFrom: 'Hallin',
+  passTo: 'Oster Skerry',
+  passName: 'Ida Holm',
+  passDay: '14 June, 08:15',
+  passCode: 'Pier 1',
+  passNote: 'Be at the pier ten minutes before.',
+};
+
 const stop = (id: string, percent: number, to: string) => stopAt(id, percent, link(to));
 
 /** The demo project: a made-up ferry company between three small islands. Some of its pairs fail on purpose. */
@@ -96,4 +167,11 @@ export const SKERRY_LINE: ProjectDocument = {
     { id: 'from-slate', name: 'Pier slate', color: '#3d4a4d', group: '', added: 0 },
   ],
   // Those of the demo come with its database, where their bytes are kept.
+  scenes: {
+    cast: {
+      good: { to: 'role', role: 'notice-ontime-ground' },
+      'good-text': { to: 'role', role: 'notice-ontime-text' },
+    },
+    words: FERRY_WORDS,
+  },
 };

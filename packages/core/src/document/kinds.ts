@@ -11,6 +11,7 @@ import { recipes } from './recipes/kind.ts';
 import { relatives } from './relatives/kind.ts';
 import { roles } from './roles/kind.ts';
 import { rounds } from './rounds/kind.ts';
+import { scenes } from './scenes/kind.ts';
 import { themes } from './themes/kind.ts';
 import { tray } from './tray/kind.ts';
 
@@ -29,6 +30,7 @@ const kinds = {
   rounds,
   recipes,
   notes,
+  scenes,
 };
 
 type Kinds = typeof kinds;

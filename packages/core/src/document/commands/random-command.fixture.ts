@@ -263,8 +263,30 @@ export const anyNote = record({
 
 export const use = fc.constantFrom('text', 'ring');
 
+const sceneUse = fc.constantFrom('page', 'hero', 'good-text');
+const castLink = fc.oneof(
+  fc.record({ to: fc.constant('role'), role: roleId }),
+  fc.record({ to: fc.constant('gradient'), gradient: gradientId }),
+  fc.record({ to: fc.constant('picture'), picture: pictureId }),
+  fc.constant({ to: 'nothing' }),
+);
+const sceneWord = fc.constantFrom('headline', 'what1');
+const said = fc.constantFrom('Hallin', 'Off to sea');
+export const anyScenes = record({
+  cast: fc
+    .dictionary(sceneUse, castLink, { maxKeys: 2, noNullPrototype: true })
+    .map((cast) =>
+      Object.fromEntries(
+        Object.entries(cast).filter(([use, { to }]) => use === 'hero' || to === 'role' || to === 'nothing'),
+      ),
+    ),
+  words: fc.dictionary(sceneWord, said, { maxKeys: 2, noNullPrototype: true }),
+});
+
 export const SIMPLE = [
   of('renameProject', { name }),
+  of('castUse', { use: sceneUse, link: fc.option(castLink) }),
+  of('setSceneWord', { word: sceneWord, text: fc.option(said) }),
   of('setWords', { words: sampleWords }),
   of('declinePair', { declined: anyDeclined, index }),
   of('reconsiderPair', { declined: declinedId }),

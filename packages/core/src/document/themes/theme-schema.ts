@@ -6,11 +6,11 @@ import type { Theme } from './theme.ts';
 import type { ThemeCommand } from './theme-commands.ts';
 
 export function themeSchemas(parts: SchemaParts): KindSchemas<{ themes: readonly Theme[] }, ThemeCommand> {
-  const { objectOf, optional, id, index, link, name, record } = parts;
+  const { objectOf, optional, id, index, name, record, roleLink } = parts;
   const themeSchema = objectOf<Theme>({ id, name });
 
   const themeCommandSchemas: CommandSchemas<ThemeCommand> = {
-    addTheme: { theme: themeSchema, index: optional(index), links: record(link, MOST_ROLES) },
+    addTheme: { theme: themeSchema, index: optional(index), links: record(roleLink, MOST_ROLES) },
     removeTheme: { theme: id },
     renameTheme: { theme: id, name },
     moveTheme: { theme: id, index },

@@ -22,9 +22,15 @@ import { migrateCommand, migrateDocument } from './versions.ts';
 const fixture = (name: string) => readFileSync(new URL(`fixtures/${name}`, import.meta.url), 'utf8');
 const stored = (name: string) => JSON.parse(fixture(name));
 
-/** A document without what came with version 5: the words of its samples, and declined pairs. */
-const wordless = (document: ProjectDocument): ProjectDocument => ({
+/** A document without what came with version 7: what paints its scenes and what they say. */
+const sceneless = (document: ProjectDocument): ProjectDocument => ({
   ...document,
+  scenes: { cast: {}, words: {} },
+});
+
+/** A document without what came with version 5 either: the words of its samples, and declined pairs. */
+const wordless = (document: ProjectDocument): ProjectDocument => ({
+  ...sceneless(document),
   words: NO_WORDS,
   declined: [],
 });
@@ -166,8 +172,8 @@ describe('documents of version 4', () => {
 
 describe('documents of version 5', () => {
   it('have gradients in no group, none a favourite, and none paints a role', () => {
-    expect(migrated('skerry-line-5.json')).toEqual(SKERRY_LINE);
-    expect(migrated('entwined-5.json')).toEqual(ENTWINED);
+    expect(migrated('skerry-line-5.json')).toEqual(sceneless(SKERRY_LINE));
+    expect(migrated('entwined-5.json')).toEqual(sceneless(ENTWINED));
   });
 
   it('take the commands of that version', () => {
@@ -185,6 +191,30 @@ describe('documents of version 5', () => {
       day: { to: 'shade', family: 'buoy', shade: '700' },
       glare: { to: 'role', role: 'text-main', opacity: 0.5 },
     });
+  });
+});
+
+describe('documents of version 6', () => {
+  it('have nothing chosen for scenes, which say plain words', () => {
+    expect(migrated('skerry-line-6.json')).toEqual(sceneless(SKERRY_LINE));
+    expect(migrated('entwined-6.json')).toEqual(sceneless(ENTWINED));
+  });
+
+  it('take the commands of that version', () => {
+    const commands = (stored('unsent-6.json') as unknown[]).map((old) => {
+      const result = migrateCommand(old, 6);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    const { gradients, roles, words, scenes } = after(migrated('skerry-line-6.json'), ...commands);
+    expect(gradients[0]).toMatchObject({ id: 'first-light', favourite: true });
+    expect(roles.find(({ id }) => id === 'board-ground')!.links.day).toEqual({
+      to: 'gradient',
+      gradient: 'first-light',
+    });
+    expect([words.text, scenes]).toEqual(['Hallin', { cast: {}, words: {} }]);
   });
 });
 

@@ -79,6 +79,7 @@ export interface Differences {
   readonly orders: readonly OrderedList[];
   readonly words: boolean;
   readonly relatives: boolean;
+  readonly scenes: boolean;
   /** Pairs that pass over all themes, of how many, on each side. */
   readonly passing: {
     readonly before: readonly [passing: number, all: number];
@@ -254,6 +255,7 @@ export function differencesBetween(
     orders: ORDERED_LISTS.filter((list) => isReordered(earlier[list], later[list])),
     words: !sameJson(earlier.words, later.words),
     relatives: !sameJson(earlier.relatives, later.relatives),
+    scenes: !sameJson(earlier.scenes, later.scenes),
     passing: {
       before: [before.readout.passingOverall, before.readout.pairs * before.readout.themes],
       after: [after.readout.passingOverall, after.readout.pairs * after.readout.themes],

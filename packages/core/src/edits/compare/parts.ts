@@ -45,6 +45,7 @@ export function portionKey(part: Portion): string {
     case 'ground':
     case 'words':
     case 'relatives':
+    case 'scenes':
       return part.part;
     case 'list':
     case 'order':

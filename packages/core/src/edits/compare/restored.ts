@@ -109,6 +109,7 @@ function withPart(now: ProjectDocument, then: ProjectDocument, part: Portion): P
     case 'ground':
     case 'words':
     case 'relatives':
+    case 'scenes':
       return { ...now, [part.part]: then[part.part] };
     case 'list':
       return { ...now, [part.list]: then[part.list] };
@@ -127,6 +128,7 @@ const RANK: Readonly<Record<Portion['part'], number>> = {
   ground: 5,
   words: 0,
   relatives: 0,
+  scenes: 0,
   list: 0,
   order: 6,
   theme: 1,

@@ -2,12 +2,14 @@ import type { Gradient, Stop } from '../../document/gradients/gradient.ts';
 import { pointersOf } from '../../document/gradients/pointers.ts';
 import type { Link } from '../../document/links/link.ts';
 import type { ColorStop, CssGradient, Hint } from '../../gradient/model.ts';
-import type { ById } from '../by-id.ts';
 import type { Families } from '../families/resolved-family.ts';
 import { fade, type Painted, paint } from '../painted.ts';
 import type { ResolvedRole } from '../roles/resolved-role.ts';
 
-type Roles = ById<ResolvedRole>;
+/** The roles that stops point to. */
+interface Roles {
+  readonly get: (id: string) => Pick<ResolvedRole, 'color'> | undefined;
+}
 type Colors = (Painted | null)[];
 type Places = ReadonlyMap<string, readonly number[]>;
 
