@@ -3,6 +3,9 @@ import { LARGEST } from '../../packages/core/bench/largest-document.ts';
 import type { Stack } from '../support/stack.ts';
 import { post, send } from '../support/test.ts';
 
+/** The themes that a new project has. */
+const BEGUN_WITH = ['light', 'dark'];
+
 /** Makes a project with the contents of a document through the API, as an interface would; returns its id. */
 export async function makeProject(stack: Stack, document: ProjectDocument): Promise<string> {
   const { id } = await post(stack, '/projects', { name: document.name });
@@ -14,10 +17,14 @@ export async function makeProject(stack: Stack, document: ProjectDocument): Prom
   const addTheme = (theme: (typeof themes)[number]) => ({ type: 'addTheme', theme, links: {} });
   await inBatches(
     [
-      ...themes.slice(0, 1).map(addTheme),
-      { type: 'removeTheme', theme: 'light' },
-      { type: 'removeTheme', theme: 'dark' },
-      ...themes.slice(1).map(addTheme),
+      ...themes.map((theme) =>
+        BEGUN_WITH.includes(theme.id)
+          ? { type: 'renameTheme', theme: theme.id, name: theme.name }
+          : addTheme(theme),
+      ),
+      ...BEGUN_WITH.flatMap((theme) =>
+        themes.some(({ id }) => id === theme) ? [] : [{ type: 'removeTheme', theme }],
+      ),
       ...families.map((family) => ({ type: 'addFamily', family })),
     ],
     500,

@@ -15,7 +15,7 @@ const CONTENT: Record<string, string> = {
   assign: 'main [data-role-cell], main tbody td button',
   check: 'main ol li',
   fade: 'main [role=slider]',
-  stage: '[data-testid=scene] > div',
+  stage: '[data-scene] .scene',
   deliver: 'main pre',
 };
 

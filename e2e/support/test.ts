@@ -99,6 +99,8 @@ async function copyOfDemo(stack: Stack): Promise<string> {
     ...document.pairs.map((pair: object) => ({ type: 'addPair', pair })),
     ...document.gradients.map((gradient: object) => ({ type: 'addGradient', gradient })),
     ...document.tray.map((swatch: object) => ({ type: 'addSwatch', swatch })),
+    ...Object.entries(document.scenes.cast).map(([use, link]) => ({ type: 'castUse', use, link })),
+    ...Object.entries(document.scenes.words).map(([word, text]) => ({ type: 'setSceneWord', word, text })),
   ]);
   return id;
 }

@@ -1,10 +1,13 @@
 import { paintedOver } from '@mint-lamp/core/contrast/ratio';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
+import type { SceneUse } from '@mint-lamp/core/document/scenes/scene-uses';
 import { cssNames, writeCss } from '@mint-lamp/core/exchange/css';
 import { colorAtPlace, placeStops } from '@mint-lamp/core/gradient/model';
 import { paintedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { resolveSystem } from '@mint-lamp/core/system/resolve';
+import { castOf } from '@mint-lamp/core/system/scenes/cast';
 import { PNG } from 'pngjs';
+import { SCENES } from '../support/scenes.ts';
 import { expect, test } from '../support/test.ts';
 
 const system = resolveSystem(SKERRY_LINE);
@@ -83,30 +86,30 @@ test('the app itself shows those same colours: the scene is painted with the exp
   page,
   open,
 }) => {
-  await open('stage');
-  for (const theme of system.themes.values()) {
-    await page.getByRole('radio', { name: theme.theme.name }).click();
-    const painted = await page
-      .getByTestId('scene')
-      .locator('[data-role]')
-      .evaluateAll((nodes) =>
-        nodes.map((node) => {
+  const uses = castOf(SKERRY_LINE);
+  for (const id of SCENES) {
+    await open(`stage/${id}`);
+    for (const theme of system.themes.values()) {
+      const scene = page.locator(`[data-stage-theme=${theme.theme.id}]`).getByTestId('scene');
+      const painted = await scene.locator('[data-text], [data-ground]').evaluateAll((nodes) =>
+        (nodes as HTMLElement[]).map((node) => {
           const { color, backgroundColor } = getComputedStyle(node);
-          return {
-            role: (node as HTMLElement).dataset.role!,
-            color,
-            backgroundColor,
-            text: (node as HTMLElement).style.color !== '',
-          };
+          return { ...node.dataset, color, backgroundColor } as Record<string, string>;
         }),
       );
-    expect(painted.length).toBeGreaterThan(20);
-    for (const { role, color, backgroundColor, text } of painted) {
-      if (!text && role.startsWith('hero')) continue;
-      const wanted = theme.roles.get(role)!.color!;
-      const seen = channels(text ? color : backgroundColor);
-      if (!text && seen[3] === 0) continue;
-      expect(seen.slice(0, 3), role).toEqual([wanted.r, wanted.g, wanted.b]);
+      expect(painted.length, id).toBeGreaterThan(10);
+      for (const { text, ground, color, backgroundColor } of painted)
+        for (const [use, seen] of [
+          [text, color],
+          [ground, backgroundColor],
+        ]) {
+          const link = use === undefined ? null : uses.get(use as SceneUse)!.link;
+          if (link?.to !== 'role') continue;
+          const wanted = theme.roles.get(link.role)!.color!;
+          const got = channels(seen!);
+          expect(got.slice(0, 3), `${id}: ${use}`).toEqual([wanted.r, wanted.g, wanted.b]);
+          expect(got[3] ?? 1).toBeCloseTo(wanted.alpha, 2);
+        }
     }
   }
 });

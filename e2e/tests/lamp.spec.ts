@@ -94,14 +94,15 @@ test('keys move the lit colour: from blue-green to plum in a few presses, and on
   // Everything has followed: the scene, its gradient, and what is linked to a shade of it in the other theme.
   const lit = await page.getByTestId('lamp-color').evaluate((half) => getComputedStyle(half).backgroundColor);
   const painted = async () => {
-    await goOn('stage');
+    await goOn('stage/timetable');
+    await page.getByRole('radio', { name: 'This one' }).click();
     const scene = page.getByTestId('scene');
-    const button = scene.getByText('Book a crossing');
+    const button = scene.getByText('Reserve').first();
     const css = (of: typeof button, property: string) =>
       of.evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property);
     const day = [
       await css(button, 'background-color'),
-      await css(scene.locator('.h-36'), 'background-image'),
+      await css(scene.locator('[data-ground=hero]'), 'background-image'),
     ];
     await page.keyboard.press('n');
     const night = await css(button, 'background-color');

@@ -80,7 +80,9 @@ test('everything is shown as somebody sees it, at any station, until it is shown
   open,
   goOn,
 }) => {
-  await open('stage');
+  await open('stage/timetable');
+  await page.getByRole('radio', { name: 'This one' }).click();
+  await page.getByLabel('Zoom').selectOption('100 %');
   const scene = page.getByTestId('scene');
   await page.getByRole('button', { name: 'Seen by' }).press('Enter');
   const panel = page.getByRole('dialog', { name: 'Seen by' });

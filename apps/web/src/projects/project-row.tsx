@@ -27,7 +27,7 @@ export function ProjectRow({ project }: { project: ListedProject }) {
           changed {formatDistanceToNow(new Date(project.updatedAt), { addSuffix: true })}
         </p>
       </div>
-      <ProjectPicture preview={project.preview} />
+      <ProjectPicture id={project.id} name={project.name} preview={project.preview} />
       <div className="relative z-10 flex w-18 justify-end pr-2">
         <RowActions project={project} onRename={() => setRenaming(true)} />
       </div>

@@ -1,33 +1,31 @@
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
-import { memo } from 'react';
-import { scenePaint } from './scene-paint.ts';
-import { Timetable } from './timetable.tsx';
-
-/** Px for which the page is laid out before it is made small. */
-const PAGE = 900;
+import { type ComponentType, memo } from 'react';
+import type { SceneText } from './scene-text.ts';
+import { SceneView } from './scene-view.tsx';
+import { Landing } from './scenes/landing.tsx';
+import { Small } from './small.tsx';
 
 interface SceneThumbProps {
   theme: ResolvedTheme;
   width: number;
   height: number;
+  /** The scene; the landing page where none is said. */
+  Draw?: ComponentType<{ text: SceneText }>;
+  /** Px for which it is laid out before it is made small. */
+  page?: number;
 }
 
-/** The timetable page in a theme, small: to see a system as a page at a glance. For sighted eyes. */
-export const SceneThumb = memo(function SceneThumb({ theme, width, height }: SceneThumbProps) {
-  const scale = width / PAGE;
+/** A scene in a theme, small: to see a system as a page at a glance. For sighted eyes. */
+export const SceneThumb = memo(function SceneThumb({
+  theme,
+  width,
+  height,
+  Draw = Landing,
+  page = 900,
+}: SceneThumbProps) {
   return (
-    <div
-      aria-hidden
-      data-specimen
-      className="overflow-hidden rounded-md border border-hair contain-strict"
-      style={{ width, height }}
-    >
-      <div
-        className="pointer-events-none origin-top-left"
-        style={{ width: PAGE, height: height / scale, transform: `scale(${scale})` }}
-      >
-        {Timetable({ paint: scenePaint(theme) })}
-      </div>
-    </div>
+    <Small width={width} height={height} page={page}>
+      <SceneView Draw={Draw} theme={theme} />
+    </Small>
   );
 });

@@ -12,6 +12,22 @@ export type Selection =
 /** Somebody who sees colours otherwise, or under other circumstances. */
 export type Reader = Deficiency | 'blurred' | 'glare';
 
+/** How scenes are looked at on the Stage. */
+export interface StageView {
+  /** All themes side by side, or the one that is switched on. */
+  readonly themes: 'all' | 'one';
+  /** CSS px for which a scene is laid out; null for its own. */
+  readonly width: number | null;
+  /** How large it is shown, 1 for its real size; null for as much as fits. */
+  readonly zoom: number | null;
+  /** All states of what can be pressed at once. */
+  readonly states: boolean;
+  /** Texts that fall short where they stand are marked. */
+  readonly marks: boolean;
+  /** Who scenes are shown to be seen by; null for as they are. */
+  readonly reader: Reader | null;
+}
+
 interface InterfaceState {
   readonly theme: string | null;
   readonly selection: Selection | null;
@@ -21,6 +37,7 @@ interface InterfaceState {
   readonly reader: Reader | null;
   /** Of a colour vision deficiency, 0–1. */
   readonly severity: number;
+  readonly stage: StageView;
 }
 
 const initialState: InterfaceState = {
@@ -30,6 +47,7 @@ const initialState: InterfaceState = {
   surround: false,
   reader: null,
   severity: 1,
+  stage: { themes: 'all', width: null, zoom: null, states: false, marks: false, reader: null },
 };
 
 const slice = createSlice({
@@ -54,8 +72,17 @@ const slice = createSlice({
     severitySet(state, { payload }: PayloadAction<number>) {
       state.severity = payload;
     },
+    stageViewed(state, { payload }: PayloadAction<Partial<StageView>>) {
+      Object.assign(state.stage, payload);
+    },
     /** Another project: nothing of the old one stays selected. */
-    projectChanged: ({ surround, reader, severity }) => ({ ...initialState, surround, reader, severity }),
+    projectChanged: ({ surround, reader, severity, stage }) => ({
+      ...initialState,
+      surround,
+      reader,
+      severity,
+      stage,
+    }),
   },
 });
 
@@ -66,6 +93,7 @@ export const {
   surroundSwitched,
   readerChosen,
   severitySet,
+  stageViewed,
   projectChanged,
 } = slice.actions;
 export const interfaceReducer = slice.reducer;

@@ -31,6 +31,20 @@ export function measurePair(
   return measureSurfaces(theme, pair, front, back, groundOf(system, theme), aroundOf(system), layers);
 }
 
+/** {@link measurePair} with another colour on one side, as it would be. */
+export function measureWith(
+  system: System,
+  theme: ResolvedTheme,
+  pair: Pair,
+  side: 'foreground' | 'background',
+  color: Rgba,
+  layers: LayeredMeasuring | null,
+): Measurement {
+  const front = side === 'foreground' ? color : surfaceOf(theme, pair.foreground);
+  const back = side === 'background' ? color : surfaceOf(theme, pair.background);
+  return measureSurfaces(theme, pair, front, back, groundOf(system, theme), aroundOf(system), layers);
+}
+
 function measureSurfaces(
   theme: ResolvedTheme,
   pair: Pair,

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../../document/commands/after.fixture.ts';
-import { type SceneUse, suggestions } from './suggested-pairs.ts';
+import { suggestions, type TextPlace } from './suggested-pairs.ts';
 
 let n = 0;
 const newId = () => `new-${++n}`;
-const use = (text: string, ground: string, more: Partial<SceneUse> = {}): SceneUse => ({
+const use = (text: string, ground: string, more: Partial<TextPlace> = {}): TextPlace => ({
   text,
   ground,
   backdrop: null,
@@ -25,7 +25,7 @@ const HERO = use('hero-text', 'page-ground', {
   veil: 'hero-veil',
   size: 24,
 });
-const told = (uses: readonly SceneUse[], doc = SKERRY_LINE) =>
+const told = (uses: readonly TextPlace[], doc = SKERRY_LINE) =>
   suggestions(doc, uses, newId).map(
     ({ pair, from }) => `${from}: ${pair.foreground} on ${pair.background}, ${pair.target.content}`,
   );

@@ -41,7 +41,7 @@ export function suggestedPairs(doc: ProjectDocument, newId: () => string): Pair[
 }
 
 /** Where a scene really puts a text: role ids, what lies between, and how large the text is there. */
-export interface SceneUse {
+export interface TextPlace {
   readonly text: string;
   readonly ground: string;
   readonly backdrop: Backdrop | null;
@@ -79,7 +79,7 @@ function standing({
  */
 export function suggestions(
   doc: ProjectDocument,
-  uses: readonly SceneUse[],
+  uses: readonly TextPlace[],
   newId: () => string,
 ): Suggestion[] {
   const declined = new Set(doc.declined.map(({ foreground, background }) => `${foreground} ${background}`));

@@ -191,6 +191,9 @@ class Casting {
       const text = ground && SCENE_USE_IDS.find((one) => sceneUse(one).on === ground);
       if (text && ground !== 'page' && this.ownOf(text)) return text;
     }
+    // A hero in the colour of the buttons on it would swallow them.
+    if (use === 'hero' && !this.ownOf('accent'))
+      return (['sunken', 'raised', 'page'] as const).find((one) => this.ownOf(one)) ?? null;
     return (sceneUse(use).standIns as readonly SceneUse[]).find((one) => this.ownOf(one)?.link) ?? null;
   }
 }

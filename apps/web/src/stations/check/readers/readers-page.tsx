@@ -31,7 +31,7 @@ export default function ReadersPage() {
     <>
       <CheckHeader
         view="readers"
-        lead={`The timetable page in ${theme.theme.name}, as others see it. Colour vision by ${METHOD}.`}
+        lead={`The landing page in ${theme.theme.name}, as others see it. Colour vision by ${METHOD}.`}
       >
         <SeverityTrack />
       </CheckHeader>

@@ -1,5 +1,5 @@
 import { sameJson } from '@mint-lamp/core/document/same';
-import { type SceneUse, suggestions } from '@mint-lamp/core/judged/pairs/suggested-pairs';
+import { suggestions, type TextPlace } from '@mint-lamp/core/judged/pairs/suggested-pairs';
 import { useCallback, useMemo, useState } from 'react';
 import { newId, useEditing } from '../../../store/editing.ts';
 import { useProjectDocument, useTheme } from '../../../store/selectors.ts';
@@ -8,7 +8,7 @@ import { part } from '../../../ui/part.tsx';
 import { Popover } from '../../../ui/popover.tsx';
 import { useResting } from '../../../ui/use-resting.ts';
 
-const SceneUses = part(() => import('../../../scene/scene-uses.tsx'));
+const ScenePlaces = part(() => import('../../../scene/scene-places.tsx'));
 const SuggestedPanel = part(() => import('./suggested-panel.tsx'));
 
 /** Pairs that names suggest and scenes show: all made at once, or seen one by one. */
@@ -18,10 +18,10 @@ export function SuggestedPairs() {
   const theme = useResting(useTheme());
   const { edit } = useEditing();
   const { roles, pairs, declined } = doc;
-  const [uses, setUses] = useState<readonly SceneUse[]>([]);
+  const [uses, setUses] = useState<readonly TextPlace[]>([]);
   // The same uses stay the same object, so that suggestions keep their ids while colours move.
   const found = useCallback(
-    (next: readonly SceneUse[]) => setUses((old) => (sameJson(old, next) ? old : next)),
+    (next: readonly TextPlace[]) => setUses((old) => (sameJson(old, next) ? old : next)),
     [],
   );
   // biome-ignore lint/correctness/useExhaustiveDependencies: names, pairs and scenes decide, and nothing else of the document
@@ -34,9 +34,9 @@ export function SuggestedPairs() {
     });
   return (
     <>
-      <SceneUses theme={theme} onFound={found} />
+      <ScenePlaces theme={theme} onFound={found} />
       {list.length > 0 && (
-        <Button onClick={add} title="Pairs that names suggest, and that the timetable page shows">
+        <Button onClick={add} title="Pairs that names suggest, and that pages on the Stage show">
           Add {list.length} suggested
         </Button>
       )}

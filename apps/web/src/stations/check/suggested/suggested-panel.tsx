@@ -11,7 +11,7 @@ import { useLayers, useSystem, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
 
-const FROM = { names: 'by their names', scene: 'on the timetable page' } as const;
+const FROM = { names: 'by their names', scene: 'on a scene' } as const;
 
 /** The suggested pairs one by one, each to be made or declined with a reason; and what was declined. */
 export default function SuggestedPanel({ suggestions }: { suggestions: readonly Suggestion[] }) {

@@ -2,25 +2,28 @@ import { FEW_HUES, type HueInUse } from '@mint-lamp/core/judged/readout/needs';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
-import { SceneShares, type Shares } from '../../../scene/scene-shares.tsx';
+import type { AreaShares } from '../../../scene/area-shares.ts';
+import { MeasuredScenes } from '../../../scene/measured-scenes.tsx';
 import { useProjectId, useSystem, useTheme } from '../../../store/selectors.ts';
 import { ColorChip } from '../../../ui/color-chip.tsx';
+
+const LOOKED_AT = ['landing', 'timetable'] as const;
 
 /** The hues in use, each with the share of the page on the Stage that its roles cover. */
 export function HueShares({ hues }: { hues: readonly HueInUse[] }) {
   const { families } = useSystem();
   const theme = useTheme();
   const id = useProjectId();
-  const [shares, setShares] = useState<Shares | null>(null);
+  const [shares, setShares] = useState<AreaShares | null>(null);
   const of = ({ roles }: HueInUse) => {
     if (!shares) return null;
-    return [...new Set(roles)].reduce((sum, role) => sum + (shares.get(role) ?? 0), 0);
+    return [...new Set(roles)].reduce((sum, role) => sum + (shares.roles.get(role) ?? 0), 0);
   };
   const rows = hues.map((hue) => ({ hue, share: of(hue) })).sort((a, b) => (b.share ?? 0) - (a.share ?? 0));
   return (
     <div className="w-80">
-      <SceneShares theme={theme} onMeasured={setShares} />
-      <p className="mb-1 text-quiet">Share of the page on the Stage, in {theme.theme.name}</p>
+      <MeasuredScenes theme={theme} scenes={LOOKED_AT} onMeasured={setShares} />
+      <p className="mb-1 text-quiet">Share of the landing page and the timetable, in {theme.theme.name}</p>
       <ul>
         {rows.map(({ hue, share }) => (
           <li key={hue.families[0]} className="flex items-center gap-2 py-0.5">

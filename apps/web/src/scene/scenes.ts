@@ -1,0 +1,55 @@
+import type { ComponentType } from 'react';
+import { part } from '../ui/part.tsx';
+import type { SceneText } from './scene-text.ts';
+import { Board } from './scenes/board.tsx';
+import { Cards } from './scenes/cards.tsx';
+import { Form } from './scenes/form.tsx';
+import { Landing } from './scenes/landing.tsx';
+import { Notices } from './scenes/notices.tsx';
+import { Pass } from './scenes/pass.tsx';
+import { Phone } from './scenes/phone.tsx';
+import { Read } from './scenes/read.tsx';
+import { Timetable } from './scenes/timetable.tsx';
+
+interface SceneDefinition {
+  readonly id: string;
+  readonly name: string;
+  /** What is on it, in a few words. */
+  readonly says: string;
+  /** CSS px for which it is laid out at first. */
+  readonly width: number;
+  readonly Draw: ComponentType<{ text: SceneText }>;
+}
+
+/** Every scene, in the order in which they are shown. */
+export const SCENES = [
+  {
+    id: 'landing',
+    name: 'Landing page',
+    says: 'a hero over a gradient or a picture',
+    width: 1040,
+    Draw: Landing,
+  },
+  { id: 'timetable', name: 'Timetable', says: 'what is on, what is late', width: 900, Draw: Timetable },
+  { id: 'form', name: 'Form', says: 'fields and buttons in every state', width: 900, Draw: Form },
+  {
+    id: 'table',
+    name: 'Table',
+    says: 'figures with filters and charts',
+    width: 960,
+    // Charts come with a library that a page without them does not need.
+    Draw: part(() => import('./scenes/table.tsx')),
+  },
+  { id: 'notices', name: 'Notices', says: 'good, late, wrong, to know', width: 840, Draw: Notices },
+  { id: 'read', name: 'Long read', says: 'paragraphs, links, a quotation', width: 820, Draw: Read },
+  { id: 'cards', name: 'Cards', says: 'to choose from, one chosen', width: 960, Draw: Cards },
+  { id: 'phone', name: 'Phone', says: 'a screen for the thumb', width: 390, Draw: Phone },
+  { id: 'board', name: 'Board', says: 'read from afar', width: 900, Draw: Board },
+  { id: 'pass', name: 'Pass', says: 'for print, with a code', width: 820, Draw: Pass },
+] as const satisfies readonly SceneDefinition[];
+
+export type SceneId = (typeof SCENES)[number]['id'];
+export type Scene = (typeof SCENES)[number];
+
+/** The scene of an id; the first where there is none of that. */
+export const sceneOf = (id: string | undefined): Scene => SCENES.find((one) => one.id === id) ?? SCENES[0];

@@ -1,0 +1,33 @@
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
+import { useLayoutEffect, useRef } from 'react';
+import { SceneView } from './scene-view.tsx';
+import { SCENES, type SceneId } from './scenes.ts';
+
+interface UnseenScenesProps {
+  theme: ResolvedTheme;
+  scenes: readonly SceneId[];
+  /** Called with the roots of the scenes whenever they were laid out anew; the same function while it is the same. */
+  onLaidOut: (scenes: readonly HTMLElement[]) => void;
+}
+
+/** Lays scenes out unseen, to be measured. */
+export function UnseenScenes({ theme, scenes, onLaidOut }: UnseenScenesProps) {
+  const all = useRef<HTMLDivElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: laid out anew in another theme
+  useLayoutEffect(() => {
+    if (all.current) onLaidOut([...all.current.querySelectorAll<HTMLElement>('.scene')]);
+  }, [theme, onLaidOut]);
+  return (
+    <div
+      ref={all}
+      aria-hidden
+      className="pointer-events-none fixed top-0 left-0 size-0 overflow-hidden opacity-0"
+    >
+      {SCENES.filter(({ id }) => scenes.includes(id)).map(({ id, Draw, width }) => (
+        <div key={id} style={{ width }}>
+          <SceneView Draw={Draw} theme={theme} />
+        </div>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,13 @@
+/** Addresses of all scenes on the Stage. */
+export const SCENES = [
+  'landing',
+  'timetable',
+  'form',
+  'table',
+  'notices',
+  'read',
+  'cards',
+  'phone',
+  'board',
+  'pass',
+] as const;
