@@ -47,7 +47,7 @@ test('a text over a gradient: suggested from the scene, moved by drag and keys, 
   await expectSaved(page);
   const [day] = (await reportOf(stack.address, project)).themes;
   const reported: Reported = day.pairs.find((one: { text: string }) => one.text === 'hero.text');
-  await expect(bare).toContainText(`${reported.ratio} needs 3 in Day sailing`);
+  await expect(bare).toContainText(`${reported.ratio} needs 4.5 in Day sailing`);
   await expect(bare).toContainText(`fails on ${Math.round(reported.failingShare * 100)} % of what it covers`);
   // By keys and as figures, each one undo.
   const name = await text.getAttribute('aria-label');
@@ -57,9 +57,9 @@ test('a text over a gradient: suggested from the scene, moved by drag and keys, 
   await expect(text).toHaveAccessibleName(name!);
   // The least veil is offered, as a role of its own.
   const ways = bare.getByRole('list', { name: 'Ways to mend it' }).first();
-  await ways.getByRole('button', { name: /^Lay a veil of \w+ \d+ at \d+ %: 3\.\d\d/ }).press('Enter');
+  await ways.getByRole('button', { name: /^Lay a veil of \w+ \d+ at \d+ %: 4\.\d\d/ }).press('Enter');
   const veiled = page.getByRole('listitem', { name: 'hero.text on First light under hero.veil-2' });
-  await expect(veiled).toContainText(/3\.\d\d passes 4\.5 in Day sailing/);
+  await expect(veiled).toContainText(/4\.\d\d passes 4\.5 in Day sailing/);
   await page.keyboard.press('Control+z');
   await expect(bare).toBeVisible();
   await bare.getByLabel('Text width').fill('200');

@@ -1,42 +1,48 @@
+import type { SceneUse } from '@mint-lamp/core/document/scenes/scene-uses';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import { useCallback, useEffect, useRef } from 'react';
 import { inTurns } from '../ui/turns.ts';
-import { type AreaShares, areaShares } from './area-shares.ts';
-import { type PaintedAreas, paintedAreas } from './painted-areas.ts';
+import type { PaintedAreas } from './area-shares.ts';
+import { paintedAreas } from './painted-areas.ts';
 import type { SceneId } from './scenes.ts';
 import { UnseenScenes } from './unseen-scenes.tsx';
-import { useScenePaints } from './use-scene.ts';
+import { useScenePaints, useSceneText } from './use-scene.ts';
 
 /** ms of a turn of measuring. */
-const TURN_MS = 12;
+const TURN_MS = 8;
 
 interface MeasuredScenesProps {
   theme: ResolvedTheme;
   scenes: readonly SceneId[];
-  /** The same function while it is the same. */
-  onMeasured: (shares: AreaShares) => void;
+  /** CSS px for which they are laid out; their own where it is left out. */
+  width?: number | null;
+  /** Told in the order of the scenes; the same function while it is the same. */
+  onMeasured: (areas: readonly PaintedAreas[]) => void;
 }
 
-/** Lays scenes out unseen, and tells what roles and families cover of them, once that is counted. */
-export function MeasuredScenes({ theme, scenes, onMeasured }: MeasuredScenesProps) {
-  const { uses, paints } = useScenePaints(theme);
+/**
+ * Lays scenes out unseen, and tells what each use covers of them, once that is counted: anew when they are laid out
+ * otherwise or something else is painted, and not when a colour changes.
+ */
+export function MeasuredScenes({ theme, scenes, width = null, onMeasured }: MeasuredScenesProps) {
+  const { paints } = useScenePaints(theme);
+  const text = useSceneText();
   const run = useRef(0);
+  const painted = Object.keys(paints).sort().join(' ');
   const measure = useCallback(
     async (roots: readonly HTMLElement[]) => {
       const mine = ++run.current;
+      const isPainted = new Set(painted.split(' '));
       await document.fonts.ready;
       const areas: PaintedAreas[] = [];
       for (const root of roots) {
-        const area = await inTurns(
-          paintedAreas(root, (use) => paints[use] !== undefined),
-          TURN_MS,
-        );
+        const parts = paintedAreas(root, (use: SceneUse) => isPainted.has(use));
+        areas.push(await inTurns(parts, TURN_MS));
         if (mine !== run.current) return;
-        areas.push(area);
       }
-      onMeasured(areaShares(areas, uses, theme));
+      onMeasured(areas);
     },
-    [uses, paints, theme, onMeasured],
+    [painted, onMeasured],
   );
   useEffect(
     () => () => {
@@ -44,5 +50,13 @@ export function MeasuredScenes({ theme, scenes, onMeasured }: MeasuredScenesProp
     },
     [],
   );
-  return <UnseenScenes theme={theme} scenes={scenes} onLaidOut={measure} />;
+  return (
+    <UnseenScenes
+      theme={theme}
+      scenes={scenes}
+      width={width}
+      layout={`${scenes.join(' ')} ${width} ${JSON.stringify(text)}`}
+      onLaidOut={measure}
+    />
+  );
 }

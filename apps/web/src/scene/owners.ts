@@ -1,9 +1,22 @@
-/** Which of some things paints each pixel: 0 for none of them. */
+/**
+ * Which of some things paints each pixel, 0 for none of them; and what lies over that with an edge or a letter that covers
+ * a part of it, 0–255.
+ */
 export interface Owners {
   readonly width: number;
   readonly height: number;
   readonly ids: Uint8Array;
+  readonly over: Uint8Array;
+  readonly cover: Uint8Array;
 }
+
+export const newOwners = (width: number, height: number): Owners => ({
+  width,
+  height,
+  ids: new Uint8Array(width * height),
+  over: new Uint8Array(width * height),
+  cover: new Uint8Array(width * height),
+});
 
 /** A box with corners of one radius, in px. */
 export interface RoundBox {
@@ -39,7 +52,7 @@ function spanAt(box: RoundBox, row: number): readonly [number, number] | null {
  * one of so many stretches of a border: a dash.
  */
 export function fillBox(
-  { width, height, ids }: Owners,
+  { width, height, ids, cover }: Owners,
   box: RoundBox,
   id: number,
   clips: readonly RoundBox[] = [],
@@ -57,15 +70,20 @@ export function fillBox(
     if (right <= left) continue;
     const out = hole && spanAt(hole, row);
     const at = row * width;
-    if (!out) ids.fill(id, at + left, at + right);
+    const give = (from: number, to: number) => {
+      if (to <= from) return;
+      ids.fill(id, at + from, at + to);
+      cover.fill(0, at + from, at + to);
+    };
+    if (!out) give(left, right);
     else {
-      if (out[0] > left) ids.fill(id, at + left, at + Math.min(right, out[0]));
-      if (right > out[1]) ids.fill(id, at + Math.max(left, out[1]), at + right);
+      give(left, Math.min(right, out[0]));
+      give(Math.max(left, out[1]), right);
     }
   }
 }
 
-/** Something drawn by the browser on a canvas of its own: the pixels that it covers at least by half are given away. */
+/** Something drawn by the browser on a canvas of its own: of each pixel the part that it covers is given away. */
 export class Stencil {
   private readonly context: OffscreenCanvasRenderingContext2D;
   private readonly owners: Owners;
@@ -82,7 +100,7 @@ export class Stencil {
     id: number,
     paint: (context: OffscreenCanvasRenderingContext2D) => void,
   ): void {
-    const { width, height, ids } = this.owners;
+    const { width, height, over, cover } = this.owners;
     const [x, y] = [Math.max(0, Math.floor(box.left) - 2), Math.max(0, Math.floor(box.top) - 2)];
     const w = Math.min(width, Math.ceil(box.right) + 2) - x;
     const h = Math.min(height, Math.ceil(box.bottom) + 2) - y;
@@ -94,14 +112,23 @@ export class Stencil {
     context.restore();
     const { data } = context.getImageData(x, y, w, h);
     for (let row = 0; row < h; row++)
-      for (let column = 0; column < w; column++)
-        if (data[(row * w + column) * 4 + 3]! >= 128) ids[(y + row) * width + x + column] = id;
+      for (let column = 0; column < w; column++) {
+        const alpha = data[(row * w + column) * 4 + 3]!;
+        if (!alpha) continue;
+        const at = (y + row) * width + x + column;
+        over[at] = id;
+        cover[at] = alpha;
+      }
   }
 }
 
 /** How many pixels each of the things paints, by its number; those of nothing at 0. */
-export function countOwners({ ids }: Owners): Float64Array {
+export function countOwners({ ids, over, cover }: Owners): Float64Array {
   const counts = new Float64Array(256);
-  for (const id of ids) counts[id]!++;
+  for (let at = 0; at < ids.length; at++) {
+    const part = cover[at]! / 255;
+    counts[ids[at]!]! += 1 - part;
+    if (part) counts[over[at]!]! += part;
+  }
   return counts;
 }

@@ -1,16 +1,19 @@
 import { SCENE_USE_IDS, type SceneUse } from '@mint-lamp/core/document/scenes/scene-uses';
-import { countOwners, fillBox, inset, type Owners, type RoundBox, Stencil } from './owners.ts';
+import type { PaintedAreas } from './area-shares.ts';
+import { countOwners, fillBox, inset, newOwners, type Owners, type RoundBox, Stencil } from './owners.ts';
 import { paintedUse } from './painted-use.ts';
-
-/** What each use really covers of a scene, in px as they are painted; what is under something else counts nothing. */
-export interface PaintedAreas {
-  readonly px: ReadonlyMap<SceneUse, number>;
-  /** Of the whole scene, where nothing paints it too. */
-  readonly all: number;
-}
 
 const idOf = (use: SceneUse) => SCENE_USE_IDS.indexOf(use) + 1;
 const px = (value: string) => Number.parseFloat(value) || 0;
+
+/** A box as a browser paints it: its edges on whole pixels. */
+const snapped = (box: RoundBox): RoundBox => ({
+  left: Math.round(box.left),
+  top: Math.round(box.top),
+  right: Math.round(box.right),
+  bottom: Math.round(box.bottom),
+  radius: box.radius,
+});
 
 /** What is drawn of a scene, and with what. */
 class Drawing {
@@ -22,7 +25,7 @@ class Drawing {
   constructor(scene: HTMLElement, height: number | null, paints: (use: SceneUse) => boolean) {
     this.root = scene.getBoundingClientRect();
     const [w, h] = [Math.round(this.root.width), Math.round(height ?? this.root.height)];
-    this.owners = { width: w, height: h, ids: new Uint8Array(w * h) };
+    this.owners = newOwners(w, h);
     this.stencil = new Stencil(this.owners);
     this.paints = paints;
   }
@@ -43,7 +46,7 @@ class Drawing {
     const { ground, line } = element.dataset as { ground?: SceneUse; line?: SceneUse };
     const style = getComputedStyle(element);
     if (!ground && !line && style.overflowX !== 'hidden') return null;
-    const box = this.boxOf(element.getBoundingClientRect(), px(style.borderTopLeftRadius));
+    const box = snapped(this.boxOf(element.getBoundingClientRect(), px(style.borderTopLeftRadius)));
     const [top, right, bottom, left] = [
       px(style.borderTopWidth),
       px(style.borderRightWidth),

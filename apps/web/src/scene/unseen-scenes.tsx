@@ -6,25 +6,29 @@ import { SCENES, type SceneId } from './scenes.ts';
 interface UnseenScenesProps {
   theme: ResolvedTheme;
   scenes: readonly SceneId[];
+  /** CSS px for which they are laid out; null for their own. */
+  width?: number | null;
+  /** Says when they were laid out otherwise; left out, with every other theme. */
+  layout?: string;
   /** Called with the roots of the scenes whenever they were laid out anew; the same function while it is the same. */
   onLaidOut: (scenes: readonly HTMLElement[]) => void;
 }
 
 /** Lays scenes out unseen, to be measured. */
-export function UnseenScenes({ theme, scenes, onLaidOut }: UnseenScenesProps) {
+export function UnseenScenes({ theme, scenes, width = null, layout, onLaidOut }: UnseenScenesProps) {
   const all = useRef<HTMLDivElement>(null);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: laid out anew in another theme
+  // biome-ignore lint/correctness/useExhaustiveDependencies: laid out anew with what is said to lay it out
   useLayoutEffect(() => {
     if (all.current) onLaidOut([...all.current.querySelectorAll<HTMLElement>('.scene')]);
-  }, [theme, onLaidOut]);
+  }, [layout ?? theme, onLaidOut]);
   return (
     <div
       ref={all}
       aria-hidden
       className="pointer-events-none fixed top-0 left-0 size-0 overflow-hidden opacity-0"
     >
-      {SCENES.filter(({ id }) => scenes.includes(id)).map(({ id, Draw, width }) => (
-        <div key={id} style={{ width }}>
+      {SCENES.filter(({ id }) => scenes.includes(id)).map(({ id, Draw, width: own }) => (
+        <div key={id} style={{ width: width ?? own }}>
           <SceneView Draw={Draw} theme={theme} />
         </div>
       ))}

@@ -24,6 +24,8 @@ export interface StageView {
   readonly states: boolean;
   /** Texts that fall short where they stand are marked. */
   readonly marks: boolean;
+  /** What families and roles cover of them is told. */
+  readonly shares: boolean;
   /** Who scenes are shown to be seen by; null for as they are. */
   readonly reader: Reader | null;
 }
@@ -47,7 +49,7 @@ const initialState: InterfaceState = {
   surround: false,
   reader: null,
   severity: 1,
-  stage: { themes: 'all', width: null, zoom: null, states: false, marks: false, reader: null },
+  stage: { themes: 'all', width: null, zoom: null, states: false, marks: false, shares: false, reader: null },
 };
 
 const slice = createSlice({

@@ -11,6 +11,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { SwitchGroup } from '../../ui/switch-group.tsx';
 import { useSize } from '../../ui/use-size.ts';
+import { BalancePanel, SharesButton } from './balance/shares-button.tsx';
 import { CastLine } from './casting/cast-line.tsx';
 import { OwnWindow } from './own-window.tsx';
 import { SceneStrip } from './scene-strip.tsx';
@@ -117,6 +118,7 @@ export function LargeScene({ scene }: { scene: Scene }) {
           {scene.name}
           <span className="ml-2 font-sans text-base font-normal text-quiet">{scene.says}</span>
         </h1>
+        <WordsButton />
         <IconButton label="In a window of its own, which follows" onClick={() => setApart(true)}>
           <AppWindow size={16} />
         </IconButton>
@@ -161,13 +163,13 @@ export function LargeScene({ scene }: { scene: Scene }) {
         >
           What falls short
         </Button>
-        <span className="ml-auto" />
-        <WordsButton />
+        <SharesButton />
       </div>
       <CastLine />
       <div className="flex min-h-0 flex-1 px-5 pb-4">
         <Frames scene={scene} />
       </div>
+      {view.shares && <BalancePanel scenes={[scene.id]} width={view.width} />}
       <SceneStrip open={scene.id} />
       {apart && (
         <OwnWindow title={`${scene.name} – Mint Lamp`} onClose={() => setApart(false)}>

@@ -5,10 +5,13 @@ import { SCENES } from '../../scene/scenes.ts';
 import { useProjectId } from '../../store/selectors.ts';
 import { PageHeader } from '../../ui/page-header.tsx';
 import { useSize } from '../../ui/use-size.ts';
+import { BalancePanel, SharesButton } from './balance/shares-button.tsx';
 import { CastLine } from './casting/cast-line.tsx';
 import { StageTools, useSeenThrough } from './stage-tools.tsx';
-import { useSeenThemes } from './use-stage-view.ts';
+import { useSeenThemes, useStageView } from './use-stage-view.ts';
 import { WordsButton } from './words/words-button.tsx';
+
+const ALL = SCENES.map(({ id }) => id);
 
 /** px that a tile has at least, and between two. */
 const LEAST_TILE = 172;
@@ -20,6 +23,7 @@ const STACKED = 2;
 export function SceneOverview() {
   const id = useProjectId();
   const themes = useSeenThemes();
+  const [{ shares }] = useStageView();
   const filter = useSeenThrough();
   const { element, width } = useSize<HTMLUListElement>();
   const rows = themes.length > STACKED;
@@ -35,9 +39,11 @@ export function SceneOverview() {
         lead="Your roles on real pages. Press one to see it large and change it there."
       >
         <StageTools />
+        <SharesButton />
         <WordsButton />
       </PageHeader>
       <CastLine />
+      {shares && <BalancePanel scenes={ALL} width={null} />}
       <ul
         ref={element}
         aria-label="Scenes"

@@ -2,8 +2,9 @@ import { FEW_HUES, type HueInUse } from '@mint-lamp/core/judged/readout/needs';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
-import type { AreaShares } from '../../../scene/area-shares.ts';
+import { areaShares, type PaintedAreas } from '../../../scene/area-shares.ts';
 import { MeasuredScenes } from '../../../scene/measured-scenes.tsx';
+import { useCast } from '../../../scene/use-scene.ts';
 import { useProjectId, useSystem, useTheme } from '../../../store/selectors.ts';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 
@@ -14,7 +15,9 @@ export function HueShares({ hues }: { hues: readonly HueInUse[] }) {
   const { families } = useSystem();
   const theme = useTheme();
   const id = useProjectId();
-  const [shares, setShares] = useState<AreaShares | null>(null);
+  const uses = useCast();
+  const [areas, setAreas] = useState<readonly PaintedAreas[] | null>(null);
+  const shares = areas && areaShares(areas, uses, theme);
   const of = ({ roles }: HueInUse) => {
     if (!shares) return null;
     return [...new Set(roles)].reduce((sum, role) => sum + (shares.roles.get(role) ?? 0), 0);
@@ -22,7 +25,7 @@ export function HueShares({ hues }: { hues: readonly HueInUse[] }) {
   const rows = hues.map((hue) => ({ hue, share: of(hue) })).sort((a, b) => (b.share ?? 0) - (a.share ?? 0));
   return (
     <div className="w-80">
-      <MeasuredScenes theme={theme} scenes={LOOKED_AT} onMeasured={setShares} />
+      <MeasuredScenes theme={theme} scenes={LOOKED_AT} onMeasured={setAreas} />
       <p className="mb-1 text-quiet">Share of the landing page and the timetable, in {theme.theme.name}</p>
       <ul>
         {rows.map(({ hue, share }) => (
