@@ -12,9 +12,12 @@ interface Written {
   readonly note?: string;
 }
 
-const notationsOf = (painted: Painted): Written[] => {
+/** Written in those of the notations that are wanted: each takes its time. */
+const notationsOf = (painted: Painted, wanted: readonly string[] | null = null): Written[] => {
   const c = colorOf(painted);
-  return NOTATIONS.map(({ write, ...notation }) => ({ ...notation, text: write(c) }));
+  return NOTATIONS.filter(({ id }) => wanted === null || wanted.includes(id)).map(
+    ({ write, ...notation }) => ({ ...notation, text: write(c) }),
+  );
 };
 
 /**
@@ -29,7 +32,7 @@ export const Notations = memo(function Notations({ painted }: { painted: Painted
     setChosen(next);
     rememberNotations(next);
   };
-  const shown = notationsOf(painted).filter(({ id }) => chosen.includes(id));
+  const shown = notationsOf(painted, chosen);
   return (
     <section aria-label="Notations" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">Copy as</h3>

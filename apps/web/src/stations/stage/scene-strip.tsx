@@ -2,10 +2,23 @@ import clsx from 'clsx';
 import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { SceneThumb } from '../../scene/scene-thumb.tsx';
-import { SCENES, type SceneId } from '../../scene/scenes.ts';
+import { SCENES, type Scene, type SceneId } from '../../scene/scenes.ts';
 import { useProjectId, useTheme } from '../../store/selectors.ts';
 import { useSize } from '../../ui/use-size.ts';
 import { useSeenThrough } from './stage-tools.tsx';
+
+/** A scene in the theme that is switched on; alone it is drawn again with a colour, and not what leads to it. */
+function Thumb({ scene, width }: { scene: Scene; width: number }) {
+  return (
+    <SceneThumb
+      theme={useTheme()}
+      Draw={scene.Draw}
+      page={Math.max(scene.width, 640)}
+      width={width}
+      height={Math.round(width * 0.66)}
+    />
+  );
+}
 
 const GAP = 8;
 const LEAST = 64;
@@ -13,7 +26,6 @@ const LEAST = 64;
 /** All scenes small and live in the theme that is switched on, while one of them is open large. */
 export function SceneStrip({ open }: { open: SceneId }) {
   const id = useProjectId();
-  const theme = useTheme();
   const filter = useSeenThrough();
   const { element, width } = useSize<HTMLUListElement>();
   const each = Math.max(LEAST, Math.floor((width - 8 - GAP * (SCENES.length - 1)) / SCENES.length));
@@ -35,13 +47,7 @@ export function SceneStrip({ open }: { open: SceneId }) {
                 )}
               >
                 <span className="block" style={{ filter }}>
-                  <SceneThumb
-                    theme={theme}
-                    Draw={scene.Draw}
-                    page={Math.max(scene.width, 640)}
-                    width={each}
-                    height={Math.round(each * 0.66)}
-                  />
+                  <Thumb scene={scene} width={each} />
                 </span>
                 <span
                   className={clsx('block truncate px-0.5 text-xs', scene.id === open && 'font-semibold')}

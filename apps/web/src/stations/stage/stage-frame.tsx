@@ -1,5 +1,5 @@
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
-import { type KeyboardEvent, useCallback, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, useCallback, useRef, useState } from 'react';
 import { SceneView } from '../../scene/scene-view.tsx';
 import type { Scene } from '../../scene/scenes.ts';
 import { useCast } from '../../scene/use-scene.ts';
@@ -31,7 +31,8 @@ const WALK: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowDown: 1, Ar
  * A scene in a theme, large. Every part of it can be pressed, to learn what paints it and to change it; by keyboard the
  * arrow keys walk through its parts and Enter presses.
  */
-export function StageFrame({ scene, theme, width, scale, states, marks, filter }: StageFrameProps) {
+export const StageFrame = memo(function StageFrame(props: StageFrameProps) {
+  const { scene, theme, width, scale, states, marks, filter } = props;
   const dispatch = useAppDispatch();
   const uses = useCast();
   const { element: page, height } = useSize<HTMLDivElement>();
@@ -122,7 +123,7 @@ export function StageFrame({ scene, theme, width, scale, states, marks, filter }
       )}
     </figure>
   );
-}
+});
 
 /** A ring around the part that is lit: white and black, so that it is seen on anything. */
 function Lit({ of, within }: { of: Element; within: HTMLElement }) {

@@ -198,6 +198,21 @@ class Casting {
   }
 }
 
+/** Whether roles are called and shown alike; what they are linked to is nothing that finds them. */
+const sameNames = (a: readonly Role[], b: readonly Role[]): boolean =>
+  a === b ||
+  (a.length === b.length &&
+    a.every((role, i) => {
+      const other = b[i]!;
+      return (
+        role === other ||
+        (role.id === other.id &&
+          role.name === other.name &&
+          role.use === other.use &&
+          (role.group === other.group || role.group.join('.') === other.group.join('.')))
+      );
+    }));
+
 let last: { readonly doc: CastDocument; readonly uses: CastUses } | null = null;
 
 /**
@@ -208,7 +223,7 @@ export function castOf(doc: CastDocument): CastUses {
   const { roles, pairs, ground, gradients, pictures, scenes } = doc;
   const isSame =
     last &&
-    last.doc.roles === roles &&
+    sameNames(last.doc.roles, roles) &&
     last.doc.pairs === pairs &&
     last.doc.ground === ground &&
     last.doc.gradients === gradients &&

@@ -8,6 +8,7 @@ import { fade } from '@mint-lamp/core/system/painted';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import type { ResolvedRole } from '@mint-lamp/core/system/roles/resolved-role';
 import clsx from 'clsx';
+import { memo, useCallback } from 'react';
 import { LinkPicker } from '../../../links/link-picker.tsx';
 import { useEditing } from '../../../store/editing.ts';
 import { selectSettledSystem, useLayers } from '../../../store/selectors.ts';
@@ -30,13 +31,18 @@ interface RoleLinkChoiceProps {
 export function RoleLinkChoice({ role, theme, pair, side }: RoleLinkChoiceProps) {
   const { edit, tryEdit, preview } = useEditing();
   // What is offered does not move with what is looked at.
-  const { families } = useAppSelector(selectSettledSystem);
-  const settledRole = useAppSelector(selectSettledSystem).themes.get(theme.theme.id)?.roles.get(role.role.id);
+  const settled = useAppSelector(selectSettledSystem);
+  const [id, inTheme] = [role.role.id, theme.theme.id];
+  const settledRole = settled.themes.get(inTheme)?.roles.get(id);
   const link = plainLink(settledRole?.link ?? null);
-  const linking = (next: Link) =>
-    ({ type: 'setLink', role: role.role.id, theme: theme.theme.id, link: next }) as const;
+  const linking = useCallback(
+    (next: Link) => ({ type: 'setLink', role: id, theme: inTheme, link: next }) as const,
+    [id, inTheme],
+  );
+  const look = useCallback((next: Link | null) => preview(next && linking(next)), [preview, linking]);
+  const take = useCallback((next: Link) => edit(linking(next)), [edit, linking]);
   const own = settledRole?.source?.family ?? null;
-  const [first, ...others] = [...families.values()].sort(
+  const [first, ...others] = [...settled.families.values()].sort(
     (a, b) => Number(b.family.id === own) - Number(a.family.id === own),
   );
   const row = (resolved: ResolvedFamily) => (
@@ -44,12 +50,12 @@ export function RoleLinkChoice({ role, theme, pair, side }: RoleLinkChoiceProps)
       key={resolved.family.id}
       resolved={resolved}
       link={link}
-      theme={theme}
+      theme={inTheme}
       // Over a gradient or a picture each one costs much: just the role's own family is measured.
       pair={pair && (!isLayered(pair) || resolved.family.id === own) ? pair : null}
       side={side}
-      onLook={(next) => preview(next && linking(next))}
-      onTake={(next) => edit(linking(next))}
+      onLook={look}
+      onTake={take}
     />
   );
   return (
@@ -58,7 +64,10 @@ export function RoleLinkChoice({ role, theme, pair, side }: RoleLinkChoiceProps)
       {others.length > 0 && (
         <ul aria-label="Other families" className="max-h-28 overflow-auto border-t border-hair pt-1.5">
           {others.map((one) => (
-            <li key={one.family.id} className="pb-1">
+            <li
+              key={one.family.id}
+              className="pb-1 [contain-intrinsic-size:auto_60px] [content-visibility:auto]"
+            >
               {row(one)}
             </li>
           ))}
@@ -83,14 +92,15 @@ export function RoleLinkChoice({ role, theme, pair, side }: RoleLinkChoiceProps)
 interface FamilyRowProps {
   resolved: ResolvedFamily;
   link: Link | null;
-  theme: ResolvedTheme;
+  /** Its id. */
+  theme: string;
   pair: Pair | null;
   side: 'foreground' | 'background' | null;
   onLook: (link: Link | null) => void;
   onTake: (link: Link) => void;
 }
 
-function FamilyRow({
+const FamilyRow = memo(function FamilyRow({
   resolved: { family, shades },
   link,
   theme,
@@ -101,7 +111,7 @@ function FamilyRow({
 }: FamilyRowProps) {
   const system = useAppSelector(selectSettledSystem);
   const layers = useLayers();
-  const settled = system.themes.get(theme.theme.id)!;
+  const settled = system.themes.get(theme)!;
   const opacity = link?.opacity;
   return (
     <div>
@@ -151,4 +161,4 @@ function FamilyRow({
       </ul>
     </div>
   );
-}
+});
