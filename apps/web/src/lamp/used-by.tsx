@@ -9,8 +9,9 @@ import { Link as RouterLink } from 'react-router';
 import { addressOf } from '../addresses.ts';
 import type { SelectionOf } from '../kinds/lit-color.ts';
 import type { Selection } from '../store/interface-slice.ts';
-import { selectProject, useDocumentPart, useSystem, useTheme } from '../store/selectors.ts';
+import { selectProject, useSystem, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
+import { useSettled } from '../store/use-settled.ts';
 import { Button } from '../ui/button.tsx';
 import { part } from '../ui/part.tsx';
 
@@ -35,12 +36,9 @@ export default function UsedBy() {
   const id = useAppSelector((state) => selectProject(state).id);
   const selection = useAppSelector((state) => state.interface.selection);
   const { theme } = useTheme();
-  const roles = useDocumentPart('roles');
-  const gradients = useDocumentPart('gradients');
-  const pairs = useDocumentPart('pairs');
-  const tray = useDocumentPart('tray');
-  const themes = useDocumentPart('themes');
-  const system = useSystem();
+  // Who depends on it is read when a gesture is over.
+  const system = useSettled(useSystem());
+  const { roles, gradients, pairs, tray, themes } = system.document;
   const latest = useRef(system);
   latest.current = system;
   // Who follows whom does not change while a colour is dragged, but for the labels of the shades.
