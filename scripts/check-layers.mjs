@@ -88,7 +88,7 @@ const CORE_LAYERS = [
   ['color'],
   ['contrast'],
   ['vision', 'gradient'],
-  ['harmony', 'family', 'picture', 'names'],
+  ['harmony', 'family', 'picture', 'names', 'svg'],
   ['document'],
   ['system'],
   ['judged'],

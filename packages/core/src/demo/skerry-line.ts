@@ -3,6 +3,7 @@ import { emptyDocument, type ProjectDocument } from '../document/document.ts';
 import { stopAt } from '../document/gradients/gradient.ts';
 import type { SceneWords } from '../document/scenes/scene-words.ts';
 import { family, linear, link, pair, role } from './build.ts';
+import { cleanDrawing, FERRY_DRAWING } from './drawings.ts';
 
 const THEMES = ['day', 'night'] as const;
 
@@ -174,4 +175,22 @@ export const SKERRY_LINE: ProjectDocument = {
     },
     words: FERRY_WORDS,
   },
+  artworks: [
+    {
+      id: 'ferry',
+      name: 'The ferry',
+      svg: cleanDrawing(FERRY_DRAWING),
+      links: {
+        '#123f4a': link('Deepwater 800'),
+        '#e2552b': link('accent.fill'),
+        '#bfe3e4': link('Deepwater 200'),
+        '#f3e7cf': link('page.ground'),
+        '#bcdcdd': link('Deepwater 200'),
+        '#e9b23c': link('Lantern 400'),
+        '#7fa9a6': link('Deepwater 400'),
+        '#2c7580': link('Deepwater 600'),
+        '#f7f4ec': link('page.raised'),
+      },
+    },
+  ],
 };

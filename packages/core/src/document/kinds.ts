@@ -1,3 +1,4 @@
+import { artworks } from './artworks/kind.ts';
 import type { Batch, Typed } from './commands/definition.ts';
 import { declined } from './declined/kind.ts';
 import { families } from './families/kind.ts';
@@ -31,6 +32,7 @@ const kinds = {
   recipes,
   notes,
   scenes,
+  artworks,
 };
 
 type Kinds = typeof kinds;

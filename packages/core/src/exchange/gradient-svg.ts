@@ -3,7 +3,7 @@ import type { Rgba } from '../contrast/ratio.ts';
 import { angleOf, centerIn, paintIn, radiiIn } from '../gradient/geometry.ts';
 import { type Box, gradientLine } from '../gradient/line.ts';
 import { type CssGradient, colorAtPlace, type PlacedGradient } from '../gradient/model.ts';
-import { escapeMarkup } from './escape-markup.ts';
+import { escapeMarkup } from '../svg/escape-markup.ts';
 
 /** Stops that the way from the first to the last is written in: SVG mixes in sRGB only, and not by opacity. */
 const STEPS = 256;

@@ -1,7 +1,7 @@
 import { shareWords } from '../contrast/share-words.ts';
 import { EXEMPT_NAMES } from '../document/pairs/pair.ts';
 import type { ContrastReport, ReportedPair, ReportedTheme } from '../judged/readout/report.ts';
-import { escapeMarkup } from './escape-markup.ts';
+import { escapeMarkup } from '../svg/escape-markup.ts';
 
 const STYLE = `
   body { margin: 2rem auto; max-width: 60rem; padding: 0 1rem; color: #141414; background: #ffffff;

@@ -5,8 +5,12 @@ import { useDocumentPart } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { EmptyState } from '../../ui/notice.tsx';
 import { PageHeader } from '../../ui/page-header.tsx';
+import { part } from '../../ui/part.tsx';
+import { drawingOfAddress } from './artwork/drawing-address.ts';
 import { LargeScene } from './large-scene.tsx';
 import { SceneOverview } from './scene-overview.tsx';
+
+const LargeDrawing = part(() => import('./artwork/large-drawing.tsx'));
 
 /** The system tried on pages that only roles paint: all of them small, or one large. */
 export default function Stage() {
@@ -14,6 +18,8 @@ export default function Stage() {
   const severity = useAppSelector((state) => state.interface.severity);
   const { scene: id } = useParams();
   const scene = SCENES.find((one) => one.id === id);
+  const drawing = drawingOfAddress(id);
+  const artwork = useDocumentPart('artworks').find((one) => one.id === drawing);
   if (!roles.length)
     return (
       <>
@@ -26,7 +32,13 @@ export default function Stage() {
   return (
     <div className="flex min-h-full flex-col">
       <SeeingFilters severity={severity} />
-      {scene ? <LargeScene scene={scene} /> : <SceneOverview />}
+      {scene ? (
+        <LargeScene scene={scene} />
+      ) : artwork ? (
+        <LargeDrawing key={artwork.id} artwork={artwork} />
+      ) : (
+        <SceneOverview />
+      )}
     </div>
   );
 }

@@ -283,7 +283,22 @@ export const anyScenes = record({
   words: fc.dictionary(sceneWord, said, { maxKeys: 2, noNullPrototype: true }),
 });
 
+const artworkId = fc.constantFrom('art-1', 'art-2');
+const svg = fc.constantFrom(
+  '<svg xmlns="http://www.w3.org/2000/svg" fill="#0b5f6b" color="#000000"><path d="M0 0h9"></path></svg>',
+  '<svg xmlns="http://www.w3.org/2000/svg" fill="#000000" color="#000000"></svg>',
+);
+const artLinks = fc.dictionary(fc.constantFrom('#0b5f6b', '#000000'), link, {
+  maxKeys: 2,
+  noNullPrototype: true,
+});
+export const anyArtwork = record({ id: artworkId, name, svg, links: artLinks });
+
 export const SIMPLE = [
+  of('addArtwork', { artwork: anyArtwork, index }),
+  of('removeArtwork', { artwork: artworkId }),
+  of('renameArtwork', { artwork: artworkId, name }),
+  of('linkArtwork', { artwork: artworkId, links: artLinks }),
   of('renameProject', { name }),
   of('castUse', { use: sceneUse, link: fc.option(castLink) }),
   of('setSceneWord', { word: sceneWord, text: fc.option(said) }),

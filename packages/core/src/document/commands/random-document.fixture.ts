@@ -7,6 +7,7 @@ import { roleSlug } from '../naming/role-name.ts';
 import type { Role } from '../roles/role.ts';
 import { DOCUMENT_VERSION } from '../version.ts';
 import {
+  anyArtwork,
   anyDeclined,
   anyKind,
   anyNote,
@@ -111,6 +112,7 @@ export const anyDocument: fc.Arbitrary<ProjectDocument> = fc
     pictures: listOf(anyPicture as fc.Arbitrary<{ id: string }>),
     relatives: anyRelatives,
     scenes: anyScenes,
+    artworks: listOf(anyArtwork as fc.Arbitrary<{ id: string; name: string }>, sameName),
     rounds: listOf(anyRound as fc.Arbitrary<{ id: string }>),
     recipes: listOf(anyRecipe as fc.Arbitrary<{ id: string; name: string }>, sameName),
     notes: listOf(anyNote as fc.Arbitrary<{ id: string }>),

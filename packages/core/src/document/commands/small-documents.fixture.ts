@@ -25,6 +25,14 @@ export const SMALL: ProjectDocument = {
     { id: 'round-1', seed: 7, count: 3, stray: 0.5, kept: ['#0b5f6b'], free: [], way: 'fresh', of: [] },
   ],
   recipes: [{ id: 'recipe-1', name: 'Even', growth: USUAL_GROWTH }],
+  artworks: [
+    {
+      id: 'art-1',
+      name: 'Gull',
+      svg: '<svg xmlns="http://www.w3.org/2000/svg" fill="#0b5f6b" color="#000000"><path d="M0 0h9"></path></svg>',
+      links: { '#0b5f6b': { to: 'shade', family: 'deepwater', shade: '700' } },
+    },
+  ],
   notes: [
     {
       id: 'note-1',

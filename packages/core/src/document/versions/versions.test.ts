@@ -26,6 +26,7 @@ const stored = (name: string) => JSON.parse(fixture(name));
 const sceneless = (document: ProjectDocument): ProjectDocument => ({
   ...document,
   scenes: { cast: {}, words: {} },
+  artworks: [],
 });
 
 /** A document without what came with version 5 either: the words of its samples, and declined pairs. */

@@ -1,0 +1,282 @@
+import type { Artwork } from '@mint-lamp/core/document/artworks/artwork';
+import type { Link as ColorLink } from '@mint-lamp/core/document/links/link';
+import { linkName } from '@mint-lamp/core/document/naming/link-name';
+import {
+  greyestFamily,
+  type Matched,
+  matchColors,
+  roleCandidates,
+  shadeCandidates,
+} from '@mint-lamp/core/edits/artworks/match-colors';
+import { writeArtworkByProperties } from '@mint-lamp/core/exchange/artwork-svg';
+import { svgColors } from '@mint-lamp/core/svg/svg-colors';
+import { artColor, paintArtwork } from '@mint-lamp/core/system/painted-artwork';
+import { ArrowLeft, Download, Trash2 } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { addressOf } from '../../../addresses.ts';
+import { LinkPicker } from '../../../links/link-picker.tsx';
+import { useEditing } from '../../../store/editing.ts';
+import { selectSettledSystem, useProjectId, useSystem, useTheme } from '../../../store/selectors.ts';
+import { useAppSelector } from '../../../store/store.ts';
+import { Button } from '../../../ui/button.tsx';
+import { Choice } from '../../../ui/choice.tsx';
+import { ColorChip } from '../../../ui/color-chip.tsx';
+import { CopyButton } from '../../../ui/copy-button.tsx';
+import { IconButton } from '../../../ui/icon-button.tsx';
+import { save } from '../../../ui/save-file.ts';
+import { TextField } from '../../../ui/text-field.tsx';
+import { StageTools, useSeenThrough } from '../stage-tools.tsx';
+import { useSeenThemes } from '../use-stage-view.ts';
+import { drawingShares } from './drawing-shares.ts';
+import { OnPage } from './drawing-tiles.tsx';
+
+/** A drawing large, in every theme, with its colours and what they are linked to. */
+export default function LargeDrawing({ artwork }: { artwork: Artwork }) {
+  const id = useProjectId();
+  const navigate = useNavigate();
+  const { edit, tryEdit } = useEditing();
+  const themes = useSeenThemes();
+  const filter = useSeenThrough();
+  const [shares, setShares] = useState<ReadonlyMap<string, number> | null>(null);
+  useEffect(() => {
+    let left = false;
+    void drawingShares(artwork.svg).then((found) => {
+      if (!left) setShares(found);
+    });
+    return () => {
+      left = true;
+    };
+  }, [artwork.svg]);
+  return (
+    <section aria-label={artwork.name} className="flex flex-1 flex-col">
+      <header className="flex flex-wrap items-end gap-x-3 gap-y-2 px-5 pt-3 pb-2">
+        <Link
+          to={addressOf(id, 'stage')}
+          aria-label="All scenes and drawings"
+          title="All scenes and drawings"
+          className="flex size-7 items-center justify-center rounded-md hover:bg-pressed"
+        >
+          <ArrowLeft size={16} />
+        </Link>
+        <h1 className="sr-only">Stage: {artwork.name}</h1>
+        <TextField
+          label="Name of the drawing"
+          hideLabel
+          className="w-64"
+          inputClassName="font-title text-lg font-semibold"
+          value={artwork.name}
+          onCommit={(name) => tryEdit({ type: 'renameArtwork', artwork: artwork.id, name })}
+        />
+        <span className="ml-auto" />
+        <StageTools />
+        <IconButton
+          label={`Remove ${artwork.name}`}
+          onClick={() => {
+            if (edit({ type: 'removeArtwork', artwork: artwork.id })) navigate(addressOf(id, 'stage'));
+          }}
+        >
+          <Trash2 size={16} />
+        </IconButton>
+      </header>
+      <div className="grid flex-1 grid-cols-[minmax(0,1fr)_344px] gap-5 px-5 pb-5 max-[1100px]:grid-cols-1">
+        <div className="flex flex-wrap content-start gap-4" style={{ filter }}>
+          {themes.map((theme) => (
+            <figure key={theme.theme.id} className="m-0">
+              <figcaption className="pb-1 text-sm text-quiet">{theme.theme.name}</figcaption>
+              <OnPage artwork={artwork} theme={theme} className="size-[280px] p-4" />
+            </figure>
+          ))}
+          <figure className="m-0">
+            <figcaption className="pb-1 text-sm text-quiet">As it came</figcaption>
+            {themes[0] && (
+              <OnPage artwork={{ ...artwork, links: {} }} theme={themes[0]} className="size-[140px] p-2" />
+            )}
+          </figure>
+        </div>
+        <div>
+          <Proposals artwork={artwork} shares={shares} />
+          <Colors artwork={artwork} shares={shares} />
+          <Handing artwork={artwork} />
+        </div>
+      </div>
+    </section>
+  );
+}
+
+interface ColorsProps {
+  artwork: Artwork;
+  /** What each colour covers; null while that is being counted. */
+  shares: ReadonlyMap<string, number> | null;
+}
+
+/** Whole sets of links, each seen before it is taken. */
+function Proposals({ artwork, shares }: ColorsProps) {
+  const settled = useAppSelector(selectSettledSystem);
+  const theme = useTheme();
+  const { edit, preview } = useEditing();
+  const families = settled.document.families;
+  const [family, setFamily] = useState(families[0]?.id ?? '');
+  const colors = svgColors(artwork.svg).filter((color) => !shares || shares.has(color));
+  const to = (links: Matched) =>
+    ({ type: 'linkArtwork', artwork: artwork.id, links: Object.fromEntries(links) }) as const;
+  const weights = shares ?? new Map();
+  const grey = greyestFamily(settled);
+  const all: readonly (readonly [name: string, title: string, links: () => Matched])[] = [
+    ['Nearest shades', 'The darker the darker', () => matchColors(colors, shadeCandidates(settled), weights)],
+    [
+      'Nearest roles',
+      `Roles as they are in ${theme.theme.name}; in other themes it changes with them`,
+      () =>
+        matchColors(
+          colors,
+          roleCandidates(settled.themes.get(theme.theme.id)!, settled.document.roles),
+          weights,
+        ),
+    ],
+    ...(grey === null
+      ? []
+      : [
+          [
+            'Monochrome',
+            'In the greyest family',
+            () => matchColors(colors, shadeCandidates(settled, grey), weights),
+          ] as const,
+        ]),
+    ['As it came', 'Its own colours', () => new Map()],
+  ];
+  const press = (name: string, title: string, links: () => Matched) => (
+    <Button
+      key={name}
+      small
+      title={title}
+      onPointerEnter={() => preview(to(links()))}
+      onPointerLeave={() => preview(null)}
+      onFocus={() => preview(to(links()))}
+      onBlur={() => preview(null)}
+      onClick={() => edit(to(links()))}
+    >
+      {name}
+    </Button>
+  );
+  return (
+    <fieldset aria-label="Link all colours" className="mb-3 flex flex-wrap items-center gap-1.5">
+      {all.map(([name, title, links]) => press(name, title, links))}
+      {families.length > 0 && (
+        <span className="flex items-center gap-1">
+          <Choice
+            label="Family for all colours"
+            hideLabel
+            className="w-30"
+            value={family}
+            options={families.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={setFamily}
+          />
+          {press('In one family', 'All colours as shades of that family', () =>
+            matchColors(colors, shadeCandidates(settled, family), weights),
+          )}
+        </span>
+      )}
+    </fieldset>
+  );
+}
+
+const percent = (share: number) => (share < 0.001 ? 'under 0.1 %' : `${(share * 100).toFixed(1)} %`);
+
+/** Every colour of the drawing, what it covers, and what paints it instead. */
+function Colors({ artwork, shares }: ColorsProps) {
+  const system = useSystem();
+  const theme = useTheme();
+  const { tryEdit, preview } = useEditing();
+  const colors = svgColors(artwork.svg)
+    .filter((color) => !shares || shares.has(color))
+    .sort((a, b) => (shares?.get(b) ?? 0) - (shares?.get(a) ?? 0));
+  const linking = (color: string, link: ColorLink | null) => {
+    const { [color]: _, ...rest } = artwork.links;
+    return {
+      type: 'linkArtwork',
+      artwork: artwork.id,
+      links: link ? { ...rest, [color]: link } : rest,
+    } as const;
+  };
+  return (
+    <section aria-label="Colours of the drawing">
+      <h2 className="mb-1 text-sm text-quiet">
+        {colors.length} {colors.length === 1 ? 'colour' : 'colours'}, by what they cover
+      </h2>
+      <ul className="max-h-96 overflow-auto border-y border-hair">
+        {colors.map((color) => {
+          const link = artwork.links[color] ?? null;
+          const painted = link ? artColor(system, theme, color, link) : null;
+          return (
+            <li key={color} className="flex items-center gap-2 py-1">
+              <ColorChip css={color} className="size-5" />
+              <span className="w-14 text-right font-mono text-sm text-quiet">
+                {shares ? percent(shares.get(color) ?? 0) : '…'}
+              </span>
+              <span aria-hidden>→</span>
+              <ColorChip css={painted?.css ?? color} className="size-5" />
+              <LinkPicker
+                link={link}
+                label={`What ${color} is painted with`}
+                trigger={
+                  <button
+                    type="button"
+                    aria-label={`${color} is painted with ${link ? linkName(system.document, link) : 'itself'}`}
+                    className="min-w-0 flex-1 truncate rounded-md px-1.5 py-0.5 text-left hover:bg-pressed"
+                  >
+                    {link ? linkName(system.document, link) : <span className="text-quiet">as it is</span>}
+                    {link && !painted && <span className="text-fail"> broken: as it was</span>}
+                  </button>
+                }
+                onPick={(next) => tryEdit(linking(color, next))}
+                onPreview={(next) => preview(next && linking(color, next))}
+              />
+              {link && (
+                <Button
+                  small
+                  look="quiet"
+                  aria-label={`Leave ${color} as it is`}
+                  title="Leave it as it is"
+                  onClick={() => tryEdit(linking(color, null))}
+                >
+                  ×
+                </Button>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** The drawing to take away: painted in a theme, or by custom properties. */
+function Handing({ artwork }: { artwork: Artwork }) {
+  const system = useSystem();
+  const theme = useTheme();
+  const painted = paintArtwork(system, theme, artwork);
+  const byProperties = writeArtworkByProperties(system, theme, artwork);
+  const file = artwork.name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-') || 'drawing';
+  return (
+    <section aria-label="Take it away" className="mt-3 flex flex-col gap-1">
+      <h2 className="text-sm text-quiet">Take it away</h2>
+      {(
+        [
+          [`As in ${theme.theme.name}`, painted, `${file}.svg`],
+          ['By custom properties', byProperties, `${file}-themed.svg`],
+        ] as const
+      ).map(([name, svg, as]) => (
+        <div key={name} className="flex items-center gap-1">
+          <span className="flex-1">{name}</span>
+          <CopyButton text={svg} label={`Copy the drawing: ${name}`}>
+            Copy
+          </CopyButton>
+          <IconButton label={`Download ${as}`} small onClick={() => save(as, svg, 'image/svg+xml')}>
+            <Download size={14} />
+          </IconButton>
+        </div>
+      ))}
+    </section>
+  );
+}
