@@ -76,6 +76,29 @@ async function measure() {
   reportShare('shares of a scene at 1280 px are told after', percentile(until.slice(1), 0.5), 100, 'ms');
   reportShare('longest frame meanwhile', Math.max(...longest.slice(1)), 50, 'ms');
 
+  await page.goto(`${stack.address}/p/${SKERRY}/stage`);
+  await page.getByRole('button', { name: 'Add a drawing …' }).click();
+  await page.getByLabel('SVG file').waitFor();
+  const held = await page.evaluate(
+    async (shapes) => {
+      const input = document.querySelector<HTMLInputElement>('input[type=file]')!;
+      const files = new DataTransfer();
+      const text = `<svg xmlns="http://www.w3.org/2000/svg">${'<path d="M0 0h9v9z"/>'.repeat(shapes)}</svg>`;
+      files.items.add(new File([text], 'large.svg'));
+      input.files = files.files;
+      let [last, longest] = [performance.now(), 0];
+      input.dispatchEvent(new Event('change', { bubbles: true }));
+      while (!document.querySelector('[role=alert]')?.textContent?.includes('200 kB')) {
+        await new Promise((done) => requestAnimationFrame(done));
+        longest = Math.max(longest, performance.now() - last);
+        last = performance.now();
+      }
+      return longest;
+    },
+    sized(900_000, 20_000),
+  );
+  reportShare('a drawing of 19 MB is refused, longest frame meanwhile', held, 100, 'ms');
+
   const largest = SMALL
     ? { ...LARGEST, pairs: LARGEST.pairs.slice(0, 20), gradients: [], families: LARGEST.families.slice(0, 4) }
     : LARGEST;

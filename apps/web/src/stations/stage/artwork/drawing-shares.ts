@@ -2,6 +2,8 @@ import { paintSvg, svgColors, svgPieces } from '@mint-lamp/core/svg/svg-colors';
 
 /** px of a side of the canvas on which a drawing is counted. */
 const SIDE = 160;
+/** The share that a colour of gradients alone has to cover to be told. */
+const LITTLE = 0.01;
 
 /** Colours that are far from each other, as many as are wanted. */
 function apart(count: number): (readonly [number, number, number])[] {
@@ -32,6 +34,8 @@ export async function drawingShares(svg: string): Promise<ReadonlyMap<string, nu
   context.drawImage(image, 0, 0, (image.naturalWidth || SIDE) * scale, (image.naturalHeight || SIDE) * scale);
   const { data } = context.getImageData(0, 0, SIDE, SIDE);
   const counts = new Float64Array(colors.length);
+  // Where two colours meet a mix may look like a third: a colour that is never itself and covers little is not there.
+  const itself = new Uint8Array(colors.length);
   let all = 0;
   for (let i = 0; i < data.length; i += 4) {
     if (data[i + 3]! < 128) continue;
@@ -41,7 +45,13 @@ export async function drawingShares(svg: string): Promise<ReadonlyMap<string, nu
       if (far < least) [least, own] = [far, at];
     }
     counts[own]!++;
+    if (least === 0) itself[own] = 1;
     all++;
   }
-  return new Map(colors.flatMap((color, i) => (counts[i] ? [[color, counts[i]! / all] as const] : [])));
+  return new Map(
+    colors.flatMap((color, i) => {
+      const share = counts[i]! / all;
+      return itself[i] || share > LITTLE ? [[color, share] as const] : [];
+    }),
+  );
 }
