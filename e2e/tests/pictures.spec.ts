@@ -426,6 +426,43 @@ test('text in a colour of the picture is measured at its worst place, and become
   expect(document.pictures[0].id).toBe(picture.id);
 });
 
+test('what is seen first, text or picture, is said with its figures, and turned round by what is offered', async ({
+  page,
+  stack,
+}) => {
+  const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="240" height="160"><rect width="240" height="160" fill="#7a7f83"/><circle cx="20" cy="140" r="16" fill="#ff7a00"/><rect x="150" width="90" height="160" fill="#20262a"/></svg>`;
+  const file = await sharp(Buffer.from(drawing)).png().toBuffer();
+  const { id } = await openDrawn(page, stack, file);
+  await surface(page).focus();
+  await page.keyboard.press('Enter');
+  const picture = (await pictures(stack, id))[0]!;
+  await send(stack, id, [
+    {
+      type: 'setTextOver',
+      picture: picture.id,
+      text: {
+        color: '#a0a4a8',
+        x: 20,
+        y: 30,
+        width: 80,
+        height: 24,
+        target: { level: 'AA', content: 'body' },
+      },
+    },
+  ]);
+  await page.getByRole('tab', { name: 'Text', exact: true }).click();
+  const eye = page.getByRole('region', { name: 'Where the eye goes' });
+  await expect(eye).toContainText(/The picture is seen first: at its strongest place it is .*colourful/);
+  // L* of #7a7f83, under the text.
+  await expect(eye.getByRole('row', { name: /^Under it 53 0\.01 0\.00/ })).toBeVisible();
+  expect(await axeFaults(page)).toEqual([]);
+  const ways = eye.getByRole('list', { name: 'What turns it round' });
+  await expect(ways.getByRole('listitem')).not.toHaveCount(0);
+  await ways.getByRole('button', { name: 'Take it' }).click();
+  await expect(eye).toContainText('The text is seen first');
+  await expect(page.getByTestId('worst-ratio')).toHaveText(/^[4-9]\.|^1\d\./);
+});
+
 test('several at once, dropped and pasted; what cannot be opened is told in one sentence, and the rest is there', async ({
   page,
   stack,

@@ -1,9 +1,10 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import type { MovedColor, PixelPlace } from '@mint-lamp/core/document/pictures/picture';
+import type { Area } from '@mint-lamp/core/gradient/area';
 import type { FollowedRow } from '@mint-lamp/core/gradient/follow-row';
 import type { PictureLine } from '@mint-lamp/core/picture/row';
 import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
-import type { Aimed, Light, PaletteRow, PixelWorkerApi, View, Worst } from './pixel-worker.ts';
+import type { Aimed, EyeAnswer, Light, PaletteRow, PixelWorkerApi, View, Worst } from './pixel-worker.ts';
 
 /** A picture whose pixels a worker holds; the page has none of them. */
 export interface OpenedPicture {
@@ -27,6 +28,13 @@ export interface OpenedPicture {
     tolerance: number,
   ): Promise<FollowedRow & { readonly row: Uint8ClampedArray<ArrayBuffer> }>;
   worst(text: Rgba, x: number, y: number, width: number, height: number): Promise<Worst>;
+  eye(
+    text: Rgba,
+    region: Area,
+    required: number,
+    others: readonly Rgba[],
+    veils: readonly Rgba[],
+  ): Promise<EyeAnswer>;
   worstOfEach(texts: readonly Rgba[], x: number, y: number, width: number, height: number): Promise<number[]>;
 }
 
@@ -136,6 +144,8 @@ function open(address: string): Entry {
       palettes: (count, moved) => watch.over(remote.palettes(count, moved)),
       follow: (line, side, tolerance) => watch.over(remote.follow(line, side, tolerance)),
       worst: (text, x, y, width, height) => watch.over(remote.worst(text, x, y, width, height)),
+      eye: (text, region, required, others, veils) =>
+        watch.over(remote.eye(text, region, required, others, veils)),
       worstOfEach: (texts, x, y, width, height) => watch.over(remote.worstOfEach(texts, x, y, width, height)),
     })),
   };

@@ -37,6 +37,7 @@ export function DeskPanel({ desk }: { desk: Desk }) {
       text={picture.textOver}
       candidates={desk.candidates}
       ratios={desk.ratios}
+      seen={desk.seen}
       onBegin={(color) => regionIn(viewing.view, viewing.size, picture, color)}
     />
   );

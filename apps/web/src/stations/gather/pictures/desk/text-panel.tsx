@@ -14,6 +14,8 @@ import { Button } from '../../../../ui/button.tsx';
 import { Choice } from '../../../../ui/choice.tsx';
 import { ColorChip } from '../../../../ui/color-chip.tsx';
 import type { Taking } from '../../taking/use-taking.ts';
+import { EyePanel } from './eye-panel.tsx';
+import type { SeenFirst } from './use-eye.ts';
 import type { Measured } from './use-worst.ts';
 
 const CONTENTS = (['body', 'large'] as const).map((value) => ({ value, label: CONTENT_NAMES[value] }));
@@ -30,13 +32,16 @@ interface TextPanelProps {
   candidates: readonly string[];
   /** The worst ratio that each would have, as far as it is known. */
   ratios: ReadonlyMap<string, number>;
+  /** What is seen first; null while that is not known. */
+  seen: SeenFirst | null;
   /** A text to begin with, in a colour. */
   onBegin: (color: string) => TextOver;
   taking: Taking;
 }
 
 /** Text in a colour of the picture, over a region of it: the contrast at the place where it is worst. */
-export function TextPanel({ picture, text, measured, candidates, ratios, onBegin, taking }: TextPanelProps) {
+export function TextPanel(props: TextPanelProps) {
+  const { picture, text, measured, candidates, ratios, seen, onBegin, taking } = props;
   const { edit } = useEditing();
   const set = (next: TextOver | null) => edit({ type: 'setTextOver', picture: picture.id, text: next });
   // What can be read best comes first.
@@ -75,7 +80,7 @@ export function TextPanel({ picture, text, measured, candidates, ratios, onBegin
         ))}
       </ul>
       {text ? (
-        <Measures picture={picture} text={text} measured={measured} set={set} taking={taking} />
+        <Measures picture={picture} text={text} measured={measured} seen={seen} set={set} taking={taking} />
       ) : (
         <p className="text-quiet">
           {candidates.length
@@ -90,12 +95,12 @@ export function TextPanel({ picture, text, measured, candidates, ratios, onBegin
 const ratioWords = (ratio: number | undefined) =>
   ratio === undefined ? '' : `, at worst ${formatRatio(ratio)}`;
 
-interface MeasuresProps extends Pick<TextPanelProps, 'picture' | 'measured' | 'taking'> {
+interface MeasuresProps extends Pick<TextPanelProps, 'picture' | 'measured' | 'seen' | 'taking'> {
   text: TextOver;
   set: (text: TextOver | null) => void;
 }
 
-function Measures({ text, measured, set, taking }: MeasuresProps) {
+function Measures({ text, measured, seen, set, taking }: MeasuresProps) {
   const { target } = text;
   const required = requiredRatio(target);
   // Of what was there a moment ago, until the next is measured.
@@ -143,6 +148,7 @@ function Measures({ text, measured, set, taking }: MeasuresProps) {
           </>
         )}
       </div>
+      {seen && <EyePanel seen={seen} text={text} set={set} />}
       <div className="flex flex-wrap gap-1.5">
         <Button small disabled={!ground} onClick={() => ground && taking.tray([text.color, ground])}>
           Both to the tray

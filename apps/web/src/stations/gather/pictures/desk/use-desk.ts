@@ -13,6 +13,7 @@ import { sideOf } from './sides.ts';
 import type { Spot } from './surface.tsx';
 import { useAiming } from './use-aim.ts';
 import { useDeskView } from './use-desk-view.ts';
+import { useEye } from './use-eye.ts';
 import { useLine } from './use-line.ts';
 import { useMarkerColors } from './use-marker-colors.ts';
 import { type Palettes, usePalettes } from './use-palettes.ts';
@@ -108,6 +109,7 @@ export function useDesk(picture: Picture, pixels: OpenedPicture) {
   const markerColors = picture.markers.flatMap(({ id }) => colors.get(id) ?? []);
   const candidates = candidatesFrom(markerColors, palettes, pinned);
   const ratios = useRatios(pixels, textOver, candidates);
+  const seen = useEye(pixels, textOver, candidates);
   const across = useLineAcross(pixels, side, tab === 'line');
   return {
     picture,
@@ -130,6 +132,7 @@ export function useDesk(picture: Picture, pixels: OpenedPicture) {
     measured,
     candidates,
     ratios,
+    seen,
     across,
     taking: useTaking(picture.name),
     aimHere: (to: Spot | null) => aiming.at(to && { ...to, side }, true),
