@@ -34,6 +34,7 @@ export interface OpenedPicture {
     required: number,
     others: readonly Rgba[],
     veils: readonly Rgba[],
+    lying: Rgba | null,
   ): Promise<EyeAnswer>;
   worstOfEach(texts: readonly Rgba[], x: number, y: number, width: number, height: number): Promise<number[]>;
 }
@@ -144,8 +145,8 @@ function open(address: string): Entry {
       palettes: (count, moved) => watch.over(remote.palettes(count, moved)),
       follow: (line, side, tolerance) => watch.over(remote.follow(line, side, tolerance)),
       worst: (text, x, y, width, height) => watch.over(remote.worst(text, x, y, width, height)),
-      eye: (text, region, required, others, veils) =>
-        watch.over(remote.eye(text, region, required, others, veils)),
+      eye: (text, region, required, others, veils, lying) =>
+        watch.over(remote.eye(text, region, required, others, veils, lying)),
       worstOfEach: (texts, x, y, width, height) => watch.over(remote.worstOfEach(texts, x, y, width, height)),
     })),
   };

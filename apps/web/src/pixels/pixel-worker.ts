@@ -68,6 +68,8 @@ export interface Worst {
 /** What is seen first, and what turns that round where it is not the text; null where that does not. */
 export interface EyeAnswer {
   readonly eye: Eye;
+  /** The worst contrast of the text. */
+  readonly ratio: number;
   /** Of the other colours, by its place. */
   color: { readonly index: number; readonly ratio: number } | null;
   /** Of the colours for a veil, by its place; alpha 0–1. */
@@ -426,7 +428,7 @@ const api = {
 
   /**
    * Where the eye goes first on the picture with a text over a region, and what would have it go to the text: one of some
-   * other colours for it, the least veil of one of some colours over the picture, another place.
+   * other colours for it, the least veil of one of some colours over the picture, another place. `lying` is a veil that lies there already.
    */
   eye(
     text: Rgba,
@@ -434,6 +436,7 @@ const api = {
     required: number,
     others: readonly Rgba[],
     veils: readonly Rgba[],
+    lying: Rgba | null,
   ): Promise<EyeAnswer> {
     return inRow(async () => {
       // Seen from afar, as the eye does.
@@ -441,8 +444,8 @@ const api = {
       const scale = small.width / picture().width;
       const { x, y, width, height } = region;
       const area = { x: x * scale, y: y * scale, width: width * scale, height: height * scale };
-      const eye = whereTheEyeGoes(small, text, area);
-      const worstAt = (of: Rgba, at: Area, veil: Rgba | null = null) => {
+      const eye = whereTheEyeGoes(small, text, area, lying);
+      const worstAt = (of: Rgba, at: Area, veil: Rgba | null = lying) => {
         let least = Number.POSITIVE_INFINITY;
         for (const part of partsOf(at.x, at.y, at.width, at.height)) {
           const pixels = veil ? veiled(part.pixels, veil) : part.pixels;
@@ -452,6 +455,7 @@ const api = {
       };
       const { spot } = eye;
       const answer: EyeAnswer = {
+        ratio: worstAt(text, region),
         eye: {
           ...eye,
           spot: {
@@ -470,7 +474,7 @@ const api = {
       };
       if (eye.first === 'text') return answer;
       const byPull = others
-        .map((other, index) => ({ index, other, eye: whereTheEyeGoes(small, other, area) }))
+        .map((other, index) => ({ index, other, eye: whereTheEyeGoes(small, other, area, lying) }))
         .filter((one) => one.eye.first === 'text')
         .sort((a, b) => b.eye.pull.text - a.eye.pull.text);
       for (const { index, other } of byPull) {
@@ -485,7 +489,7 @@ const api = {
       const place = calmestPlace(small, text, area);
       const at = { x: Math.round(place.x / scale), y: Math.round(place.y / scale), width, height };
       const ratio = worstAt(text, at);
-      if (whereTheEyeGoes(small, text, place).first === 'text' && ratio >= required)
+      if (whereTheEyeGoes(small, text, place, lying).first === 'text' && ratio >= required)
         answer.place = { x: at.x, y: at.y, ratio };
       return answer;
     });

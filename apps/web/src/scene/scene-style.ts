@@ -1,5 +1,6 @@
 import { SCENE_USE_IDS, sceneUse } from '@mint-lamp/core/document/scenes/scene-uses';
-import { isImage, type ScenePaints } from '@mint-lamp/core/system/scenes/scene-paints';
+import { isImage } from '@mint-lamp/core/system/scenes/is-image';
+import type { ScenePaints } from '@mint-lamp/core/system/scenes/scene-paints';
 import type { CSSProperties } from 'react';
 
 /**

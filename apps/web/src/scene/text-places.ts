@@ -96,10 +96,7 @@ const around = (a: Area, b: Area): Area => {
 };
 
 /** The gradient that paints something wide in a theme; null where a picture does. */
-export function gradientOf(
-  { cast: { link } }: NonNullable<Beneath['wide']>,
-  theme: ResolvedTheme,
-): string | null {
+function gradientOf({ cast: { link } }: NonNullable<Beneath['wide']>, theme: ResolvedTheme): string | null {
   if (link?.to === 'gradient') return link.gradient;
   return link?.to === 'role' ? (theme.roles.get(link.role)?.gradient ?? null) : null;
 }

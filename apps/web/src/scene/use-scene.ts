@@ -11,7 +11,7 @@ import { sceneStyle } from './scene-style.ts';
 import { sceneText } from './scene-text.ts';
 
 /** What paints every use of scenes in the open project. */
-export const selectCast = createSelector(
+const selectCast = createSelector(
   [
     (state: AppState) => selectDocument(state).roles,
     (state: AppState) => selectDocument(state).pairs,

@@ -5,7 +5,7 @@
 export const SIXTY_THIRTY_TEN = [0.6, 0.3, 0.1] as const;
 
 /** What a family covers; `key` is its id, or what stands for colours that are of none. */
-export interface FamilyShare {
+interface FamilyShare {
   readonly key: string;
   /** 0–1. */
   readonly share: number;

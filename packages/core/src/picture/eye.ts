@@ -12,7 +12,7 @@ import type { Pixels } from './sample.ts';
  */
 
 /** How a part of a picture looks, on the whole. */
-export interface Look {
+interface Look {
   /** CIE L*, 0–100. */
   readonly lightness: number;
   /** OKLCH chroma, 0 to about 0.3. */

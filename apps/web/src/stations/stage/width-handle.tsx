@@ -2,8 +2,8 @@ import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { useDrag } from '../../ui/use-drag.ts';
 
 /** CSS px between which a scene can be laid out. */
-export const NARROWEST = 320;
-export const WIDEST = 1600;
+const NARROWEST = 320;
+const WIDEST = 1600;
 const STEP = 10;
 const LARGE_STEP = 80;
 

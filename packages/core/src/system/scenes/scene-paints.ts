@@ -2,6 +2,7 @@ import { SCENE_USE_IDS, type SceneUse, sceneUse } from '../../document/scenes/sc
 import { gradientCss } from '../gradients/gradient-css.ts';
 import type { ResolvedTheme } from '../resolve.ts';
 import type { CastUses } from './cast.ts';
+import { isImage } from './is-image.ts';
 
 /** What uses of scenes are painted with in a theme, as CSS of a background; without those that nothing paints. */
 export type ScenePaints = Readonly<Partial<Record<SceneUse, string>>>;
@@ -14,9 +15,6 @@ export interface PaintSource {
   /** A picture, as CSS of a background. */
   readonly picture: (id: string) => string | null;
 }
-
-/** Whether a paint is more than one colour. */
-export const isImage = (css: string): boolean => /^url\(|gradient\(/.test(css);
 
 /** What the uses of scenes are painted with. A line takes one colour, and has none of a gradient. */
 export function paintsFrom(

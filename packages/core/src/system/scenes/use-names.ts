@@ -33,7 +33,7 @@ function all(word: string, others: string): Record<string, string> {
  * The names by which a role is found for a use: all words of one of these have to be in its name with its groups, the
  * better ones first; with `=` there may be no other word.
  */
-export const USE_NAMES: Readonly<Record<SceneUse, readonly string[]>> = {
+const USE_NAMES: Readonly<Record<SceneUse, readonly string[]>> = {
   page: [
     'page ground',
     'body ground',

@@ -17,10 +17,13 @@ import { useAppSelector } from '../../../store/store.ts';
 import { AnchoredPanel } from '../../../ui/anchored-panel.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
+import { part } from '../../../ui/part.tsx';
 import { UseChoice } from '../casting/cast-panel.tsx';
 import { type PartPlace, placeOfPart } from './place-of-part.ts';
 import { RoleLinkChoice } from './role-link-choice.tsx';
 import type { Pressable } from './scene-parts.ts';
+
+const OverPicture = part(() => import('./over-picture.tsx'));
 
 interface PressedPanelProps {
   page: HTMLElement;
@@ -41,7 +44,7 @@ export default function PressedPanel({ page, pressed, scale, theme, onClose }: P
   const system = useSystem();
   const layers = useLayers();
   const [chosen, setChosen] = useState(pressed.sides[0]!.side);
-  const part = pressed.sides.find(({ side }) => side === chosen) ?? pressed.sides[0]!;
+  const painted = pressed.sides.find(({ side }) => side === chosen) ?? pressed.sides[0]!;
   const box = useCallback(() => pressed.element.getBoundingClientRect(), [pressed]);
   useEffect(() => setChosen(pressed.sides[0]!.side), [pressed]);
   // What was only looked at is not left behind by a panel that is closed under the pointer.
@@ -57,18 +60,19 @@ export default function PressedPanel({ page, pressed, scale, theme, onClose }: P
   const now = system.themes.get(theme.theme.id);
   if (!now) return null;
   const measured = place && measurePair(system, now, place.pair, layers);
-  const entry = uses.get(part.use)!;
+  const entry = uses.get(painted.use)!;
   const role = entry.link?.to === 'role' ? now.roles.get(entry.link.role) : undefined;
   return (
     <AnchoredPanel box={box} label="What paints it" onClose={onClose}>
       <div className="flex w-[386px] flex-col gap-2" data-testid="pressed">
         <div className="flex items-baseline gap-2">
           <h2 className="min-w-0 flex-1 truncate font-title text-lg font-semibold">
-            {pressed.words || SCENE_USES[part.use].name}
+            {pressed.words || SCENE_USES[painted.use].name}
           </h2>
           <span className="text-sm text-quiet">{theme.theme.name}</span>
         </div>
         {measured && place && <Ratio measured={measured} place={place} />}
+        {!place && pressed.words && <OverPicture page={page} pressed={pressed} theme={now} />}
         <div role="tablist" aria-label="Painted there" className="flex flex-wrap gap-1 border-b border-hair">
           {pressed.sides.map(({ side, use }) => {
             const link = uses.get(use)!.link;
@@ -78,11 +82,11 @@ export default function PressedPanel({ page, pressed, scale, theme, onClose }: P
                 key={side}
                 type="button"
                 role="tab"
-                aria-selected={side === part.side}
+                aria-selected={side === painted.side}
                 onClick={() => setChosen(side)}
                 className={clsx(
                   '-mb-px flex items-center gap-1.5 border-b-2 px-1.5 py-1',
-                  side === part.side ? 'border-main' : 'border-transparent text-quiet',
+                  side === painted.side ? 'border-main' : 'border-transparent text-quiet',
                 )}
               >
                 <ColorChip css={resolved?.color?.css ?? null} className="size-4" />
@@ -104,26 +108,26 @@ export default function PressedPanel({ page, pressed, scale, theme, onClose }: P
             </div>
             {entry.how === 'stand-in' && (
               <p className="text-sm text-look">
-                No role is for {SCENE_USES[part.use].name}: this one stands in.
+                No role is for {SCENE_USES[painted.use].name}: this one stands in.
               </p>
             )}
             <RoleLinkChoice
               role={role}
               theme={now}
               pair={place?.pair ?? null}
-              side={place?.sideOf(part.side) ?? null}
+              side={place?.sideOf(painted.side) ?? null}
             />
           </>
         ) : (
           <p className="text-quiet">
             {entry.link
               ? 'No role but a gradient or a picture paints it.'
-              : `No role is for ${SCENE_USES[part.use].name}.`}
+              : `No role is for ${SCENE_USES[painted.use].name}.`}
           </p>
         )}
         <div className="grid grid-cols-[auto_1fr] items-center gap-2 border-t border-hair pt-2">
-          <span className="text-sm text-quiet">{SCENE_USES[part.use].name} by</span>
-          <UseChoice use={part.use} />
+          <span className="text-sm text-quiet">{SCENE_USES[painted.use].name} by</span>
+          <UseChoice use={painted.use} />
         </div>
         {place && <Mend place={place} theme={theme} onLook={preview} />}
       </div>
@@ -143,7 +147,9 @@ function Ratio({ measured, place }: { measured: Measurement; place: PartPlace })
   const differs = before && before.ratio !== measured.ratio;
   return (
     <p className="flex items-baseline gap-2" role="status">
-      <span className={clsx('font-mono text-lg', !measured.passes && 'font-bold text-fail')}>
+      <span
+        className={clsx('font-mono text-lg whitespace-nowrap', !measured.passes && 'font-bold text-fail')}
+      >
         {measured.awaited ? '…' : `${formatRatio(measured.ratio)} : 1`}
       </span>
       <span className="text-sm text-quiet">

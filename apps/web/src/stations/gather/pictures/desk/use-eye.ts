@@ -11,7 +11,7 @@ import { useSystem } from '../../../../store/selectors.ts';
 import { useResting } from '../../../../ui/use-resting.ts';
 
 /** A colour that a text, or a veil, could have. */
-export interface Named {
+interface Named {
   readonly name: string;
   readonly color: Painted;
 }
@@ -72,6 +72,7 @@ export function useEye(
         requiredRatio(text.target),
         others.map(({ color }) => color),
         veils.map(({ color }) => color),
+        null,
       )
       .then((answer) => {
         if (!over) setSeen({ answer, others, veils });
