@@ -50,6 +50,3 @@ export const SCENES = [
 
 export type SceneId = (typeof SCENES)[number]['id'];
 export type Scene = (typeof SCENES)[number];
-
-/** The scene of an id; the first where there is none of that. */
-export const sceneOf = (id: string | undefined): Scene => SCENES.find((one) => one.id === id) ?? SCENES[0];
