@@ -85,6 +85,12 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await page.getByRole('combobox', { name: 'Text on it' }).selectOption({ label: 'hero.text' });
   },
   stage: () => station('stage'),
+  'stage-pressed': async () => {
+    await station('stage', 'timetable');
+    await page.locator('[data-stage-theme=day]').getByText('Delayed to 10:05').click();
+    await page.getByRole('dialog', { name: 'What paints it' }).waitFor();
+  },
+  'stage-drawing': () => station('stage', 'drawing-ferry'),
   deliver: () => station('deliver'),
   checkpoints: async () => {
     await save('As handed over');
@@ -93,23 +99,8 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await page.getByRole('button', { name: 'Compare As handed over with now' }).click();
     await page.getByRole('heading', { name: 'Roles' }).waitFor();
   },
-  'grow-dark': async () => {
-    await send(stack, SKERRY, [{ type: 'setBase', family: 'deepwater', color: '#0b5f6b' }]);
-    await station('grow', 'deepwater');
-    await page.getByRole('radio', { name: 'Night sailing' }).click();
-    await page.getByRole('button', { name: /dark dress/ }).click();
-  },
-  'assign-first': async () => {
-    await page.goto(stack.address);
-    await page.getByLabel('New project for').fill('Harbour kiosk');
-    await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByLabel('Text with colours').fill('Ours are #0b5f6b, #e2552b and #d8c7a0.');
-    await page.getByRole('button', { name: 'Put 3 into the tray' }).click();
-    await page.getByRole('link', { name: 'Assign' }).click();
-    await page.getByRole('button', { name: 'Make a first system …' }).click();
-    await page.getByText('Why it is so').click();
-  },
   'grow-family': async () => {
+    await send(stack, SKERRY, [{ type: 'setBase', family: 'deepwater', color: '#0b5f6b' }]);
     await station('grow', 'kelp');
     await page.getByRole('button', { name: 'Lightness and chroma as a plane' }).click();
     const follows = { by: 'turn', family: 'deepwater', turn: -30, lightness: 0, chroma: 0 };
