@@ -89,6 +89,7 @@ const CORE_LAYERS = [
   ['contrast'],
   ['vision', 'gradient'],
   ['harmony', 'family', 'picture', 'names', 'svg'],
+  ['page'],
   ['document'],
   ['system'],
   ['judged'],

@@ -77,8 +77,8 @@ async function measure() {
   reportShare('longest frame meanwhile', Math.max(...longest.slice(1)), 50, 'ms');
 
   await page.goto(`${stack.address}/p/${SKERRY}/stage`);
-  await page.getByRole('button', { name: 'Add a drawing …' }).click();
-  await page.getByLabel('SVG file').waitFor();
+  await page.getByRole('button', { name: 'Add a drawing or a page …' }).click();
+  await page.getByLabel('Files').waitFor();
   const held = await page.evaluate(
     async (shapes) => {
       const input = document.querySelector<HTMLInputElement>('input[type=file]')!;

@@ -24,8 +24,8 @@ function drawingsOf(name: string, folder: string, count: number): string[] {
 
 /** Adds a drawing by its text. */
 async function add(page: Page, svg: string): Promise<void> {
-  await page.getByRole('button', { name: 'Add a drawing …' }).click();
-  await page.getByLabel('or its text').fill(svg);
+  await page.getByRole('button', { name: 'Add a drawing or a page …' }).click();
+  await page.getByLabel('or their text').fill(svg);
   await page.getByRole('button', { name: 'Add it' }).click();
 }
 
@@ -55,7 +55,7 @@ test('a drawing is added, linked, recoloured live, follows bases and themes, is 
   await page.getByRole('button', { name: 'Nearest roles' }).press('Enter');
   await expectSaved(page);
   const { document } = await onServer(stack, project);
-  const [artwork] = document.artworks;
+  const artwork = document.artworks.find(({ kind }: { kind: string }) => kind === 'drawing');
   expect(Object.values(artwork.links).every((link) => (link as { to: string }).to === 'role')).toBe(true);
   await expect.poll(async () => (await shown('day')) === (await shown('night'))).toBe(false);
 
@@ -73,12 +73,12 @@ test('a drawing is added, linked, recoloured live, follows bases and themes, is 
   await goOn('grow/kelp');
   await page.getByRole('complementary', { name: 'Lamp' }).getByLabel('Any CSS colour').fill('#7a3f9d');
   await page.keyboard.press('Enter');
-  await goOn(`stage/drawing-${artwork.id}`);
+  await goOn(`stage/own-${artwork.id}`);
   expect(await shown('day')).not.toBe(green);
   await page.getByRole('button', { name: 'Remove Drawing' }).click();
-  await expect(page.getByRole('region', { name: 'Drawings' }).getByRole('listitem')).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Artwork' }).getByRole('listitem')).toHaveCount(0);
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('region', { name: 'Drawings' }).getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByRole('region', { name: 'Artwork' }).getByRole('listitem')).toHaveCount(1);
 });
 
 test('a drawing that would run or fetch does neither, says what was left out, and what cannot be taken says why', async ({
@@ -104,14 +104,14 @@ test('a drawing that would run or fetch does neither, says what was left out, an
   expect(await page.evaluate(() => (window as { ran?: number }).ran)).toBeUndefined();
   expect(asked).toEqual([]);
 
-  await page.getByRole('link', { name: 'All scenes and drawings' }).click();
+  await page.getByRole('link', { name: 'All scenes and artwork' }).click();
   await add(page, '<svg xmlns="http://www.w3.org/2000/svg"><g></svg>');
   await expect(page.getByRole('alert')).toContainText('This is no sound SVG: line 1, column');
   // What was typed is still there.
-  await expect(page.getByLabel('or its text')).toHaveValue(/^<svg/);
+  await expect(page.getByLabel('or their text')).toHaveValue(/^<svg/);
   const shapes = '<path d="M0 0h9v9z"/>'.repeat(30_000);
   const buffer = Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg">${shapes}</svg>`);
-  await page.getByLabel('SVG file').setInputFiles({ name: 'large.svg', mimeType: 'image/svg+xml', buffer });
+  await page.getByLabel('Files').setInputFiles({ name: 'large.svg', mimeType: 'image/svg+xml', buffer });
   await expect(page.getByRole('alert')).toContainText('Cleaned, the drawing has more than 200 kB');
 });
 
@@ -122,7 +122,7 @@ test('public drawings look as they did, and keep their shapes in other colours',
     const cleaned = cleanSvg(text);
     if (!cleaned.ok) throw new Error(cleaned.reason);
     const links = Object.fromEntries(matchColors(svgColors(cleaned.svg), shadeCandidates(system)));
-    const artwork = { id: 'a', name: 'A', svg: cleaned.svg, links };
+    const artwork = { kind: 'drawing', content: cleaned.svg, links } as const;
     const painted = [...system.themes.values()].map((theme) => paintArtwork(system, theme, artwork));
     return { all: [text, cleaned.svg, ...painted], removed: cleaned.removed };
   });

@@ -56,7 +56,7 @@ describe('projects', () => {
     expect(list[0]).toMatchObject({ id: made.json().id, preview: { families: [] } });
     const demo = list.find((project: { id: string }) => project.id === id);
     expect(demo.preview.families[0].shades).toContain('#0b5f6b');
-    expect(demo.preview.themes[1].colors.length).toBeGreaterThan(10);
+    expect(Object.keys(demo.preview.themes[1].paints).length).toBeGreaterThan(10);
     const gone = await app.inject({ method: 'DELETE', url: `/api/projects/${made.json().id}` });
     expect(gone.statusCode).toBe(204);
     expect((await get(`/api/projects/${made.json().id}`)).statusCode).toBe(404);

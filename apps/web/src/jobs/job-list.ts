@@ -1,6 +1,7 @@
 /** Every job by name; each is loaded into a worker when it is first run there. */
 export const JOBS = {
   cleanDrawing: () => import('./work/clean-drawing.ts'),
+  cleanPage: () => import('./work/clean-page.ts'),
   compare: () => import('./work/compare.ts'),
   deriveTheme: () => import('./work/derive-theme.ts'),
   findColors: () => import('./work/find-colors.ts'),

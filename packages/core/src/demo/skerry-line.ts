@@ -179,7 +179,8 @@ export const SKERRY_LINE: ProjectDocument = {
     {
       id: 'ferry',
       name: 'The ferry',
-      svg: cleanDrawing(FERRY_DRAWING),
+      kind: 'drawing',
+      content: cleanDrawing(FERRY_DRAWING),
       links: {
         '#123f4a': link('Deepwater 800'),
         '#e2552b': link('accent.fill'),

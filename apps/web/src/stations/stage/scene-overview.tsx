@@ -5,7 +5,7 @@ import { SCENES } from '../../scene/scenes.ts';
 import { useProjectId } from '../../store/selectors.ts';
 import { PageHeader } from '../../ui/page-header.tsx';
 import { useSize } from '../../ui/use-size.ts';
-import { DrawingTiles } from './artwork/drawing-tiles.tsx';
+import { ArtworkTiles } from './artwork/artwork-tiles.tsx';
 import { BalancePanel, SharesButton } from './balance/shares-button.tsx';
 import { CastLine } from './casting/cast-line.tsx';
 import { StageTools, useSeenThrough } from './stage-tools.tsx';
@@ -78,7 +78,7 @@ export function SceneOverview() {
             </li>
           ))}
       </ul>
-      <DrawingTiles />
+      <ArtworkTiles />
     </>
   );
 }

@@ -6,10 +6,11 @@ import { useAppSelector } from '../../store/store.ts';
 import { EmptyState } from '../../ui/notice.tsx';
 import { PageHeader } from '../../ui/page-header.tsx';
 import { part } from '../../ui/part.tsx';
-import { drawingOfAddress } from './artwork/drawing-address.ts';
+import { artworkOfAddress } from './artwork/artwork-address.ts';
 import { LargeScene } from './large-scene.tsx';
 import { SceneOverview } from './scene-overview.tsx';
 
+const LargePage = part(() => import('./artwork/large-page.tsx'));
 const LargeDrawing = part(() => import('./artwork/large-drawing.tsx'));
 
 /** The system tried on pages that only roles paint: all of them small, or one large. */
@@ -18,8 +19,8 @@ export default function Stage() {
   const severity = useAppSelector((state) => state.interface.severity);
   const { scene: id } = useParams();
   const scene = SCENES.find((one) => one.id === id);
-  const drawing = drawingOfAddress(id);
-  const artwork = useDocumentPart('artworks').find((one) => one.id === drawing);
+  const own = artworkOfAddress(id);
+  const artwork = useDocumentPart('artworks').find((one) => one.id === own);
   if (!roles.length)
     return (
       <>
@@ -35,7 +36,11 @@ export default function Stage() {
       {scene ? (
         <LargeScene scene={scene} />
       ) : artwork ? (
-        <LargeDrawing key={artwork.id} artwork={artwork} />
+        artwork.kind === 'page' ? (
+          <LargePage key={artwork.id} artwork={artwork} />
+        ) : (
+          <LargeDrawing key={artwork.id} artwork={artwork} />
+        )
       ) : (
         <SceneOverview />
       )}

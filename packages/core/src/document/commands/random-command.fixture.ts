@@ -292,7 +292,13 @@ const artLinks = fc.dictionary(fc.constantFrom('#0b5f6b', '#000000'), link, {
   maxKeys: 2,
   noNullPrototype: true,
 });
-export const anyArtwork = record({ id: artworkId, name, svg, links: artLinks });
+export const anyArtwork = record({
+  id: artworkId,
+  name,
+  kind: fc.constant('drawing'),
+  content: svg,
+  links: artLinks,
+});
 
 export const SIMPLE = [
   of('addArtwork', { artwork: anyArtwork, index }),

@@ -29,7 +29,9 @@ export const SMALL: ProjectDocument = {
     {
       id: 'art-1',
       name: 'Gull',
-      svg: '<svg xmlns="http://www.w3.org/2000/svg" fill="#0b5f6b" color="#000000"><path d="M0 0h9"></path></svg>',
+      kind: 'drawing',
+      content:
+        '<svg xmlns="http://www.w3.org/2000/svg" fill="#0b5f6b" color="#000000"><path d="M0 0h9"></path></svg>',
       links: { '#0b5f6b': { to: 'shade', family: 'deepwater', shade: '700' } },
     },
   ],

@@ -57,7 +57,8 @@ describe('a drawing in a theme', () => {
   const artwork = {
     id: 'a',
     name: 'A',
-    svg,
+    kind: 'drawing',
+    content: svg,
     links: {
       '#0b5f6b': { to: 'role', role: 'page-ground' },
       'rgb(255 0 0 / 0.5)': { to: 'shade', family: 'buoy', shade: '500' },

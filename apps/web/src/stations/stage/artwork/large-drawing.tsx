@@ -1,6 +1,4 @@
 import type { Artwork } from '@mint-lamp/core/document/artworks/artwork';
-import type { Link as ColorLink } from '@mint-lamp/core/document/links/link';
-import { linkName } from '@mint-lamp/core/document/naming/link-name';
 import {
   greyestFamily,
   type Matched,
@@ -10,75 +8,41 @@ import {
 } from '@mint-lamp/core/edits/artworks/match-colors';
 import { writeArtworkByProperties } from '@mint-lamp/core/exchange/artwork-svg';
 import { svgColors } from '@mint-lamp/core/svg/svg-colors';
-import { artColor, paintArtwork } from '@mint-lamp/core/system/painted-artwork';
-import { ArrowLeft, Download, Trash2 } from 'lucide-react';
+import { paintArtwork } from '@mint-lamp/core/system/painted-artwork';
+import { Download } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { addressOf } from '../../../addresses.ts';
-import { LinkPicker } from '../../../links/link-picker.tsx';
 import { useEditing } from '../../../store/editing.ts';
-import { selectSettledSystem, useProjectId, useSystem, useTheme } from '../../../store/selectors.ts';
+import { selectSettledSystem, useSystem, useTheme } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
-import { ColorChip } from '../../../ui/color-chip.tsx';
 import { CopyButton } from '../../../ui/copy-button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { save } from '../../../ui/save-file.ts';
-import { TextField } from '../../../ui/text-field.tsx';
-import { StageTools, useSeenThrough } from '../stage-tools.tsx';
+import { useSeenThrough } from '../stage-tools.tsx';
 import { useSeenThemes } from '../use-stage-view.ts';
+import { ArtColors } from './art-colors.tsx';
+import { ArtworkHeader } from './artwork-header.tsx';
+import { OnPage } from './artwork-tiles.tsx';
 import { drawingShares } from './drawing-shares.ts';
-import { OnPage } from './drawing-tiles.tsx';
 
 /** A drawing large, in every theme, with its colours and what they are linked to. */
 export default function LargeDrawing({ artwork }: { artwork: Artwork }) {
-  const id = useProjectId();
-  const navigate = useNavigate();
-  const { edit, tryEdit } = useEditing();
   const themes = useSeenThemes();
   const filter = useSeenThrough();
   const [shares, setShares] = useState<ReadonlyMap<string, number> | null>(null);
   useEffect(() => {
     let left = false;
-    void drawingShares(artwork.svg).then((found) => {
+    void drawingShares(artwork.content).then((found) => {
       if (!left) setShares(found);
     });
     return () => {
       left = true;
     };
-  }, [artwork.svg]);
+  }, [artwork.content]);
   return (
     <section aria-label={artwork.name} className="flex flex-1 flex-col">
-      <header className="flex flex-wrap items-end gap-x-3 gap-y-2 px-5 pt-3 pb-2">
-        <Link
-          to={addressOf(id, 'stage')}
-          aria-label="All scenes and drawings"
-          title="All scenes and drawings"
-          className="flex size-7 items-center justify-center rounded-md hover:bg-pressed"
-        >
-          <ArrowLeft size={16} />
-        </Link>
-        <h1 className="sr-only">Stage: {artwork.name}</h1>
-        <TextField
-          label="Name of the drawing"
-          hideLabel
-          className="w-64"
-          inputClassName="font-title text-lg font-semibold"
-          value={artwork.name}
-          onCommit={(name) => tryEdit({ type: 'renameArtwork', artwork: artwork.id, name })}
-        />
-        <span className="ml-auto" />
-        <StageTools />
-        <IconButton
-          label={`Remove ${artwork.name}`}
-          onClick={() => {
-            if (edit({ type: 'removeArtwork', artwork: artwork.id })) navigate(addressOf(id, 'stage'));
-          }}
-        >
-          <Trash2 size={16} />
-        </IconButton>
-      </header>
+      <ArtworkHeader artwork={artwork} />
       <div className="grid flex-1 grid-cols-[minmax(0,1fr)_344px] gap-5 px-5 pb-5 max-[1100px]:grid-cols-1">
         <div className="flex flex-wrap content-start gap-4" style={{ filter }}>
           {themes.map((theme) => (
@@ -117,7 +81,7 @@ function Proposals({ artwork, shares }: ColorsProps) {
   const { edit, preview } = useEditing();
   const families = settled.document.families;
   const [family, setFamily] = useState(families[0]?.id ?? '');
-  const colors = svgColors(artwork.svg).filter((color) => !shares || shares.has(color));
+  const colors = svgColors(artwork.content).filter((color) => !shares || shares.has(color));
   const to = (links: Matched) =>
     ({ type: 'linkArtwork', artwork: artwork.id, links: Object.fromEntries(links) }) as const;
   const weights = shares ?? new Map();
@@ -181,72 +145,26 @@ function Proposals({ artwork, shares }: ColorsProps) {
   );
 }
 
-const percent = (share: number) => (share < 0.001 ? 'under 0.1 %' : `${(share * 100).toFixed(1)} %`);
+const percent = (share: number) => (share < 0.001 ? '< 0.1 %' : `${(share * 100).toFixed(1)} %`);
 
-/** Every colour of the drawing, what it covers, and what paints it instead. */
+/** Every colour of the drawing, the one that covers most first. */
 function Colors({ artwork, shares }: ColorsProps) {
-  const system = useSystem();
-  const theme = useTheme();
-  const { tryEdit, preview } = useEditing();
-  const colors = svgColors(artwork.svg)
+  const colors = svgColors(artwork.content)
     .filter((color) => !shares || shares.has(color))
     .sort((a, b) => (shares?.get(b) ?? 0) - (shares?.get(a) ?? 0));
-  const linking = (color: string, link: ColorLink | null) => {
-    const { [color]: _, ...rest } = artwork.links;
-    return {
-      type: 'linkArtwork',
-      artwork: artwork.id,
-      links: link ? { ...rest, [color]: link } : rest,
-    } as const;
-  };
   return (
     <section aria-label="Colours of the drawing">
       <h2 className="mb-1 text-sm text-quiet">
         {colors.length} {colors.length === 1 ? 'colour' : 'colours'}, by what they cover
       </h2>
-      <ul className="max-h-96 overflow-auto border-y border-hair">
-        {colors.map((color) => {
-          const link = artwork.links[color] ?? null;
-          const painted = link ? artColor(system, theme, color, link) : null;
-          return (
-            <li key={color} className="flex items-center gap-2 py-1">
-              <ColorChip css={color} className="size-5" />
-              <span className="w-14 text-right font-mono text-sm text-quiet">
-                {shares ? percent(shares.get(color) ?? 0) : '…'}
-              </span>
-              <span aria-hidden>→</span>
-              <ColorChip css={painted?.css ?? color} className="size-5" />
-              <LinkPicker
-                link={link}
-                label={`What ${color} is painted with`}
-                trigger={
-                  <button
-                    type="button"
-                    aria-label={`${color} is painted with ${link ? linkName(system.document, link) : 'itself'}`}
-                    className="min-w-0 flex-1 truncate rounded-md px-1.5 py-0.5 text-left hover:bg-pressed"
-                  >
-                    {link ? linkName(system.document, link) : <span className="text-quiet">as it is</span>}
-                    {link && !painted && <span className="text-fail"> broken: as it was</span>}
-                  </button>
-                }
-                onPick={(next) => tryEdit(linking(color, next))}
-                onPreview={(next) => preview(next && linking(color, next))}
-              />
-              {link && (
-                <Button
-                  small
-                  look="quiet"
-                  aria-label={`Leave ${color} as it is`}
-                  title="Leave it as it is"
-                  onClick={() => tryEdit(linking(color, null))}
-                >
-                  ×
-                </Button>
-              )}
-            </li>
-          );
-        })}
-      </ul>
+      <ArtColors
+        artwork={artwork}
+        colors={colors.map((color) => ({
+          key: color,
+          color,
+          said: shares ? percent(shares.get(color) ?? 0) : '…',
+        }))}
+      />
     </section>
   );
 }

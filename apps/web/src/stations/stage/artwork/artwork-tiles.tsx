@@ -8,47 +8,58 @@ import { useDocumentPart, useProjectId } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { part } from '../../../ui/part.tsx';
 import { Popover } from '../../../ui/popover.tsx';
+import { useResting } from '../../../ui/use-resting.ts';
 import { useSeenThemes } from '../use-stage-view.ts';
+import { artworkAddress } from './artwork-address.ts';
 import { Drawing } from './drawing.tsx';
-import { drawingAddress } from './drawing-address.ts';
+import { PageFrame } from './page-frame.tsx';
 import { usePaintedArtwork } from './use-painted-artwork.ts';
 
-const AddDrawing = part(() => import('./add-drawing.tsx'), <div className="h-60 w-[400px]" />);
+const AddArtwork = part(() => import('./add-artwork.tsx'), <div className="h-60 w-[420px]" />);
 
-/** The project's own drawings, small and live, in the themes that are seen; and the way to another. */
-export function DrawingTiles() {
+/** Themes in which a tile shows an artwork. */
+const MOST_THEMES = 4;
+/** px of a page in a tile, and for which it is laid out. */
+const SMALL = { shown: 150, page: 1000, high: 640 };
+
+/** The project's own drawings and pages, small and live, in the themes that are seen; and the way to another. */
+export function ArtworkTiles() {
   const id = useProjectId();
   const artworks = useDocumentPart('artworks');
   const themes = useSeenThemes();
   const [adding, setAdding] = useState(false);
   return (
-    <section aria-label="Drawings" className="mx-5 mb-5 border-t border-hair pt-3">
+    <section aria-label="Artwork" className="mx-5 mb-5 border-t border-hair pt-3">
       <div className="mb-2 flex items-center gap-3">
-        <h2 className="font-title text-lg font-semibold">Your drawings</h2>
+        <h2 className="font-title text-lg font-semibold">Your artwork</h2>
         {!artworks.length && (
-          <p className="text-quiet">
-            An illustration or an icon of yours, its colours linked to this project.
-          </p>
+          <p className="text-quiet">A drawing or a page of yours, its colours linked to this project.</p>
         )}
         <span className="ml-auto" />
         <Popover
-          label="Add a drawing"
+          label="Add a drawing or a page"
           align="end"
           open={adding}
           onOpenChange={setAdding}
-          trigger={<Button small>Add a drawing …</Button>}
+          trigger={<Button small>Add a drawing or a page …</Button>}
         >
-          <AddDrawing onDone={() => setAdding(false)} />
+          <AddArtwork onDone={() => setAdding(false)} />
         </Popover>
       </div>
       <ul className="flex flex-wrap gap-3">
         {artworks.map((artwork) => (
           <li key={artwork.id}>
-            <Link to={addressOf(id, 'stage', drawingAddress(artwork.id))} className="block">
+            <Link to={addressOf(id, 'stage', artworkAddress(artwork.id))} className="block">
               <span className="flex gap-1">
-                {themes.slice(0, 4).map((theme) => (
-                  <OnPage key={theme.theme.id} artwork={artwork} theme={theme} className="size-24 p-2" />
-                ))}
+                {themes
+                  .slice(0, MOST_THEMES)
+                  .map((theme) =>
+                    artwork.kind === 'page' ? (
+                      <SmallPage key={theme.theme.id} artwork={artwork} theme={theme} />
+                    ) : (
+                      <OnPage key={theme.theme.id} artwork={artwork} theme={theme} className="size-24 p-2" />
+                    ),
+                  )}
               </span>
               <span className="block pt-1 text-sm font-semibold">{artwork.name}</span>
             </Link>
@@ -56,6 +67,21 @@ export function DrawingTiles() {
         ))}
       </ul>
     </section>
+  );
+}
+
+function SmallPage({ artwork, theme }: { artwork: Artwork; theme: ResolvedTheme }) {
+  const html = useResting(usePaintedArtwork(artwork, theme));
+  return (
+    <span className="pointer-events-none block" aria-hidden>
+      <PageFrame
+        html={html}
+        title={`${artwork.name} in ${theme.theme.name}`}
+        width={SMALL.page}
+        height={SMALL.high}
+        scale={SMALL.shown / SMALL.page}
+      />
+    </span>
   );
 }
 
