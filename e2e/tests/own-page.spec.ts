@@ -1,4 +1,3 @@
-import { OLD_PAGE } from '@mint-lamp/core/demo/page';
 import type { Page } from '@playwright/test';
 import { axeFaults, expect, expectSaved, onServer, test } from '../support/test.ts';
 
@@ -16,7 +15,9 @@ test('a page is shown in every theme beside as it was, recoloured by roles, and 
   project,
 }) => {
   await open('stage');
-  await add(page, OLD_PAGE);
+  // Fetched by the server, with its style sheet.
+  await page.getByRole('button', { name: 'Add a drawing or a page …' }).click();
+  await page.getByRole('button', { name: 'Deck notices, a page' }).click();
   const inTheme = (theme: string) => page.locator(`[data-page=${theme}]`).frameLocator('iframe');
   const cssOf = (theme: string, what: string, property: string) =>
     inTheme(theme)
@@ -60,7 +61,7 @@ test('a page is shown in every theme beside as it was, recoloured by roles, and 
   await expect(page.getByLabel('Readout')).toContainText(`of ${document.pairs.length} pairs`);
   await goOn('stage');
   await expect(
-    page.getByRole('region', { name: 'Artwork' }).getByRole('link', { name: /Page/ }),
+    page.getByRole('region', { name: 'Artwork' }).getByRole('link', { name: /deck-notices/ }),
   ).toBeVisible();
 });
 

@@ -1,6 +1,7 @@
 import helmet from '@fastify/helmet';
 import Fastify, { type FastifyInstance, type FastifyServerOptions } from 'fastify';
 import type { DataSource } from 'typeorm';
+import { artworkRoutes } from './artworks/routes.ts';
 import { bodies } from './bodies.ts';
 import { checkpointRoutes } from './checkpoints/routes.ts';
 import { database as databasePlugin } from './database/database.ts';
@@ -89,11 +90,19 @@ export async function buildApp({
   await app.register(jobs, jobLimits ? { limits: jobLimits } : {});
   await app.register(live, { database });
   await app.register(projectRoutes, { prefix: '/api/projects' });
-  await app.register(libraryRoutes, { prefix: '/api/library', pictures: outside.pictures });
+  await app.register(libraryRoutes, {
+    prefix: '/api/library',
+    pictures: outside.pictures,
+    artworks: outside.artworks,
+  });
   await app.register(checkpointRoutes, { prefix: '/api/projects/:id/checkpoints' });
   await app.register(reportRoutes, { prefix: '/api/projects/:id/report' });
   await app.register(pictureRoutes, {
     prefix: '/api/projects/:id/pictures',
+    fetching: { ...fetching, standIns: outside.standIns },
+  });
+  await app.register(artworkRoutes, {
+    prefix: '/api/projects/:id/artworks',
     fetching: { ...fetching, standIns: outside.standIns },
   });
   await app.register(shelfRoutes, { prefix: '/api/shelf' });

@@ -2,7 +2,10 @@ import { existsSync, readFileSync } from 'node:fs';
 import { createServer, type RequestListener, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it, test } from 'vitest';
-import { type FetchOptions, fetchPicture } from '../src/pictures/fetching/fetch-picture.ts';
+import { type FetchOptions, fetchFromWeb } from '../src/fetching/from-web.ts';
+import { PICTURE } from '../src/pictures/fetched-picture.ts';
+
+const fetchPicture = (address: string, options: FetchOptions) => fetchFromWeb(address, PICTURE, options);
 
 /** What answers on this computer, and must not be asked but under the name of the stand-in. */
 let server: Server;

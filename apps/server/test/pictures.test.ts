@@ -225,7 +225,7 @@ describe('pictures of a project', () => {
 
   it('come from no stand-in where there is no demo', async () => {
     const plain = await buildApp({ database });
-    expect((await plain.inject({ url: '/api/library' })).json()).toEqual({ pictures: [] });
+    expect((await plain.inject({ url: '/api/library' })).json()).toEqual({ pictures: [], artworks: [] });
     const answer = await plain.inject({
       method: 'POST',
       url: `/api/projects/${await newProject()}/pictures/fetched`,

@@ -7,11 +7,16 @@ export interface Outside {
   readonly standIns: ReadonlyMap<string, number>;
   /** Pictures that can be fetched there. */
   readonly pictures: LibraryAnswer['pictures'];
+  /** Drawings and pages that can be fetched there. */
+  readonly artworks: LibraryAnswer['artworks'];
 }
 
-export const NO_STAND_INS: Outside = { standIns: new Map(), pictures: [] };
+export const NO_STAND_INS: Outside = { standIns: new Map(), pictures: [], artworks: [] };
 
-/** `/api/library`: the pictures that can be fetched without the outside world. */
-export async function libraryRoutes(app: FastifyInstance, { pictures }: Pick<Outside, 'pictures'>) {
-  app.get('/', async (): Promise<LibraryAnswer> => ({ pictures }));
+/** `/api/library`: the pictures, drawings and pages that can be fetched without the outside world. */
+export async function libraryRoutes(
+  app: FastifyInstance,
+  { pictures, artworks }: Pick<Outside, 'pictures' | 'artworks'>,
+) {
+  app.get('/', async (): Promise<LibraryAnswer> => ({ pictures, artworks }));
 }

@@ -7,11 +7,12 @@ import type { KeptAnswer } from '@mint-lamp/core/wire/pictures';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import Joi from 'joi';
 import { ApiError } from '../errors.ts';
+import { type FetchOptions, fetchFromWeb } from '../fetching/from-web.ts';
 import { leftSignal } from '../left.ts';
 import { params as projectParams } from '../projects/schemas.ts';
 import { faultIn } from '../validation.ts';
 import { regionColors } from './drawing/region-colors.ts';
-import { type FetchOptions, fetchPicture } from './fetching/fetch-picture.ts';
+import { PICTURE } from './fetched-picture.ts';
 import { refused } from './refused-picture.ts';
 import { atMost, type Incoming, writeIncoming } from './storing/incoming.ts';
 import { takeInInTurn } from './storing/take-in-in-turn.ts';
@@ -101,7 +102,7 @@ export async function pictureRoutes(
     { schema: { params: projectParams, body: fetchBody }, preHandler: ofProject },
     async ({ ownerId, params: { id }, body: { address } }, reply) => {
       const left = leftSignal(reply);
-      const { incoming } = await fetchPicture(address, fetching, left);
+      const { incoming } = await fetchFromWeb(address, PICTURE, fetching, left);
       return reply.code(201).send(await keep(ownerId, id, incoming, left));
     },
   );

@@ -1,12 +1,11 @@
 import type { LibraryAnswer } from '@mint-lamp/core/wire/pictures';
 import { api } from './api.ts';
 
-/** The pictures that can be fetched by address where a library stands for the web. */
+/** The pictures, drawings and pages that can be fetched by address where a library stands for the web. */
 export const { useLibraryQuery } = api.injectEndpoints({
   endpoints: (build) => ({
-    library: build.query<LibraryAnswer['pictures'], void>({
+    library: build.query<LibraryAnswer, void>({
       query: () => ({ address: '/library' }),
-      transformResponse: ({ pictures }: LibraryAnswer) => pictures,
     }),
   }),
 });

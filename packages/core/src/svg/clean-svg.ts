@@ -4,7 +4,7 @@ import { escapeMarkup } from './escape-markup.ts';
 import { UseWeights } from './use-weights.ts';
 
 /** Characters of a drawing, cleaned, and of the file that it comes from. */
-export const MOST_SVG = 200_000;
+const MOST_SVG = 200_000;
 const MOST_SVG_FILE = 20_000_000;
 /** Elements in elements. */
 const DEEPEST = 200;

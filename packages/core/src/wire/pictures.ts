@@ -14,4 +14,6 @@ export const LIBRARY_HOST = 'pictures.skerry-line.example';
 
 export interface LibraryAnswer {
   readonly pictures: readonly { readonly title: string; readonly address: string }[];
+  /** Drawings and pages. */
+  readonly artworks: readonly { readonly title: string; readonly address: string }[];
 }

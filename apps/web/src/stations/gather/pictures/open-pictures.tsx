@@ -7,6 +7,8 @@ import { useIncoming } from './use-incoming.ts';
 
 const ACCEPTED = 'image/png,image/jpeg,image/webp,image/avif,image/gif,image/svg+xml';
 
+const NO_LIBRARY = { pictures: [] };
+
 /** The ways in: files, an address, and the library that stands for the web. */
 export function OpenPictures() {
   const incoming = useIncoming();
@@ -14,7 +16,7 @@ export function OpenPictures() {
   const id = useId();
   const [address, setAddress] = useState('');
   // Without an answer there is no library, and the rest works.
-  const { data: library = [] } = useLibraryQuery();
+  const { data: { pictures: library } = NO_LIBRARY } = useLibraryQuery();
   const fromAddress = () => {
     if (!address.trim()) return;
     void incoming([{ from: 'address', address: address.trim() }]);

@@ -3,9 +3,12 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
+import { fetchArtwork } from '../../../fetching/fetch-artwork.ts';
+import { useLibraryQuery } from '../../../fetching/library-api.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { useDocumentPart, useProjectId, useSystem } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
+import { TextField } from '../../../ui/text-field.tsx';
 import { artworkAddress } from './artwork-address.ts';
 import { type Given, takeArtwork } from './take-artwork.ts';
 
@@ -22,7 +25,9 @@ async function givenBy(files: readonly File[]): Promise<Given | null> {
   };
 }
 
-/** Takes a drawing or a page, from files or as text, as an artwork of the project, linked as is proposed. */
+const NO_LIBRARY = { artworks: [] };
+
+/** Takes a drawing or a page, from files, by address or as text, as an artwork of the project, linked as is proposed. */
 export default function AddArtwork({ onDone }: { onDone: () => void }) {
   const artworks = useDocumentPart('artworks');
   const system = useSystem();
@@ -32,6 +37,7 @@ export default function AddArtwork({ onDone }: { onDone: () => void }) {
   const [text, setText] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const { data: { artworks: artworksThere } = NO_LIBRARY } = useLibraryQuery();
   const isFull = artworks.length >= MOST_ARTWORKS;
   const take = async (given: Given) => {
     setBusy(true);
@@ -47,6 +53,17 @@ export default function AddArtwork({ onDone }: { onDone: () => void }) {
         toast(`Left out of ${taken.artwork.name}: ${taken.left.join(', ')}.`, { duration: 12_000 });
       onDone();
       navigate(addressOf(id, 'stage', artworkAddress(taken.artwork.id)));
+    } catch (error) {
+      setFault((error as Error).message);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const fetched = async (address: string) => {
+    setBusy(true);
+    setFault(null);
+    try {
+      await take(await fetchArtwork(id, address));
     } catch (error) {
       setFault((error as Error).message);
     } finally {
@@ -84,6 +101,24 @@ export default function AddArtwork({ onDone }: { onDone: () => void }) {
           onChange={({ target }) => void files(target.files)}
         />
       </label>
+      <TextField
+        label="or an address, from which the server fetches it with its style sheets"
+        value=""
+        onCommit={(address) => {
+          if (address) void fetched(address);
+          return null;
+        }}
+      />
+      {artworksThere.length > 0 && (
+        <p className="flex flex-wrap items-center gap-1 text-sm">
+          <span className="text-quiet">or from the small made-up web:</span>
+          {artworksThere.map(({ title, address }) => (
+            <Button key={address} small disabled={busy || isFull} onClick={() => void fetched(address)}>
+              {title}
+            </Button>
+          ))}
+        </p>
+      )}
       <label htmlFor="pasted-artwork" className="text-sm text-quiet">
         or their text
       </label>

@@ -2,10 +2,8 @@ import { lookup as lookUp } from 'node:dns/promises';
 import http, { type IncomingMessage } from 'node:http';
 import https from 'node:https';
 import type { LookupFunction } from 'node:net';
-import { MOST_PICTURE_BYTES } from '@mint-lamp/core/picture/kind';
-import { ApiError } from '../../errors.ts';
-import { refused } from '../refused-picture.ts';
-import { atMost, type Incoming, writeIncoming } from '../storing/incoming.ts';
+import { ApiError } from '../errors.ts';
+import { atMost, type Incoming, writeIncoming } from '../pictures/storing/incoming.ts';
 import { addressInHost, isPublicAddress } from './allowed-address.ts';
 
 /** The IP addresses of a name. */
@@ -25,20 +23,29 @@ export interface FetchOptions {
   readonly standIns?: ReadonlyMap<string, number>;
 }
 
-const LIMITS: FetchLimits = { patience: 15_000, redirects: 5, bytes: MOST_PICTURE_BYTES };
+/** What is fetched: in words, what is asked for, and how large it may be. */
+export interface Wanted {
+  readonly one: string;
+  readonly many: string;
+  readonly accept: string;
+  readonly bytes: number;
+  readonly tooLarge: () => ApiError;
+}
+
+const USUAL = { patience: 15_000, redirects: 5 };
 
 const resolveByDns: Resolve = async (name) =>
   (await lookUp(name, { all: true, verbatim: true })).map(({ address }) => address);
 
 const fail = (message: string) => new ApiError('ADDRESS_FAILED', message, 'body.address');
 const refuse = (message: string) => new ApiError('ADDRESS_REFUSED', message, 'body.address');
-const notPublic = (host: string) =>
+const notPublic = (host: string, { many }: Wanted) =>
   refuse(
-    `${host} is an address of this computer or its network, or a reserved one; pictures are fetched from the public web only.`,
+    `${host} is an address of this computer or its network, or a reserved one; ${many} are fetched from the public web only.`,
   );
 
 /** A web address that may be asked, as far as its text says. */
-function webAddress(text: string): URL {
+function webAddress(text: string, { many }: Wanted): URL {
   let url: URL;
   try {
     url = new URL(text.trim());
@@ -46,7 +53,9 @@ function webAddress(text: string): URL {
     throw refuse('This is no web address; one begins with https:// and names a server.');
   }
   if (url.protocol !== 'https:' && url.protocol !== 'http:')
-    throw refuse(`Pictures are fetched by https or http, not by ${url.protocol.slice(0, -1)}.`);
+    throw refuse(
+      `${many[0]!.toUpperCase()}${many.slice(1)} are fetched by https or http, not by ${url.protocol.slice(0, -1)}.`,
+    );
   if (url.username || url.password)
     throw refuse('An address with a name or password in it is not fetched from; leave them out.');
   return url;
@@ -65,10 +74,11 @@ interface Target {
 async function targetOf(
   { hostname }: URL,
   { resolve = resolveByDns, standIns }: FetchOptions,
+  wanted: Wanted,
 ): Promise<Target> {
   const port = standIns?.get(hostname.toLowerCase());
   if (port !== undefined) return { addresses: ['127.0.0.1'], port };
-  if (OWN_NAME.test(hostname)) throw notPublic(hostname);
+  if (OWN_NAME.test(hostname)) throw notPublic(hostname, wanted);
   const literal = addressInHost(hostname);
   const addresses = literal
     ? [literal]
@@ -76,11 +86,16 @@ async function targetOf(
         throw fail(`There is no server named ${hostname}, or it could not be looked up from here.`);
       });
   // One that is not public is reason enough: nobody names a private address beside a public one by accident.
-  if (!addresses.length || !addresses.every(isPublicAddress)) throw notPublic(hostname);
+  if (!addresses.length || !addresses.every(isPublicAddress)) throw notPublic(hostname, wanted);
   return { addresses, port: null };
 }
 
-function ask(url: URL, { addresses, port }: Target, signal: AbortSignal): Promise<IncomingMessage> {
+function ask(
+  url: URL,
+  { addresses, port }: Target,
+  { accept }: Wanted,
+  signal: AbortSignal,
+): Promise<IncomingMessage> {
   const lookup: LookupFunction = (_name, options, done) => {
     const all = addresses.map((address) => ({ address, family: address.includes(':') ? 6 : 4 }));
     if (options.all) done(null, all);
@@ -99,7 +114,7 @@ function ask(url: URL, { addresses, port }: Target, signal: AbortSignal): Promis
         ...(port === null ? {} : { hostname: '127.0.0.1', port }),
         headers: {
           host: url.host,
-          accept: 'image/*',
+          accept,
           'accept-encoding': 'identity',
           'user-agent': 'Mint-Lamp',
         },
@@ -112,30 +127,37 @@ function ask(url: URL, { addresses, port }: Target, signal: AbortSignal): Promis
 }
 
 /** Writes what comes to a file, so that no memory holds it. */
-async function fileOf(answer: IncomingMessage, most: number): Promise<Incoming> {
-  if (Number(answer.headers['content-length'] ?? 0) > most) throw refused.bytes();
-  return writeIncoming(answer, [atMost(most, refused.bytes)]).catch((error: unknown) => {
+async function fileOf(answer: IncomingMessage, { one, tooLarge }: Wanted, most: number): Promise<Incoming> {
+  if (Number(answer.headers['content-length'] ?? 0) > most) throw tooLarge();
+  return writeIncoming(answer, [atMost(most, tooLarge)]).catch((error: unknown) => {
     if (error instanceof ApiError || answer.complete) throw error;
-    throw fail('The server broke off before the picture was whole.');
+    throw fail(`The server broke off before the ${one} was whole.`);
   });
 }
 
 /** What the server at an address sends, whatever it is; redirects are followed, each checked as the first one. */
-async function follow(address: string, options: FetchOptions, limits: FetchLimits, signal: AbortSignal) {
-  let url = webAddress(address);
+async function follow(
+  address: string,
+  wanted: Wanted,
+  options: FetchOptions,
+  limits: FetchLimits,
+  signal: AbortSignal,
+) {
+  let url = webAddress(address, wanted);
   for (let turns = 0; turns <= limits.redirects; turns++) {
-    const target = await targetOf(url, options);
+    const target = await targetOf(url, options, wanted);
     signal.throwIfAborted();
-    const answer = await ask(url, target, signal);
+    const answer = await ask(url, target, wanted, signal);
     const { statusCode = 0, headers } = answer;
     try {
       if (statusCode >= 300 && statusCode < 400 && headers.location) {
         if (!URL.canParse(headers.location, url.href)) throw fail(`${url.host} points on to no web address.`);
-        url = webAddress(new URL(headers.location, url).href);
+        url = webAddress(new URL(headers.location, url).href, wanted);
         continue;
       }
-      if (statusCode !== 200) throw fail(`${url.host} answers with ${statusCode} instead of a picture.`);
-      return { url, incoming: await fileOf(answer, limits.bytes) };
+      if (statusCode !== 200)
+        throw fail(`${url.host} answers with ${statusCode} instead of a ${wanted.one}.`);
+      return { url, incoming: await fileOf(answer, wanted, limits.bytes) };
     } finally {
       answer.destroy();
     }
@@ -153,16 +175,17 @@ const whenAborted = (signal: AbortSignal) =>
  * Fetches what is at a web address into a file: https and http, from public addresses only, by their IP address as it is
  * connected to, also after a redirect; within limits of time and size. Throws ApiError with one sentence.
  */
-export async function fetchPicture(
+export async function fetchFromWeb(
   address: string,
+  wanted: Wanted,
   options: FetchOptions = {},
   left: AbortSignal = new AbortController().signal,
 ): Promise<{ readonly url: URL; readonly incoming: Incoming }> {
-  const limits = options.limits ?? LIMITS;
+  const limits = options.limits ?? { ...USUAL, bytes: wanted.bytes };
   const signal = AbortSignal.any([AbortSignal.timeout(limits.patience), left]);
   const late = whenAborted(signal);
   late.catch(() => {});
-  const following = follow(address, options, limits, signal);
+  const following = follow(address, wanted, options, limits, signal);
   try {
     return await Promise.race([following, late]);
   } catch (error) {
@@ -170,7 +193,9 @@ export async function fetchPicture(
     following.then(({ incoming }) => incoming.remove()).catch(() => {});
     if (error instanceof ApiError) throw error;
     if (signal.aborted)
-      throw fail(`The picture did not come within ${limits.patience / 1000} seconds, and was given up.`);
+      throw fail(
+        `The ${wanted.one} did not come within ${limits.patience / 1000} seconds, and was given up.`,
+      );
     throw fail(
       `The server at that address could not be reached (${(error as NodeJS.ErrnoException).code ?? 'no reason given'}).`,
     );

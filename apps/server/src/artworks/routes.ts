@@ -1,0 +1,87 @@
+import { readFile } from 'node:fs/promises';
+import { MOST_SHEETS, stylesheetsOf } from '@mint-lamp/core/page/stylesheets-of';
+import type { FetchedArtwork } from '@mint-lamp/core/wire/artworks';
+import type { FastifyInstance } from 'fastify';
+import Joi from 'joi';
+import { ApiError } from '../errors.ts';
+import { type FetchOptions, fetchFromWeb, type Wanted } from '../fetching/from-web.ts';
+import { leftSignal } from '../left.ts';
+import { params as projectParams } from '../projects/schemas.ts';
+
+/** Bytes of a page or a drawing, and of one of its style sheets. */
+const MOST_BYTES = 4_000_000;
+
+const tooLarge = () =>
+  new ApiError(
+    'TOO_LARGE',
+    `It is larger than ${MOST_BYTES / 1e6} MB, which is the most that is fetched.`,
+    'body',
+  );
+
+const PAGE: Wanted = {
+  one: 'page',
+  many: 'pages',
+  accept: 'text/html, image/svg+xml',
+  bytes: MOST_BYTES,
+  tooLarge,
+};
+const SHEET: Wanted = {
+  one: 'style sheet',
+  many: 'style sheets',
+  accept: 'text/css',
+  bytes: MOST_BYTES,
+  tooLarge,
+};
+
+const fetchBody = Joi.object({ address: Joi.string().trim().min(1).max(2000).required() }).required();
+
+interface OfOne {
+  Params: { id: string };
+  Body: { address: string };
+}
+
+/** `/api/projects/:id/artworks`: fetches a page with its style sheets, or a drawing, by its address, as text. Nothing of it is kept. */
+export async function artworkRoutes(
+  app: FastifyInstance,
+  { fetching }: { fetching: FetchOptions },
+): Promise<void> {
+  const textOf = async (address: string, wanted: Wanted, left: AbortSignal) => {
+    const { url, incoming } = await fetchFromWeb(address, wanted, fetching, left);
+    try {
+      return { url, text: await readFile(incoming.file, 'utf8') };
+    } finally {
+      await incoming.remove();
+    }
+  };
+  app.post<OfOne>(
+    '/fetched',
+    { schema: { params: projectParams, body: fetchBody } },
+    async ({ ownerId, params: { id }, body: { address } }, reply): Promise<FetchedArtwork> => {
+      if (!(await app.pictures.hasProject(ownerId, id)))
+        throw new ApiError('NOT_FOUND', 'There is no project at this address.', 'params.id');
+      const left = leftSignal(reply);
+      const { url, text } = await textOf(address, PAGE, left);
+      const wanted = stylesheetsOf(text).flatMap((href) =>
+        URL.canParse(href, url.href) ? [new URL(href, url.href).href] : [],
+      );
+      // One that cannot be had leaves the others; the page says that it is not there.
+      const sheets = await Promise.all(
+        wanted.slice(0, MOST_SHEETS).map((one) =>
+          textOf(one, SHEET, left).then(
+            (sheet) => sheet.text,
+            () => '',
+          ),
+        ),
+      );
+      return {
+        text,
+        sheets,
+        name:
+          url.pathname
+            .split('/')
+            .pop()
+            ?.replace(/\.\w+$/, '') || url.hostname,
+      };
+    },
+  );
+}
