@@ -11,6 +11,8 @@ import { underTexts } from '../../judged/pairs/under-text.ts';
 import { alikeIn, type Readout, readoutOf } from '../../judged/readout/readout.ts';
 import { paint } from '../../system/painted.ts';
 import { type ResolvedTheme, resolveSystem, type System } from '../../system/resolve.ts';
+import { castOf } from '../../system/scenes/cast.ts';
+import { type ScenePaints, scenePaints } from '../../system/scenes/scene-paints.ts';
 
 /** A proposal with what it would make of the system. */
 export interface ProposedSystem {
@@ -23,18 +25,8 @@ export interface ProposedSystem {
   readonly alike: number;
   readonly outside: number;
   /** How a small page would be painted. */
-  readonly page: PagePaint;
+  readonly page: ScenePaints;
 }
-
-/** A small page: its ground with text, and other grounds with theirs. CSS colours. */
-export interface PagePaint {
-  readonly ground: string;
-  readonly text: string;
-  readonly blocks: readonly Block[];
-}
-
-/** Blocks that a small page has room for. */
-const MOST_BLOCKS = 4;
 
 const rgbOf = (text: string): Triple => {
   const { r, g, b } = paint(text);
@@ -58,57 +50,39 @@ export function basesOf(
   });
 }
 
-interface Block {
-  readonly ground: string;
-  readonly text: string;
+/** What of a page roles have to paint for it to be shown; else the colours alone paint it. */
+const LEAST = ['page', 'text', 'action'] as const;
+
+/** A small page in the roles of the system; in the colours alone where they are not enough for one. */
+function pageOf({ document }: System, theme: ResolvedTheme, colors: readonly string[]): ScenePaints {
+  const paints = scenePaints(castOf(document), theme, () => null);
+  return LEAST.every((use) => paints[use] !== undefined) ? paints : pageOfColors(colors);
 }
 
-/** Those whose grounds are most unlike the page's and each other's, one after the other. */
-function unlike(page: Block, blocks: readonly Block[]): Block[] {
-  const out: Block[] = [];
-  const labOf = ({ ground }: Block) => rgbToOklab(...rgbOf(ground));
-  const left = blocks.map((block) => ({ block, lab: labOf(block), far: Number.POSITIVE_INFINITY }));
-  for (let last = labOf(page); out.length < MOST_BLOCKS && left.length; ) {
-    for (const one of left) one.far = Math.min(one.far, Math.hypot(...one.lab.map((v, i) => v - last[i]!)));
-    left.sort((a, b) => b.far - a.far);
-    const next = left.shift()!;
-    out.push(next.block);
-    last = next.lab;
-  }
-  return out;
-}
-
-/** A small page by the pairs of the system, the ground of the page first; or by the colours alone where there are none. */
-function pageOf(system: System, theme: ResolvedTheme, colors: readonly string[]): PagePaint {
-  const { document } = system;
-  const blocks = new Map<string, Block>();
-  for (const { foreground, background } of document.pairs) {
-    if (blocks.has(background)) continue;
-    const [text, ground] = [theme.roles.get(foreground)?.color, theme.roles.get(background)?.color];
-    if (text && ground?.alpha === 1) blocks.set(background, { ground: ground.css, text: text.css });
-  }
-  const page = (document.ground && blocks.get(document.ground)) || blocks.values().next().value;
-  if (!page) return pageOfColors(colors);
-  return {
-    ...page,
-    blocks: unlike(
-      page,
-      [...blocks.values()].filter((one) => one !== page),
-    ),
-  };
-}
-
-function pageOfColors(colors: readonly string[]): PagePaint {
+/** The lightest for the page, the darkest for text, those between for what stands out, the most colourful first. */
+function pageOfColors(colors: readonly string[]): ScenePaints {
   const sorted = [...new Set(colors)].sort((a, b) => luminance(paint(a)) - luminance(paint(b)));
   const [dark, pale] = [sorted[0] ?? '#000000', sorted[sorted.length - 1] ?? '#ffffff'];
   const textOn = (ground: string) => (luminance(paint(ground)) > 0.18 ? dark : pale);
+  const chroma = (css: string) => {
+    const [, a, b] = rgbToOklab(...rgbOf(css));
+    return Math.hypot(a, b);
+  };
+  const between = sorted.slice(1, -1).sort((a, b) => chroma(b) - chroma(a));
+  const [action = dark, accent = action, hero = accent] = between;
   return {
-    ground: pale,
+    page: pale,
+    raised: pale,
     text: dark,
-    blocks: sorted
-      .slice(1, -1)
-      .slice(-MOST_BLOCKS)
-      .map((ground) => ({ ground, text: textOn(ground) })),
+    quiet: dark,
+    link: dark,
+    line: action,
+    action,
+    'action-text': textOn(action),
+    accent,
+    'accent-text': textOn(accent),
+    hero,
+    'hero-text': textOn(hero),
   };
 }
 

@@ -62,12 +62,14 @@ describe('proposals for a system', () => {
     expect(again.toSorted()).toEqual(made.map(({ colors }) => colors.join()).toSorted());
   });
 
-  it('paint a small page by the pairs of the system, or by their colours where there are none', () => {
+  it('paint a small page by the roles of the system, or by their colours where there are none', () => {
     const paper = made[0]!.page;
-    expect(paper.blocks.length).toBeGreaterThan(2);
+    expect(paper.hero).toContain('linear-gradient(');
+    expect(paper.warning).toBeDefined();
     const empty = emptyDocument('x', [{ id: 't', name: 'T' }]);
     const [first] = done(proposeSystems(empty, { ...round, kept: [], free: [], count: 5 }, 3));
-    expect(first!.colors).toContain(first!.page.ground);
+    expect(first!.colors).toContain(first!.page.page);
+    expect(first!.colors).toContain(first!.page.action);
     expect(first!.pairs).toBe(0);
   });
 });

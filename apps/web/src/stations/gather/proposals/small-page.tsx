@@ -1,31 +1,27 @@
-import type { PagePaint } from '@mint-lamp/core/edits/rounds/propose-systems';
-import { memo } from 'react';
-import { useSampleWords } from '../../../store/selectors.ts';
+import type { ScenePaints } from '@mint-lamp/core/system/scenes/scene-paints';
+import { memo, useMemo } from 'react';
+import { SceneRoot } from '../../../scene/scene-root.tsx';
+import { sceneStyle } from '../../../scene/scene-style.ts';
+import { Landing } from '../../../scene/scenes/landing.tsx';
+import { Small } from '../../../scene/small.tsx';
+import { useSceneText } from '../../../scene/use-scene.ts';
+import { useSize } from '../../../ui/use-size.ts';
 
-/** A small page painted with a proposal: its ground with text, and other grounds with theirs. */
-export const SmallPage = memo(function SmallPage({ page }: { page: PagePaint }) {
-  const words = useSampleWords();
+const PAGE = 900;
+const HEIGHT = 130;
+
+/** The landing page painted with a proposal, small. */
+export const SmallPage = memo(function SmallPage({ page }: { page: ScenePaints }) {
+  const text = useSceneText();
+  const style = useMemo(() => sceneStyle(page), [page]);
+  const { element, width } = useSize<HTMLDivElement>();
   return (
-    <div
-      aria-hidden
-      data-specimen
-      className="flex h-28 flex-col gap-1 overflow-hidden rounded-md border border-hair p-2"
-      style={{ background: page.ground, color: page.text }}
-    >
-      <span className="font-title text-sm leading-tight font-semibold">{words.text}</span>
-      <span className="text-xs leading-tight">Every hour from seven, and twice after dark.</span>
-      <div className="mt-auto flex gap-1">
-        {page.blocks.map(({ ground, text }, i) => (
-          <span
-            // biome-ignore lint/suspicious/noArrayIndexKey: blocks have no other name
-            key={i}
-            className="min-w-0 flex-1 truncate rounded-[4px] px-1.5 py-1 text-xs"
-            style={{ background: ground, color: text }}
-          >
-            {[words.action, '14:20', 'New', 'More'][i]}
-          </span>
-        ))}
-      </div>
+    <div ref={element} style={{ height: HEIGHT }}>
+      {width > 0 && (
+        <Small width={width} height={HEIGHT} page={PAGE}>
+          <SceneRoot Draw={Landing} text={text} style={style} states={false} />
+        </Small>
+      )}
     </div>
   );
 });
