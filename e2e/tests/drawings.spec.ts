@@ -46,6 +46,8 @@ test('a drawing is added, linked, recoloured live, follows bases and themes, is 
   const shown = (theme: string) => page.locator(`[data-drawing=${theme}] img`).first().getAttribute('src');
   expect(await axeFaults(page)).toEqual([]);
 
+  await expect(page.getByTestId('drawing-balance')).toContainText(/% off 60 \/ 30 \/ 10$/);
+
   // Seen before it is taken, then taken.
   const before = await shown('day');
   await page.getByRole('button', { name: 'In one family' }).hover();

@@ -9,6 +9,7 @@ const VIEWS = [
   'check/notice-delay-text-on-notice-delay-ground',
   'fade/first-light/dawn',
   'stage',
+  'stage/form',
   'deliver',
 ];
 
@@ -33,7 +34,7 @@ for (const dress of ['light', 'dark'] as const)
       expect(told, view).toEqual([]);
     };
     await page.goto('/');
-    await expect(page.getByText('Skerry Line')).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Skerry Line' })).toBeVisible();
     await check('projects');
     await open('gather');
     for (const view of VIEWS) {

@@ -106,8 +106,8 @@ test('fifteen pages that would run, fetch, send or go elsewhere do none of it', 
     if (protocol.startsWith('http') && hostname !== '127.0.0.1') asked.push(request.url());
   });
   expect(HOSTILE).toHaveLength(15);
+  await open('stage');
   for (const [what, html] of HOSTILE) {
-    await open('stage');
     await add(page, `<html><body><p>Hello from ${what}</p>${html}</body></html>`);
     const shown = page.locator('[data-page=day]').frameLocator('iframe');
     await expect(shown.getByText(`Hello from ${what}`)).toBeVisible();

@@ -262,6 +262,36 @@ test('a scene is looked at in other widths, through other eyes, in all states, o
   await expect(page.getByRole('button', { name: 'In a window of its own, which follows' })).toBeVisible();
 });
 
+test('what families cover is told beside 60 / 30 / 10, and brought nearer by a role that is seen before it is taken', async ({
+  page,
+  open,
+}) => {
+  await open('stage/timetable');
+  await page.getByRole('button', { name: 'Shares' }).click();
+  const day = page.locator('[data-balance=day]');
+  await expect(day).toContainText(/\d+\.\d % off 60 \/ 30 \/ 10/);
+  const off = async () => Number.parseFloat(/([\d.]+) % off/.exec((await day.textContent())!)![1]!);
+  const before = await off();
+  const shares = await day.locator('dl[aria-label="Families in Day sailing"] dd').allTextContents();
+  const sum = shares.reduce((all, text) => all + Number.parseFloat(text), 0);
+  expect(Math.abs(sum - 100)).toBeLessThan(1);
+  expect(await axeFaults(page)).toEqual([]);
+  const way = day.getByRole('list', { name: 'What brings Day sailing nearer' }).getByRole('listitem').first();
+  const nearer = Number.parseFloat(/: ([\d.]+) % nearer/.exec((await way.textContent())!)![1]!);
+  const passing = await page.getByLabel('Readout').textContent();
+  await way.getByRole('button', { name: 'Take it' }).hover();
+  await expect.poll(off).toBeCloseTo(before - nearer, 0);
+  await page.mouse.move(2, 2);
+  await expect.poll(off).toBe(before);
+  await way.getByRole('button', { name: 'Take it' }).press('Enter');
+  await expectSaved(page);
+  await expect.poll(off).toBeCloseTo(before - nearer, 0);
+  // No pair fails that passed.
+  expect((await page.getByLabel('Readout').textContent())!.slice(0, 20)).toBe(passing!.slice(0, 20));
+  await page.keyboard.press('Control+z');
+  await expect.poll(off).toBe(before);
+});
+
 test('the list of projects shows a page in each theme, as it is painted', async ({ page, stack }) => {
   const id = await makeProject(stack, { ...fromOneCode(), name: `Bakery ${newId()}` });
   const { document } = await onServer(stack, id);

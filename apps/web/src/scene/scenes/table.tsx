@@ -47,7 +47,7 @@ export default function Table({ text }: { text: SceneText }) {
         </div>
         <div className="grid gap-4 @min-[700px]:grid-cols-2">
           <Chart>
-            <BarChart data={data} barGap={2}>
+            <BarChart data={data} barGap={2} accessibilityLayer={false}>
               <CartesianGrid vertical={false} stroke="var(--s-line, transparent)" />
               <XAxis dataKey="name" {...axis} axisLine={{ stroke: 'var(--s-edge, transparent)' }} />
               <YAxis {...axis} axisLine={false} width={34} />
@@ -66,7 +66,7 @@ export default function Table({ text }: { text: SceneText }) {
             </BarChart>
           </Chart>
           <Chart>
-            <LineChart data={data}>
+            <LineChart data={data} accessibilityLayer={false}>
               <CartesianGrid vertical={false} stroke="var(--s-line, transparent)" />
               <XAxis dataKey="name" {...axis} axisLine={{ stroke: 'var(--s-edge, transparent)' }} />
               <YAxis {...axis} axisLine={false} width={34} />

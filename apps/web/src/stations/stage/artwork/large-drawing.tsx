@@ -7,10 +7,12 @@ import {
   shadeCandidates,
 } from '@mint-lamp/core/edits/artworks/match-colors';
 import { writeArtworkByProperties } from '@mint-lamp/core/exchange/artwork-svg';
+import { balanceOf } from '@mint-lamp/core/judged/balance';
 import { svgColors } from '@mint-lamp/core/svg/svg-colors';
 import { paintArtwork } from '@mint-lamp/core/system/painted-artwork';
 import { Download } from 'lucide-react';
 import { useEffect, useState } from 'react';
+import { PLAIN } from '../../../scene/area-shares.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { selectSettledSystem, useSystem, useTheme } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
@@ -61,6 +63,7 @@ export default function LargeDrawing({ artwork }: { artwork: Artwork }) {
         <div>
           <Proposals artwork={artwork} shares={shares} />
           <Colors artwork={artwork} shares={shares} />
+          {shares && <Families artwork={artwork} shares={shares} />}
           <Handing artwork={artwork} />
         </div>
       </div>
@@ -166,6 +169,33 @@ function Colors({ artwork, shares }: ColorsProps) {
         }))}
       />
     </section>
+  );
+}
+
+/** What families cover of the drawing in the theme that is switched on, beside 60 / 30 / 10. */
+function Families({ artwork, shares }: { artwork: Artwork; shares: ReadonlyMap<string, number> }) {
+  const { families } = useSystem();
+  const theme = useTheme();
+  const covered = new Map<string, number>();
+  for (const [color, share] of shares) {
+    const link = artwork.links[color];
+    const family =
+      link?.to === 'shade' || link?.to === 'base'
+        ? link.family
+        : link?.to === 'role'
+          ? theme.roles.get(link.role)?.source?.family
+          : undefined;
+    const key = family ?? PLAIN;
+    covered.set(key, (covered.get(key) ?? 0) + share);
+  }
+  const { families: list, off } = balanceOf(covered);
+  return (
+    <p className="mt-2 text-sm" data-testid="drawing-balance">
+      {list
+        .map(({ key, share }) => `${families.get(key)?.family.name ?? 'plain colours'} ${percent(share)}`)
+        .join(', ')}
+      : <b className="font-mono">{percent(off)}</b> off 60 / 30 / 10
+    </p>
   );
 }
 
