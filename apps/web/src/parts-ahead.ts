@@ -21,6 +21,17 @@ export const PARTS = [
   () => import('./stations/check/under-text/under-text-editor.tsx'),
   () => import('./stations/check/suggested/suggested-panel.tsx'),
   () => import('./scene/scene-places.tsx'),
+  () => import('./stations/gather/proposals/small-page.tsx'),
+  () => import('./stations/gather/pictures/desk/eye-panel.tsx'),
+  () => import('./stations/stage/press/pressed-panel.tsx'),
+  () => import('./stations/stage/press/over-picture.tsx'),
+  () => import('./stations/stage/marks/marks.tsx'),
+  () => import('./stations/stage/casting/cast-panel.tsx'),
+  () => import('./stations/stage/words/words-panel.tsx'),
+  () => import('./stations/stage/balance/balance-panel.tsx'),
+  () => import('./stations/stage/artwork/add-artwork.tsx'),
+  () => import('./stations/stage/artwork/large-drawing.tsx'),
+  () => import('./stations/stage/artwork/large-page.tsx'),
   () => import('./readout/thing-list.tsx'),
   () => import('./kinds/roles/role-actions.tsx'),
   () => import('./links/link-panel.tsx'),
@@ -31,6 +42,7 @@ export const PARTS = [
 /** What is large: charts, the names of colours, and all that runs in workers, the PDF among it. */
 export const LARGE_PARTS = [
   () => import('./stations/grow/growth/curve-charts.tsx'),
+  () => import('./scene/scenes/table.tsx'),
   async () => (await import('./store/following-names.ts')).fetchNames(),
   async () => (await import('./jobs/run-job.ts')).loadJobsAhead(),
 ];

@@ -1,7 +1,9 @@
 import type { ProposedSystem } from '@mint-lamp/core/edits/rounds/propose-systems';
 import { memo } from 'react';
 import { Button } from '../../../ui/button.tsx';
-import { SmallPage } from './small-page.tsx';
+import { part } from '../../../ui/part.tsx';
+
+const SmallPage = part(() => import('./small-page.tsx'), <div className="h-[130px]" />);
 
 interface ProposalCardProps {
   proposal: ProposedSystem;

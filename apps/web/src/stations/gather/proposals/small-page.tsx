@@ -11,7 +11,7 @@ const PAGE = 900;
 const HEIGHT = 130;
 
 /** The landing page painted with a proposal, small. */
-export const SmallPage = memo(function SmallPage({ page }: { page: ScenePaints }) {
+function SmallPage({ page }: { page: ScenePaints }) {
   const text = useSceneText();
   const style = useMemo(() => sceneStyle(page), [page]);
   const { element, width } = useSize<HTMLDivElement>();
@@ -24,4 +24,6 @@ export const SmallPage = memo(function SmallPage({ page }: { page: ScenePaints }
       )}
     </div>
   );
-});
+}
+
+export default memo(SmallPage);

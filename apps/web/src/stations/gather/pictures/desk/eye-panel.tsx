@@ -19,7 +19,7 @@ const ROWS: readonly (readonly [name: string, of: (eye: Eye) => Eye['text']])[] 
 ];
 
 /** What is seen first, text or picture, in a sentence and in figures; and what turns it round. */
-export function EyePanel({ seen: { answer, others, veils }, text, set }: EyePanelProps) {
+export default function EyePanel({ seen: { answer, others, veils }, text, set }: EyePanelProps) {
   const { eye, color, veil, place } = answer;
   return (
     <section aria-label="Where the eye goes" className="mb-3 border-t border-hair pt-2">

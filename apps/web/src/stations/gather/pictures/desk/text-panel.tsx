@@ -13,10 +13,12 @@ import { useEditing } from '../../../../store/editing.ts';
 import { Button } from '../../../../ui/button.tsx';
 import { Choice } from '../../../../ui/choice.tsx';
 import { ColorChip } from '../../../../ui/color-chip.tsx';
+import { part } from '../../../../ui/part.tsx';
 import type { Taking } from '../../taking/use-taking.ts';
-import { EyePanel } from './eye-panel.tsx';
 import type { SeenFirst } from './use-eye.ts';
 import type { Measured } from './use-worst.ts';
+
+const EyePanel = part(() => import('./eye-panel.tsx'));
 
 const CONTENTS = (['body', 'large'] as const).map((value) => ({ value, label: CONTENT_NAMES[value] }));
 const LEVELS = (['AA', 'AAA'] as const).map((value) => ({ value, label: value }));
