@@ -76,6 +76,13 @@ const SLOW: readonly [string, Buffer][] = [
 ];
 
 describe('a drawing that costs much', () => {
+  // The processes that paint are there: on a busy machine their beginning takes as long as a drawing has.
+  beforeAll(async () => {
+    const id = await newProject();
+    const body = await small();
+    await Promise.all([post(id, body), post(id, body), post(id, body)]);
+  });
+
   it('is refused before it is painted where its noise says so, with the figures', async () => {
     const answer = await post(await newProject(), svg(noise(), 7000));
     expect([answer.status, await errorOf(answer)]).toEqual([

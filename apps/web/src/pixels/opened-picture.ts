@@ -4,7 +4,8 @@ import type { Area } from '@mint-lamp/core/gradient/area';
 import type { FollowedRow } from '@mint-lamp/core/gradient/follow-row';
 import type { PictureLine } from '@mint-lamp/core/picture/row';
 import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
-import type { Aimed, EyeAnswer, Light, PaletteRow, PixelWorkerApi, View, Worst } from './pixel-worker.ts';
+import type { Aimed, Light, PaletteRow, PixelWorkerApi, View, Worst } from './pixel-worker.ts';
+import type { EyeAnswer } from './seen-first.ts';
 
 /** A picture whose pixels a worker holds; the page has none of them. */
 export interface OpenedPicture {

@@ -4,7 +4,6 @@ import type { Area } from '@mint-lamp/core/gradient/area';
 import { followRow } from '@mint-lamp/core/gradient/follow-row';
 import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
 import { type Division, dimOthers, divide } from '@mint-lamp/core/picture/division';
-import { calmestPlace, type Eye, whereTheEyeGoes } from '@mint-lamp/core/picture/eye';
 import { countInParts, type Histogram } from '@mint-lamp/core/picture/histogram';
 import { worstOfEach, worstOverPixels } from '@mint-lamp/core/picture/over-pixels';
 import { paletteOfHistogram } from '@mint-lamp/core/picture/palette';
@@ -14,6 +13,7 @@ import { averageAround, type Pixels } from '@mint-lamp/core/picture/sample';
 import { halved, partOf } from '@mint-lamp/core/picture/shrink';
 import { PALETTE_STRATEGIES, type PaletteStrategy } from '@mint-lamp/core/picture/strategies';
 import { expose, transfer } from 'comlink';
+import { type EyeAnswer, seenFirst, veiled, type WorstAt } from './seen-first.ts';
 
 /** The script of the worker that holds the pixels of one opened picture, and answers whatever is asked of them. */
 
@@ -63,55 +63,6 @@ export interface Worst {
   readonly x: number;
   readonly y: number;
   readonly ground: Rgba;
-}
-
-/** What is seen first, and what turns that round where it is not the text; null where that does not. */
-export interface EyeAnswer {
-  readonly eye: Eye;
-  /** The worst contrast of the text. */
-  readonly ratio: number;
-  /** Of the other colours, by its place. */
-  color: { readonly index: number; readonly ratio: number } | null;
-  /** Of the colours for a veil, by its place; alpha 0–1. */
-  veil: { readonly index: number; readonly alpha: number; readonly ratio: number } | null;
-  place: { readonly x: number; readonly y: number; readonly ratio: number } | null;
-}
-
-/** Pixels as they are seen through a veil, on white. */
-function veiled(pixels: Uint8ClampedArray | Uint8Array, veil: Rgba): Uint8ClampedArray {
-  const out = new Uint8ClampedArray(pixels.length);
-  for (let i = 0; i < pixels.length; i += 4) {
-    const alpha = pixels[i + 3]! / 255;
-    const over = (v: number, own: number) =>
-      (v * alpha + 255 * (1 - alpha)) * (1 - veil.alpha) + own * veil.alpha;
-    out[i] = over(pixels[i]!, veil.r);
-    out[i + 1] = over(pixels[i + 1]!, veil.g);
-    out[i + 2] = over(pixels[i + 2]!, veil.b);
-    out[i + 3] = 255;
-  }
-  return out;
-}
-
-/** Opacities of a veil that are tried. */
-const VEILS = [0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9];
-
-/** The thinnest veil with which the text is seen first and can be read; null where none does. */
-function leastVeil(
-  small: Pixels,
-  text: Rgba,
-  area: Area,
-  veils: readonly Rgba[],
-  ratioUnder: (veil: Rgba) => number,
-  required: number,
-): EyeAnswer['veil'] {
-  for (const alpha of VEILS)
-    for (const [index, color] of veils.entries()) {
-      const veil = { ...color, alpha };
-      if (whereTheEyeGoes(small, text, area, veil).first !== 'text') continue;
-      const ratio = ratioUnder(veil);
-      if (ratio >= required) return { index, alpha, ratio };
-    }
-  return null;
 }
 
 /** Rows that are read before others may have their turn. */
@@ -438,60 +389,20 @@ const api = {
     veils: readonly Rgba[],
     lying: Rgba | null,
   ): Promise<EyeAnswer> {
-    return inRow(async () => {
+    return inRow(() => {
       // Seen from afar, as the eye does.
       const small = levels[levels.length - 1]!;
-      const scale = small.width / picture().width;
-      const { x, y, width, height } = region;
-      const area = { x: x * scale, y: y * scale, width: width * scale, height: height * scale };
-      const eye = whereTheEyeGoes(small, text, area, lying);
-      const worstAt = (of: Rgba, at: Area, veil: Rgba | null = lying) => {
+      const worst: WorstAt = (of, { x, y, width, height }, veil) => {
         let least = Number.POSITIVE_INFINITY;
-        for (const part of partsOf(at.x, at.y, at.width, at.height)) {
-          const pixels = veil ? veiled(part.pixels, veil) : part.pixels;
-          least = Math.min(least, worstOverPixels(of, pixels, BENEATH).ratio);
-        }
+        for (const part of partsOf(x, y, width, height))
+          least = Math.min(
+            least,
+            worstOverPixels(of, veil ? veiled(part.pixels, veil) : part.pixels, BENEATH).ratio,
+          );
         return least;
       };
-      const { spot } = eye;
-      const answer: EyeAnswer = {
-        ratio: worstAt(text, region),
-        eye: {
-          ...eye,
-          spot: {
-            ...spot,
-            area: {
-              x: spot.area.x / scale,
-              y: spot.area.y / scale,
-              width: spot.area.width / scale,
-              height: spot.area.height / scale,
-            },
-          },
-        },
-        color: null,
-        veil: null,
-        place: null,
-      };
-      if (eye.first === 'text') return answer;
-      const byPull = others
-        .map((other, index) => ({ index, other, eye: whereTheEyeGoes(small, other, area, lying) }))
-        .filter((one) => one.eye.first === 'text')
-        .sort((a, b) => b.eye.pull.text - a.eye.pull.text);
-      for (const { index, other } of byPull) {
-        const ratio = worstAt(other, region);
-        if (ratio < required) continue;
-        answer.color = { index, ratio };
-        break;
-      }
-      await yieldTurn();
-      answer.veil = leastVeil(small, text, area, veils, (veil) => worstAt(text, region, veil), required);
-      await yieldTurn();
-      const place = calmestPlace(small, text, area);
-      const at = { x: Math.round(place.x / scale), y: Math.round(place.y / scale), width, height };
-      const ratio = worstAt(text, at);
-      if (whereTheEyeGoes(small, text, place, lying).first === 'text' && ratio >= required)
-        answer.place = { x: at.x, y: at.y, ratio };
-      return answer;
+      const asked = { text, region, required, others, veils, lying };
+      return drainInTurns(seenFirst(small, picture().width, asked, worst), yieldTurn);
     });
   },
 

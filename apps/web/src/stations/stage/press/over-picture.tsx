@@ -8,7 +8,7 @@ import clsx from 'clsx';
 import { useEffect, useMemo, useState } from 'react';
 import { pictureAddress } from '../../../fetching/send-picture.ts';
 import { lookAt } from '../../../pixels/opened-picture.ts';
-import type { EyeAnswer } from '../../../pixels/pixel-worker.ts';
+import type { EyeAnswer } from '../../../pixels/seen-first.ts';
 import { beneath, groundsOf, textsOf } from '../../../scene/text-places.ts';
 import { useCast } from '../../../scene/use-scene.ts';
 import { useEditing } from '../../../store/editing.ts';

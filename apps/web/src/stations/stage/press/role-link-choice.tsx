@@ -84,6 +84,15 @@ export function RoleLinkChoice({ role, theme, pair, side }: RoleLinkChoiceProps)
         exceptRole={role.role.id}
         onPick={(next) => tryEdit(linking(next))}
         onPreview={(next) => preview(next && linking(next))}
+        onFill={(all) =>
+          edit({
+            type: 'batch',
+            label: `link ${writeRoleName(role.role)} in every theme`,
+            commands: settled.document.themes.map(
+              (one) => ({ type: 'setLink', role: id, theme: one.id, link: all }) as const,
+            ),
+          })
+        }
       />
     </div>
   );

@@ -6,7 +6,7 @@ import type { TextOver } from '@mint-lamp/core/document/pictures/picture';
 import { type Painted, paint } from '@mint-lamp/core/system/painted';
 import { useEffect, useMemo, useState } from 'react';
 import type { OpenedPicture } from '../../../../pixels/opened-picture.ts';
-import type { EyeAnswer } from '../../../../pixels/pixel-worker.ts';
+import type { EyeAnswer } from '../../../../pixels/seen-first.ts';
 import { useSystem } from '../../../../store/selectors.ts';
 import { useResting } from '../../../../ui/use-resting.ts';
 
