@@ -98,7 +98,7 @@ test('a drawing that would run or fetch does neither, says what was left out, an
     `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" viewBox="0 0 9 9" onload="window.ran=1"><script>window.ran=1</script><style>@import url(https://outside.example/a.css);.a{fill:#123456}</style><image href="https://outside.example/a.png"/><foreignObject><iframe src="https://outside.example"/></foreignObject><a xlink:href="javascript:window.ran=1"><path class="a" d="M0 0h9v9z"/></a></svg>`,
   );
   await expect(page.getByText(/^Left out of Drawing: /)).toContainText(
-    'events that run scripts, foreign content, such as pages, links, references to things outside of it, scripts',
+    'event handlers, foreign content, links, outside references, scripts',
   );
   await expect(
     page.getByRole('region', { name: 'Colours of the drawing' }).getByRole('listitem'),

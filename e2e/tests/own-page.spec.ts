@@ -51,7 +51,7 @@ test('a page is shown in every theme beside as it was, recoloured by roles, and 
 
   // Where its texts really stand.
   const pairs = page.getByRole('region', { name: 'Its pairs' });
-  await expect(pairs).toContainText(/\d+ kinds of text on their grounds; \d+ makes? /);
+  await expect(pairs).toContainText(/\d+ combinations of text and ground found; \d+ (is|are) no pairs? yet/);
   const before = (await onServer(stack, project)).document.pairs.length;
   await pairs.getByRole('button', { name: /^Add / }).click();
   await expectSaved(page);

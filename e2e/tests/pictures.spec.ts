@@ -454,9 +454,9 @@ test('what is seen first, text or picture, is said with its figures, and turned 
   const eye = page.getByRole('region', { name: 'Where the eye goes' });
   await expect(eye).toContainText(/The picture is seen first: at its strongest place it is .*colourful/);
   // L* of #7a7f83, under the text.
-  await expect(eye.getByRole('row', { name: /^Under it 53 0\.01 0\.00/ })).toBeVisible();
+  await expect(eye.getByRole('row', { name: /^Background 53 0\.01 0\.00/ })).toBeVisible();
   expect(await axeFaults(page)).toEqual([]);
-  const ways = eye.getByRole('list', { name: 'What turns it round' });
+  const ways = eye.getByRole('list', { name: 'What puts the text first' });
   await expect(ways.getByRole('listitem')).not.toHaveCount(0);
   await ways.getByRole('button', { name: 'Take it' }).click();
   await expect(eye).toContainText('The text is seen first');

@@ -6,7 +6,7 @@ import { Part } from './part.tsx';
 /** Whether scenes show all states of what can be pressed at once. */
 export const StatesShown = createContext(false);
 
-type State = 'at rest' | 'pointed at' | 'focus' | 'pressed' | 'chosen' | 'disabled';
+type State = 'default' | 'hover' | 'focus' | 'pressed' | 'disabled';
 
 interface Look {
   readonly ground: SceneUse;
@@ -15,14 +15,14 @@ interface Look {
 }
 
 const ACTION: Readonly<Partial<Record<State, Look>>> = {
-  'at rest': { ground: 'action', text: 'action-text' },
-  'pointed at': { ground: 'action-hover', text: 'action-text' },
+  default: { ground: 'action', text: 'action-text' },
+  hover: { ground: 'action-hover', text: 'action-text' },
   focus: { ground: 'action', text: 'action-text', ring: 'focus' },
   pressed: { ground: 'action-pressed', text: 'action-text' },
   disabled: { ground: 'off', text: 'off-text' },
 };
 const ACCENT: Readonly<Partial<Record<State, Look>>> = {
-  'at rest': { ground: 'accent', text: 'accent-text' },
+  default: { ground: 'accent', text: 'accent-text' },
   focus: { ground: 'accent', text: 'accent-text', ring: 'focus' },
   disabled: { ground: 'off', text: 'off-text' },
 };
@@ -48,7 +48,7 @@ export function Action({ children, accent = false, focused = false, caption, cla
   const looks = accent ? ACCENT : ACTION;
   const shape = clsx('inline-block rounded-md px-4 py-1.5 font-semibold whitespace-nowrap', className);
   if (!all) {
-    const look = looks[focused ? 'focus' : 'at rest']!;
+    const look = looks[focused ? 'focus' : 'default']!;
     return (
       <Part
         {...look}
@@ -86,7 +86,8 @@ export function Menu({ items }: { items: readonly string[] }) {
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
       {items.map((item, i) => (
-        <div key={item} className="text-center">
+        // biome-ignore lint/suspicious/noArrayIndexKey: a fixed row, whose words may be the same
+        <div key={i} className="text-center">
           <Part
             text={i === 0 ? 'link' : 'text'}
             ring={all && i === 1 ? 'focus' : undefined}
@@ -97,7 +98,7 @@ export function Menu({ items }: { items: readonly string[] }) {
           >
             {item}
           </Part>
-          {all && <Caption>{['chosen', 'focus', 'pointed at'][i] ?? 'at rest'}</Caption>}
+          {all && <Caption>{['selected', 'focus', 'hover'][i]!}</Caption>}
         </div>
       ))}
     </div>

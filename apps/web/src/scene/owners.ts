@@ -47,10 +47,7 @@ function spanAt(box: RoundBox, row: number): readonly [number, number] | null {
   return [Math.ceil(box.left + cut - 0.5), Math.ceil(box.right - cut - 0.5)];
 }
 
-/**
- * Gives the pixels of a box to one of the things, but for those of a hole in it, and those that are cut off. `every` takes
- * one of so many stretches of a border: a dash.
- */
+/** Gives the pixels of a box to one of the things, but for those of a hole in it, and those that are cut off. */
 export function fillBox(
   { width, height, ids, cover }: Owners,
   box: RoundBox,

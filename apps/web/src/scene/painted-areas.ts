@@ -22,9 +22,9 @@ class Drawing {
   private readonly root: DOMRect;
   private readonly paints: (use: SceneUse) => boolean;
 
-  constructor(scene: HTMLElement, height: number | null, paints: (use: SceneUse) => boolean) {
+  constructor(scene: HTMLElement, paints: (use: SceneUse) => boolean) {
     this.root = scene.getBoundingClientRect();
-    const [w, h] = [Math.round(this.root.width), Math.round(height ?? this.root.height)];
+    const [w, h] = [Math.round(this.root.width), Math.round(this.root.height)];
     this.owners = newOwners(w, h);
     this.stencil = new Stencil(this.owners);
     this.paints = paints;
@@ -189,14 +189,13 @@ const AT_A_TIME = 8;
 
 /**
  * What each use covers of a laid out scene, text, lines and round corners counted, pixel by pixel as the browser paints
- * it; with a stop now and then. `paints` says which uses are painted; `height` is how much of it is looked at, in px.
+ * it; with a stop now and then. `paints` says which uses are painted.
  */
 export function* paintedAreas(
   scene: HTMLElement,
   paints: (use: SceneUse) => boolean,
-  height: number | null = null,
 ): Generator<void, PaintedAreas> {
-  const drawing = new Drawing(scene, height, paints);
+  const drawing = new Drawing(scene, paints);
   const cut = new Map<Element, readonly RoundBox[]>();
   const clipsOf = (element: Element): readonly RoundBox[] => cut.get(element.parentElement!) ?? [];
   const walker = document.createTreeWalker(scene, NodeFilter.SHOW_ELEMENT | NodeFilter.SHOW_TEXT);

@@ -45,7 +45,8 @@ export function Part({ ground, text, line, ring, className, style, children }: P
     <div
       data-ground={ground}
       data-text={text}
-      data-line={line ?? ring}
+      data-line={line}
+      data-ring={ring}
       className={className}
       style={
         style ? { ...styleOf({ ground, text, line, ring }), ...style } : styleOf({ ground, text, line, ring })

@@ -19,7 +19,11 @@ export function UnseenScenes({ theme, scenes, width = null, layout, onLaidOut }:
   const all = useRef<HTMLDivElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: laid out anew with what is said to lay it out
   useLayoutEffect(() => {
-    if (all.current) onLaidOut([...all.current.querySelectorAll<HTMLElement>('.scene')]);
+    const scenes = [...(all.current?.querySelectorAll<HTMLElement>('.scene') ?? [])];
+    // It tells their size at once, and again when one is another: a part of it came later, a font, a chart.
+    const observer = new ResizeObserver(() => onLaidOut(scenes));
+    for (const scene of scenes) observer.observe(scene);
+    return () => observer.disconnect();
   }, [layout ?? theme, onLaidOut]);
   return (
     <div

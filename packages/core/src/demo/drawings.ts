@@ -1,6 +1,6 @@
 import { cleanSvg } from '../svg/clean-svg.ts';
 
-/** Drawings of the ferry company, as its illustrator handed them over: with classes, gradients and parts that are used. */
+/** Drawings of the ferry company as they were handed over: with classes, gradients and parts that are used. */
 
 export const FERRY_DRAWING = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 240 160">
 <style>.hull{fill:#123f4a}.band{fill:#e2552b}.glass{fill:#bfe3e4}</style>

@@ -28,7 +28,7 @@ const words = (text: string) => new Set(text.split(' '));
 /** Elements that are left out with all that is in them, and what is said of it. */
 const GONE: Readonly<Record<string, string>> = {
   script: 'scripts',
-  noscript: 'what is shown without scripts',
+  noscript: 'noscript content',
   iframe: 'frames',
   frame: 'frames',
   frameset: 'frames',
@@ -37,15 +37,15 @@ const GONE: Readonly<Record<string, string>> = {
   applet: 'frames',
   portal: 'frames',
   fencedframe: 'frames',
-  video: 'sound and film',
-  audio: 'sound and film',
+  video: 'audio and video',
+  audio: 'audio and video',
   canvas: 'scripts',
   template: 'scripts',
   animate: 'animations',
   animatemotion: 'animations',
   animatetransform: 'animations',
   set: 'animations',
-  foreignobject: 'foreign content in drawings',
+  foreignobject: 'foreign content',
   feimage: OUTSIDE,
   math: 'formulas',
 };
@@ -91,7 +91,7 @@ class Cleaning {
     let written = '';
     for (const { name: full, value } of attrs) {
       const name = full.toLowerCase();
-      if (name.startsWith('on')) this.removed.add('events that run scripts');
+      if (name.startsWith('on')) this.removed.add('event handlers');
       else if (name === 'style') {
         const style = cleanDeclarations(value, this.removed);
         if (style) written += ` style="${escapeMarkup(style)}"`;
@@ -99,13 +99,10 @@ class Cleaning {
         written += ` href="${escapeMarkup(value)}"`;
       else if (name === 'src' && tagName === 'img') {
         if (DATA_PICTURE.test(value)) written += ` src="${value}"`;
-        else this.removed.add('pictures from elsewhere');
+        else this.removed.add('outside pictures');
       } else if (/^(src|srcset|href|action|formaction|data|poster|ping|background|xlink:href)$/.test(name)) {
         if (/^\s*(java|vb)script:/i.test(value)) this.removed.add('scripts');
-        else
-          this.removed.add(
-            name === 'action' || name === 'formaction' ? 'where forms are sent' : 'where links lead',
-          );
+        else this.removed.add(name === 'action' || name === 'formaction' ? 'form targets' : 'link targets');
       } else if ((KEPT.has(name) || KEPT_BEGINNINGS.test(name)) && isCleanValue(value, new Set()))
         written += ` ${CAPITALS[name] ?? name}="${escapeMarkup(value)}"`;
     }
@@ -133,7 +130,7 @@ class Cleaning {
     }
     if (UNSEEN.has(name)) {
       if (name === 'meta' && element.attrs.some((one) => one.name === 'http-equiv'))
-        this.removed.add('where the page goes by itself');
+        this.removed.add('redirects');
       return name === 'head' || name === 'dialog' || name === 'map';
     }
     if (!/^[a-z][a-z0-9-]*$/.test(name)) return false;

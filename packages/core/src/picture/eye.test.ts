@@ -31,14 +31,14 @@ describe('where the eye goes', () => {
       drawn(() => '#223038'),
       '#ffffff',
       'text',
-      /lighter than where it stands/,
+      /lighter than its background/,
     ],
     [
       'a dark text on a plain light picture',
       drawn(() => '#e8eef0'),
       '#101820',
       'text',
-      /darker than where it stands/,
+      /darker than its background/,
     ],
     [
       'a pale text where an orange disc is elsewhere on grey',
@@ -66,7 +66,7 @@ describe('where the eye goes', () => {
       drawn((x, y) => (((x >> 3) + (y >> 3)) % 2 ? '#000000' : '#ffffff')),
       '#808080',
       'picture',
-      /restless/,
+      /busy/,
     ],
   ])('%s', (_, picture, text, first, because) => {
     const eye = whereTheEyeGoes(picture, rgb(text), TEXT);

@@ -210,11 +210,11 @@ function times(more: number, less: number): string {
 
 /** What is seen first, and why, in a sentence. */
 export function eyeSentence({ text, beneath, spot, first, pull }: Eye): string {
-  if (first === 'neither') return 'Text and picture are seen at about the same time: they stand out alike.';
+  if (first === 'neither') return 'Text and picture compete: they stand out about as much.';
   const reasons: string[] = [];
   if (first === 'text') {
     const apartBy = text.lightness - beneath.lightness;
-    if (Math.abs(apartBy) >= 20) reasons.push(`${apartBy > 0 ? 'lighter' : 'darker'} than where it stands`);
+    if (Math.abs(apartBy) >= 20) reasons.push(`${apartBy > 0 ? 'lighter' : 'darker'} than its background`);
     if (text.chroma > beneath.chroma + 0.04) reasons.push(`${times(text.chroma, beneath.chroma)} colourful`);
     return `The text is seen first${reasons.length ? `: it is ${reasons.join(' and ')}` : ''}.`;
   }
@@ -224,10 +224,10 @@ export function eyeSentence({ text, beneath, spot, first, pull }: Eye): string {
     reasons.push(`${times(spot.chroma, Math.max(beneath.chroma, text.chroma))} colourful`);
   const why = [
     ...(reasons.length ? [`at its strongest place it is ${reasons.join(' and ')}`] : []),
-    ...(beneath.contrast > 0.06 ? ['what lies under the text is restless'] : []),
+    ...(beneath.contrast > 0.06 ? ['the background of the text is busy'] : []),
     ...(!reasons.length && beneath.contrast <= 0.06
       ? [
-          `the text is too near to what lies under it, ${pull.text.toFixed(2)} against ${pull.picture.toFixed(2)}`,
+          `the text stands out too little from its background, ${pull.text.toFixed(2)} against ${pull.picture.toFixed(2)}`,
         ]
       : []),
   ];

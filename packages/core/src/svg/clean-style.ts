@@ -1,8 +1,8 @@
 /** Things that a drawing or page loses on the way in, said in words, each once. */
 export type Removed = Set<string>;
 
-export const OUTSIDE = 'references to things outside of it';
-const FONTS = 'fonts of its own';
+export const OUTSIDE = 'outside references';
+const FONTS = 'embedded fonts';
 
 /** What no value needs: it fetches, runs, or hides what it does. */
 const NEVER = /expression\s*\(|javascript:|vbscript:|image-set\s*\(|\bsrc\s*\(|[\\<>@{}]/i;

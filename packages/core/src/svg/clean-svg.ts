@@ -30,12 +30,12 @@ const DANGEROUS: Readonly<Record<string, string>> = {
   script: 'scripts',
   handler: 'scripts',
   listener: 'scripts',
-  foreignObject: 'foreign content, such as pages',
-  iframe: 'foreign content, such as pages',
-  object: 'foreign content, such as pages',
-  embed: 'foreign content, such as pages',
-  audio: 'sound and film',
-  video: 'sound and film',
+  foreignObject: 'foreign content',
+  iframe: 'foreign content',
+  object: 'foreign content',
+  embed: 'foreign content',
+  audio: 'audio and video',
+  video: 'audio and video',
   animate: 'animations',
   animateColor: 'animations',
   animateMotion: 'animations',
@@ -132,7 +132,7 @@ class Cleaning {
       return;
     }
     if (name.startsWith('fe') && ++this.filterParts > MOST_FILTER_PARTS) {
-      this.skip('filters that take long');
+      this.skip('slow filters');
       return;
     }
     const attributes = this.attributesOf(written, tag.attributes, name === 'a');
@@ -175,7 +175,7 @@ class Cleaning {
     const kept = new Map<string, string>();
     for (const [full, value] of Object.entries(attributes)) {
       const name = full === 'xlink:href' ? 'href' : full;
-      if (/^on/i.test(name)) this.removed.add('events that run scripts');
+      if (/^on/i.test(name)) this.removed.add('event handlers');
       else if (name === 'xml:base' || name === 'base') this.removed.add(OUTSIDE);
       else if (name === 'href') {
         if (isLink) this.removed.add('links');
@@ -193,7 +193,7 @@ class Cleaning {
         element.startsWith('fe') &&
         Number.parseFloat(value) > (FILTER_LIMITS[name] ?? Number.POSITIVE_INFINITY)
       ) {
-        this.removed.add('filters that take long');
+        this.removed.add('slow filters');
         return null;
       } else if (isCleanValue(value, this.removed)) kept.set(name, value);
     }

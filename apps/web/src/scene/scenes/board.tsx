@@ -21,7 +21,8 @@ export function Board({ text }: { text: SceneText }) {
       </div>
       {rows.map(([time, what, state], i) => (
         <Part
-          key={time}
+          // biome-ignore lint/suspicious/noArrayIndexKey: a fixed row, whose words may be the same
+          key={i}
           line="board-quiet"
           className="grid grid-cols-[110px_1fr] items-baseline gap-x-6 border-t py-3.5 text-[30px] leading-tight @min-[700px]:grid-cols-[110px_1fr_auto]"
         >

@@ -18,7 +18,8 @@ export function Cards({ text }: { text: SceneText }) {
           const chosen = i === 1;
           return (
             <Part
-              key={title}
+              // biome-ignore lint/suspicious/noArrayIndexKey: a fixed row, whose words may be the same
+              key={i}
               ground={chosen ? 'chosen' : 'raised'}
               line={chosen ? 'action' : 'line'}
               className="flex flex-col overflow-hidden rounded-[10px] border-2"
@@ -46,7 +47,8 @@ export function Cards({ text }: { text: SceneText }) {
       <div className="flex flex-wrap gap-2 px-7 pb-7 @max-[640px]:px-4">
         {[text.choice1, text.choice2, text.choice3].map((choice, i) => (
           <Part
-            key={choice}
+            // biome-ignore lint/suspicious/noArrayIndexKey: a fixed row, whose words may be the same
+            key={i}
             ground={i === 0 ? 'chosen' : 'page'}
             text={i === 0 ? 'chosen-text' : 'text'}
             line={i === 0 ? 'action' : 'edge'}

@@ -31,7 +31,7 @@ function Field({ label, state, value, note, focused, wrong = false, ...paint }: 
         ground={ground}
         line={line}
         className={clsx('rounded-md', wrong ? 'border-2' : 'border')}
-        style={focused ? { outline: '3px solid var(--s-focus, transparent)', outlineOffset: 1 } : {}}
+        ring={focused ? 'focus' : undefined}
       >
         <Part text={text} className="min-h-9 px-3 py-1.5">
           {value}
@@ -75,7 +75,7 @@ function Pick({
   );
 }
 
-/** A form with all its states: at rest, focus, wrong, disabled, chosen. */
+/** A form with all its states: default, focus, error, disabled, selected. */
 export function Form({ text }: { text: SceneText }) {
   return (
     <Part ground="page" className="min-h-full text-[16px]">
@@ -85,11 +85,11 @@ export function Form({ text }: { text: SceneText }) {
           {text.formTitle}
         </Part>
         <div className="grid gap-x-6 gap-y-4 @min-[640px]:grid-cols-2">
-          <Field label={text.field1} state="at rest" value={text.entry1} />
+          <Field label={text.field1} state="default" value={text.entry1} />
           <Field label={text.field2} state="focus" value={text.entry2} note={text.fieldHint} focused />
           <Field
             label={text.field2}
-            state="wrong"
+            state="error"
             value={text.entry2}
             note={text.fieldFault}
             line="danger-text"

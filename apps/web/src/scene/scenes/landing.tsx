@@ -36,8 +36,9 @@ export function Landing({ text }: { text: SceneText }) {
         </div>
       </Part>
       <div className="grid gap-5 p-7 @max-[640px]:px-4 @min-[700px]:grid-cols-3">
-        {cards.map(([title, note]) => (
-          <Part key={title} ground="raised" line="line" className="rounded-md border p-4">
+        {cards.map(([title, note], i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a fixed row, whose words may be the same
+          <Part key={i} ground="raised" line="line" className="rounded-md border p-4">
             <Part text="text" className="text-[19px] font-bold">
               {title}
             </Part>

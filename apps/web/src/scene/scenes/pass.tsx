@@ -33,8 +33,9 @@ export function Pass({ text }: { text: SceneText }) {
               {text.passTo}
             </Part>
             <Part line="line" className="mt-4 grid grid-cols-3 gap-4 border-t border-dashed pt-3">
-              {[text.passName, text.passDay, text.passCode].map((entry) => (
-                <Part key={entry} text="text" className="text-[18px] font-semibold">
+              {[text.passName, text.passDay, text.passCode].map((entry, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a fixed row, whose words may be the same
+                <Part key={i} text="text" className="text-[18px] font-semibold">
                   {entry}
                 </Part>
               ))}

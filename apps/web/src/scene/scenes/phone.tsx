@@ -31,9 +31,10 @@ export function Phone({ text }: { text: SceneText }) {
           ◷ {text.warningTitle}
         </Part>
         <div className="flex flex-1 flex-col gap-3 p-4">
-          {rows.map(([time, what]) => (
+          {rows.map(([time, what], i) => (
             <Part
-              key={time}
+              // biome-ignore lint/suspicious/noArrayIndexKey: a fixed row, whose words may be the same
+              key={i}
               ground="raised"
               line="line"
               className="flex items-center gap-4 rounded-md border px-4 py-3"
@@ -56,7 +57,8 @@ export function Phone({ text }: { text: SceneText }) {
         <Part ground="raised" line="line" className="grid grid-cols-3 border-t">
           {[text.menu1, text.menu2, text.menu3].map((item, i) => (
             <Part
-              key={item}
+              // biome-ignore lint/suspicious/noArrayIndexKey: a fixed row, whose words may be the same
+              key={i}
               text={i === 0 ? 'link' : 'quiet'}
               line={i === 0 ? 'action' : 'raised'}
               className={clsx('border-t-[3px] py-3 text-center text-[14px]', i === 0 && 'font-bold')}

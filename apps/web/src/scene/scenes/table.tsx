@@ -35,7 +35,8 @@ export default function Table({ text }: { text: SceneText }) {
           </Part>
           {[text.choice1, text.choice2, text.choice3].map((filter, i) => (
             <Part
-              key={filter}
+              // biome-ignore lint/suspicious/noArrayIndexKey: a fixed row, whose words may be the same
+              key={i}
               ground={i === 0 ? 'chosen' : 'raised'}
               text={i === 0 ? 'chosen-text' : 'text'}
               line="edge"
@@ -91,7 +92,8 @@ export default function Table({ text }: { text: SceneText }) {
           <Part ground="sunken" className="grid grid-cols-[1.5fr_1fr_1fr] gap-3 px-4 py-2">
             {[text.column1, text.column2, text.column3].map((column, i) => (
               <Part
-                key={column}
+                // biome-ignore lint/suspicious/noArrayIndexKey: a fixed row, whose words may be the same
+                key={i}
                 text="quiet"
                 className={clsx('text-[14px] font-semibold', i === 1 && 'text-right')}
               >

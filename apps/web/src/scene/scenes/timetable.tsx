@@ -33,7 +33,8 @@ export function Timetable({ text }: { text: SceneText }) {
           </div>
           {rows.map(([time, what, state], i) => (
             <Part
-              key={time}
+              // biome-ignore lint/suspicious/noArrayIndexKey: a fixed row, whose words may be the same
+              key={i}
               line="line"
               className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t px-4 py-2.5"
             >

@@ -148,7 +148,7 @@ export function LargeScene({ scene }: { scene: Scene }) {
         <Button
           small
           aria-pressed={view.states}
-          title="At rest, under the pointer, focus, pressed, disabled: all at once"
+          title="Default, hover, focus, pressed and disabled, all at once"
           className={clsx('h-7', view.states && 'bg-main! text-inverse!')}
           onClick={() => change({ states: !view.states })}
         >
@@ -157,7 +157,7 @@ export function LargeScene({ scene }: { scene: Scene }) {
         <Button
           small
           aria-pressed={view.marks}
-          title="Marks every text that falls short where it stands"
+          title="Marks every text whose contrast is too low where it stands"
           className={clsx('h-7', view.marks && 'bg-main! text-inverse!')}
           onClick={() => change({ marks: !view.marks })}
         >

@@ -1,5 +1,5 @@
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
-import { type KeyboardEvent, memo, useCallback, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, useCallback, useEffect, useRef, useState } from 'react';
 import { SceneView } from '../../scene/scene-view.tsx';
 import type { Scene } from '../../scene/scenes.ts';
 import { useCast } from '../../scene/use-scene.ts';
@@ -41,6 +41,13 @@ export const StageFrame = memo(function StageFrame(props: StageFrameProps) {
   const [pressed, setPressed] = useState<Pressable | null>(null);
   const [failing, setFailing] = useState<number | null>(null);
 
+  // Laid out otherwise, what was lit is elsewhere, or not there.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: these lay it out
+  useEffect(() => {
+    setLit(null);
+    setPressed(null);
+  }, [scene, width, scale, states]);
+
   const press = (found: Pressable | null) => {
     setPressed(found);
     setLit(found);
@@ -49,7 +56,12 @@ export const StageFrame = memo(function StageFrame(props: StageFrameProps) {
   };
   const walk = (event: KeyboardEvent) => {
     const { current } = page;
-    if (!current) return;
+    // Marks in it are buttons with keys of their own.
+    if (!current || event.target !== event.currentTarget) return;
+    if (event.key === 'Escape') {
+      setLit(null);
+      return;
+    }
     if (event.key === 'Enter' || event.key === ' ') {
       if (lit) press(lit);
       event.preventDefault();
@@ -77,8 +89,8 @@ export const StageFrame = memo(function StageFrame(props: StageFrameProps) {
         {marks && failing !== null && (
           <span className={failing ? 'ml-2 text-fail' : 'ml-2'}>
             {failing === 0
-              ? 'no text falls short here'
-              : `${failing} ${failing === 1 ? 'text falls' : 'texts fall'} short`}
+              ? 'every text passes here'
+              : `${failing} ${failing === 1 ? 'text fails' : 'texts fail'}`}
           </span>
         )}
       </figcaption>

@@ -37,7 +37,7 @@ import {
   target,
   themeId,
   use,
-} from './random-command.fixture.ts';
+} from './random-things.fixture.ts';
 
 /**
  * Any document that the schema accepts, for tests: also with what commands leave behind, such as links to what is

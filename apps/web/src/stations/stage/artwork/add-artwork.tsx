@@ -86,8 +86,7 @@ export default function AddArtwork({ onDone }: { onDone: () => void }) {
       }}
     >
       <p className="text-sm text-quiet">
-        Its colours are linked to this project and follow it. Scripts, links and whatever comes from outside
-        are left out.
+        Its colours are linked to this project and follow it. Scripts, links and outside content are left out.
       </p>
       <label className="flex flex-col gap-0.5 text-sm">
         <span className="text-quiet">An SVG file, or an HTML page with its CSS files; or drop them here</span>
@@ -102,7 +101,7 @@ export default function AddArtwork({ onDone }: { onDone: () => void }) {
         />
       </label>
       <TextField
-        label="or an address, from which the server fetches it with its style sheets"
+        label="or its address: the server fetches it with its style sheets"
         value=""
         onCommit={(address) => {
           if (address) void fetched(address);

@@ -54,7 +54,7 @@ export default function LargeDrawing({ artwork }: { artwork: Artwork }) {
             </figure>
           ))}
           <figure className="m-0">
-            <figcaption className="pb-1 text-sm text-quiet">As it came</figcaption>
+            <figcaption className="pb-1 text-sm text-quiet">Original</figcaption>
             {themes[0] && (
               <OnPage artwork={{ ...artwork, links: {} }} theme={themes[0]} className="size-[140px] p-2" />
             )}
@@ -90,7 +90,11 @@ function Proposals({ artwork, shares }: ColorsProps) {
   const weights = shares ?? new Map();
   const grey = greyestFamily(settled);
   const all: readonly (readonly [name: string, title: string, links: () => Matched])[] = [
-    ['Nearest shades', 'The darker the darker', () => matchColors(colors, shadeCandidates(settled), weights)],
+    [
+      'Nearest shades',
+      'Dark stays dark, light stays light',
+      () => matchColors(colors, shadeCandidates(settled), weights),
+    ],
     [
       'Nearest roles',
       `Roles as they are in ${theme.theme.name}; in other themes it changes with them`,
@@ -110,7 +114,7 @@ function Proposals({ artwork, shares }: ColorsProps) {
             () => matchColors(colors, shadeCandidates(settled, grey), weights),
           ] as const,
         ]),
-    ['As it came', 'Its own colours', () => new Map()],
+    ['Original', 'Its own colours', () => new Map()],
   ];
   const press = (name: string, title: string, links: () => Matched) => (
     <Button
@@ -207,8 +211,8 @@ function Handing({ artwork }: { artwork: Artwork }) {
   const byProperties = writeArtworkByProperties(system, theme, artwork);
   const file = artwork.name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-') || 'drawing';
   return (
-    <section aria-label="Take it away" className="mt-3 flex flex-col gap-1">
-      <h2 className="text-sm text-quiet">Take it away</h2>
+    <section aria-label="Copy or download" className="mt-3 flex flex-col gap-1">
+      <h2 className="text-sm text-quiet">Copy or download</h2>
       {(
         [
           [`As in ${theme.theme.name}`, painted, `${file}.svg`],

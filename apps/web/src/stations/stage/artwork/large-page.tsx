@@ -55,10 +55,10 @@ export default function LargePage({ artwork }: { artwork: Artwork }) {
             ))}
           {space > 0 && (
             <figure className="m-0">
-              <figcaption className="pb-1 text-sm text-quiet">As it came</figcaption>
+              <figcaption className="pb-1 text-sm text-quiet">Original</figcaption>
               <PageFrame
                 html={artwork.content}
-                title={`${artwork.name} as it came`}
+                title={`${artwork.name}, the original`}
                 width={width}
                 height={HEIGHT}
                 scale={scale}
@@ -122,7 +122,7 @@ function Proposals({ artwork }: { artwork: Artwork }) {
         Nearest roles
       </Button>
       <Button small title="Its own colours" onClick={() => link({})}>
-        As it came
+        Original
       </Button>
     </fieldset>
   );
@@ -144,7 +144,7 @@ function ItsPairs({ artwork, width }: { artwork: Artwork; width: number }) {
       <p className="text-sm text-quiet">
         {places === null
           ? 'Looking where its texts stand …'
-          : `${places.length} ${places.length === 1 ? 'kind of text' : 'kinds of text'} on ${places.length === 1 ? 'its ground' : 'their grounds'}; ${made!.length} ${made!.length === 1 ? 'makes a pair' : 'make pairs'} of roles that the project has not.`}
+          : `${places.length} ${places.length === 1 ? 'combination' : 'combinations'} of text and ground found; ${made!.length} ${made!.length === 1 ? 'is no pair' : 'are no pairs'} yet.`}
       </p>
       {made && made.length > 0 && (
         <Button

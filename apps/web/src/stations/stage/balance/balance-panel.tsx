@@ -74,7 +74,7 @@ function ThemeBalance({ theme, areas }: { theme: ResolvedTheme; areas: readonly 
         60 / 30 / 10
         {inTheWay && (
           <span>
-            : {nameOf(inTheWay.key)} covers {percent(inTheWay.by)} beyond its place
+            : {nameOf(inTheWay.key)} covers {percent(inTheWay.by)} more than its share
           </span>
         )}
       </p>
@@ -169,11 +169,11 @@ function Ways({ theme, shares }: { theme: ResolvedTheme; shares: AreaShares }) {
   );
   if (!ways.length) return null;
   return (
-    <ul aria-label={`What brings ${theme.theme.name} nearer`} className="mt-2 flex flex-col gap-1">
+    <ul aria-label={`What brings ${theme.theme.name} closer`} className="mt-2 flex flex-col gap-1">
       {ways.map(({ role, name, off, offThen, passing, command }) => (
         <li key={`${role} ${name}`} className="flex items-center gap-2 text-sm">
           <span className="min-w-0 flex-1">
-            {name}: <span className="font-mono">{percent(off - offThen)}</span> nearer
+            {name}: <span className="font-mono">{percent(off - offThen)}</span> closer
             {passing > 0 && `, ${passing} more ${passing === 1 ? 'pair passes' : 'pairs pass'}`}
           </span>
           <Button

@@ -14,6 +14,8 @@ const namesOf = (uses: readonly CastUse[]) => {
   const [first, ...others] = uses.map(({ use }) => SCENE_USES[use].name);
   return others.length ? `${first} and ${others.length} more` : first;
 };
+const more = (count: number, one: string, many: string) =>
+  count ? `, and ${count} more ${count === 1 ? one : many}` : '';
 
 /** What paints scenes, in one line: what is left to say, and the way to say it. */
 export function CastLine() {
@@ -26,21 +28,23 @@ export function CastLine() {
     const without = [...uses.values()].filter(
       ({ use, link }) => link && painted[i]!.paints[use] === undefined,
     );
-    return without.length ? [`no colour for ${namesOf(without)} in ${theme.name}: not painted`] : [];
+    return without.length
+      ? [`Not painted in ${theme.name}, where it has no colour: ${namesOf(without)}`]
+      : [];
   });
   const { unpainted, standIns, several } = castDoubts(uses);
   const [doubt] = several;
   const told = [
     ...lost,
-    ...(unpainted.length ? [`no role for ${namesOf(unpainted)}: not painted`] : []),
+    ...(unpainted.length ? [`Not painted, since no role is for it: ${namesOf(unpainted)}`] : []),
     ...(doubt
       ? [
-          `${doubt.fits.length} roles could be ${SCENE_USES[doubt.use].name}: ${paintName(doc, doubt)} is taken${several.length > 1 ? `; so for ${several.length - 1} more` : ''}`,
+          `${doubt.fits.length} roles could be ${SCENE_USES[doubt.use].name}: ${paintName(doc, doubt)} is used${more(several.length - 1, 'choice like that', 'choices like that')}`,
         ]
       : []),
     ...(standIns.length
       ? [
-          `no role of its own for ${namesOf(standIns)}: ${paintName(doc, standIns[0]!)} stands in${standIns.length > 1 ? ', and others' : ''}`,
+          `${paintName(doc, standIns[0]!)} stands in for ${SCENE_USES[standIns[0]!.use].name}${more(standIns.length - 1, 'role stands in', 'roles stand in')}`,
         ]
       : []),
   ];

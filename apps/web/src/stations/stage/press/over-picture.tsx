@@ -130,7 +130,7 @@ export default function OverPicture({ page, pressed, theme }: OverPictureProps) 
       {other && role && (
         <p className="flex items-center gap-2 text-sm">
           <span className="min-w-0 flex-1">
-            {linkName(document, other.link)} turns it round: {formatRatio(answer.color!.ratio)}
+            {linkName(document, other.link)} puts the text first: {formatRatio(answer.color!.ratio)}
           </span>
           <Button
             small

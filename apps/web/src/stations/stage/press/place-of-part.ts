@@ -64,7 +64,8 @@ function lineOrFill(
   theme: ResolvedTheme,
   grounds: ReturnType<typeof groundsOf>,
 ): PartPlace | null {
-  const own = sides.find(({ side }) => side === 'line') ?? sides[0];
+  const own =
+    sides.find(({ side }) => side === 'line') ?? sides.find(({ side }) => side === 'ring') ?? sides[0];
   const role = own && uses.get(own.use)?.link;
   if (!own || role?.to !== 'role') return null;
   const box = element.getBoundingClientRect();

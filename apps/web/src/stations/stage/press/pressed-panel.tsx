@@ -33,7 +33,7 @@ interface PressedPanelProps {
   onClose: () => void;
 }
 
-const SIDES = { text: 'Text', ground: 'Ground', line: 'Line' } as const;
+const SIDES = { text: 'Text', ground: 'Ground', line: 'Line', ring: 'Ring' } as const;
 
 /** What was pressed on a scene: what paints it, how it is read there, and what could paint it instead. */
 export default function PressedPanel({ page, pressed, scale, theme, onClose }: PressedPanelProps) {

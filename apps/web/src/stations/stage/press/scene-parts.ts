@@ -4,7 +4,7 @@ import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import type { CastUses } from '@mint-lamp/core/system/scenes/cast';
 import { paintedUse } from '../../../scene/painted-use.ts';
 
-export type PartSide = 'text' | 'ground' | 'line';
+export type PartSide = 'text' | 'ground' | 'line' | 'ring';
 
 /** A part of a scene that can be pressed, and the uses that paint it. */
 export interface Pressable {
@@ -14,7 +14,7 @@ export interface Pressable {
   readonly sides: readonly { readonly side: PartSide; readonly use: SceneUse }[];
 }
 
-const PAINTED = '[data-text], [data-ground], [data-line]';
+const PAINTED = '[data-text], [data-ground], [data-line], [data-ring]';
 
 /** The words of an element itself, without those of parts in it. */
 function ownWords(element: Element): string {
@@ -29,11 +29,12 @@ function ownWords(element: Element): string {
 function pressable(element: HTMLElement): Pressable {
   const words = element.dataset.text ? ownWords(element) : '';
   const ground = element.closest<HTMLElement>('[data-ground]')?.dataset.ground as SceneUse | undefined;
-  const { text, line } = element.dataset as { text?: SceneUse; line?: SceneUse };
+  const { text, line, ring } = element.dataset as Partial<Record<PartSide, SceneUse>>;
   const sides = [
     ...(text && words ? [{ side: 'text', use: text } as const] : []),
     ...(ground ? [{ side: 'ground', use: ground } as const] : []),
     ...(line ? [{ side: 'line', use: line } as const] : []),
+    ...(ring ? [{ side: 'ring', use: ring } as const] : []),
   ];
   return { element, words, sides };
 }

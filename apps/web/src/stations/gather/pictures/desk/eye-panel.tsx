@@ -13,7 +13,7 @@ interface EyePanelProps {
 
 const ROWS: readonly (readonly [name: string, of: (eye: Eye) => Eye['text']])[] = [
   ['Text', ({ text }) => text],
-  ['Under it', ({ beneath }) => beneath],
+  ['Background', ({ beneath }) => beneath],
   ['The rest', ({ rest }) => rest],
   ['Strongest', ({ spot }) => spot],
 ];
@@ -38,7 +38,7 @@ export default function EyePanel({ seen: { answer, others, veils }, text, set }:
               colourful
             </th>
             <th className="text-right font-normal" title="Mean distance within it, OKLab">
-              restless
+              busy
             </th>
           </tr>
         </thead>
@@ -57,7 +57,7 @@ export default function EyePanel({ seen: { answer, others, veils }, text, set }:
         </tbody>
       </table>
       {eye.first !== 'text' && (
-        <ul aria-label="What turns it round" className="flex flex-col gap-1.5 text-sm">
+        <ul aria-label="What puts the text first" className="flex flex-col gap-1.5 text-sm">
           {color && (
             <li className="flex items-center gap-2">
               <ColorChip css={others[color.index]!.color.css} className="size-4" />
@@ -90,7 +90,7 @@ export default function EyePanel({ seen: { answer, others, veils }, text, set }:
           )}
           {!color && !place && !veil && (
             <li className="text-quiet">
-              No colour, place or veil alone does: choose a calmer picture, or a ground under the text.
+              No other colour, place or veil is enough: use a calmer picture, or put a ground under the text.
             </li>
           )}
         </ul>
