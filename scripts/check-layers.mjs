@@ -5,7 +5,7 @@ import { ROOT } from './setup/run.mjs';
 // The layers of docs/architecture.md, as rules about who may import what. Prints each breach and fails on any.
 
 // Tests; and the one file that holds a script for Node as the text that it writes.
-const NO_CORE = /\.test\.ts$|exchange\/check-script\.ts$/;
+const NO_CORE = /\.test\.ts$|exchange\/(?:check|changes\/rename)-script\.ts$/;
 
 const DOCUMENT = 'packages/core/src/document/';
 /** A file of a kind of thing: a folder of the document with a `kind.ts`. */

@@ -1,7 +1,8 @@
 import { paintedOver } from '@mint-lamp/core/contrast/ratio';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { SceneUse } from '@mint-lamp/core/document/scenes/scene-uses';
-import { cssNames, writeCss } from '@mint-lamp/core/exchange/css';
+import { writeCss } from '@mint-lamp/core/exchange/css';
+import { cssNames } from '@mint-lamp/core/exchange/css-names';
 import { colorAtPlace, placeStops } from '@mint-lamp/core/gradient/model';
 import { paintedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { resolveSystem } from '@mint-lamp/core/system/resolve';

@@ -5,7 +5,9 @@ import { artworkRoutes } from './artworks/routes.ts';
 import { bodies } from './bodies.ts';
 import { checkpointRoutes } from './checkpoints/routes.ts';
 import { database as databasePlugin } from './database/database.ts';
+import { deliverRoutes } from './deliver/routes.ts';
 import { answerClientError, answerFrameworkError, errors } from './errors.ts';
+import { handOverRoutes } from './hand-overs/routes.ts';
 import { hosts, LOOPBACK_NAMES } from './hosts/hosts.ts';
 import { jobs, type openLanes } from './jobs/jobs.ts';
 import { libraryRoutes, NO_STAND_INS, type Outside } from './library/routes.ts';
@@ -74,6 +76,8 @@ export async function buildApp({
         imgSrc: ["'self'", 'data:', 'blob:'],
         fontSrc: ["'self'"],
         connectSrc: ["'self'"],
+        // Papers are shown in the browser's own reader, from what the page has written itself.
+        frameSrc: ["'self'", 'blob:'],
         objectSrc: ["'none'"],
         baseUri: ["'none'"],
         formAction: ["'self'"],
@@ -96,6 +100,8 @@ export async function buildApp({
     artworks: outside.artworks,
   });
   await app.register(checkpointRoutes, { prefix: '/api/projects/:id/checkpoints' });
+  await app.register(handOverRoutes, { prefix: '/api/projects/:id/hand-overs' });
+  await app.register(deliverRoutes, { prefix: '/api/projects/:id/deliver' });
   await app.register(reportRoutes, { prefix: '/api/projects/:id/report' });
   await app.register(pictureRoutes, {
     prefix: '/api/projects/:id/pictures',

@@ -30,7 +30,7 @@ export function createRouter() {
         { path: 'check/:pair?', lazy: station('check') },
         { path: 'fade/:gradient?/:stop?', lazy: station('fade') },
         { path: 'stage/:scene?', lazy: station('stage') },
-        { path: 'deliver/:form?', lazy: station('deliver') },
+        { path: 'deliver/:form?/:handOver?', lazy: station('deliver') },
         { path: 'checkpoints/:before?/:after?', lazy: station('checkpoints') },
       ],
     },

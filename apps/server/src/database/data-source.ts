@@ -4,7 +4,7 @@ import pg from 'pg';
 import { DataSource, type DataSourceOptions } from 'typeorm';
 import { withAdvisoryLock } from './advisory-lock.ts';
 import { isLateAnswer } from './away.ts';
-import { CheckpointEntry, LogEntry, Owner, Project, Snapshot } from './entities.ts';
+import { CheckpointEntry, HandOverEntry, LogEntry, Owner, Project, Snapshot } from './entities.ts';
 import { Projects1790000000001 } from './migrations/1-projects.ts';
 import { LogIsTheTruth1790000000002 } from './migrations/2-log-is-the-truth.ts';
 import { Pictures1790000000003 } from './migrations/3-pictures.ts';
@@ -12,6 +12,7 @@ import { Shelf1790000000004 } from './migrations/4-shelf.ts';
 import { Checkpoints1790000000005 } from './migrations/5-checkpoints.ts';
 import { LighterLog1790000000006 } from './migrations/6-lighter-log.ts';
 import { ScenePreviews1790000000007 } from './migrations/7-scene-previews.ts';
+import { HandOvers1790000000008 } from './migrations/8-hand-overs.ts';
 import { PictureContent, PicturePart, ProjectPicture } from './picture-entities.ts';
 import { ShelfFavour, ShelfSetEntry } from './shelf-entities.ts';
 
@@ -75,6 +76,7 @@ export async function openDatabase(url: string, patience = PATIENCE_MS): Promise
       Snapshot,
       LogEntry,
       CheckpointEntry,
+      HandOverEntry,
       PictureContent,
       PicturePart,
       ProjectPicture,
@@ -98,6 +100,7 @@ export async function openDatabase(url: string, patience = PATIENCE_MS): Promise
       Checkpoints1790000000005,
       LighterLog1790000000006,
       ScenePreviews1790000000007,
+      HandOvers1790000000008,
     ],
     extra: { max: 2, connectionTimeoutMillis: 3000 },
   });

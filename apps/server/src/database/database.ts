@@ -2,6 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
 import { type CheckpointStore, checkpointStore } from './checkpoint-store.ts';
+import { type HandOverStore, handOverStore } from './hand-over-store.ts';
 import { type PictureStore, pictureStore } from './picture-store.ts';
 import { type ProjectStore, projectStore } from './project-store.ts';
 import { type RemovedProjects, removedProjects } from './removed-projects.ts';
@@ -14,6 +15,7 @@ declare module 'fastify' {
     pictures: PictureStore;
     shelf: ShelfStore;
     checkpoints: CheckpointStore;
+    handOvers: HandOverStore;
   }
 }
 
@@ -27,6 +29,7 @@ export const database = fp(async (app: FastifyInstance, { source }: { source: Da
   app.decorate('pictures', pictureStore(source));
   app.decorate('shelf', shelfStore(source));
   app.decorate('checkpoints', checkpointStore(source));
+  app.decorate('handOvers', handOverStore(source));
   app.addHook('onClose', () => projects.settled());
   app.get('/api/health', async () => {
     await answers(source);

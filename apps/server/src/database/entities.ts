@@ -1,5 +1,6 @@
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import type { ProjectPreview } from '@mint-lamp/core/system/preview';
+import type { HandedWhat } from '@mint-lamp/core/wire/hand-overs';
 import { EntitySchema } from 'typeorm';
 
 export interface OwnerRow {
@@ -107,6 +108,27 @@ export interface CheckpointRow {
   name: string;
   at: Date;
 }
+
+/** What was delivered, of a revision of a project's log. */
+export interface HandOverRow {
+  id: string;
+  projectId: string;
+  revision: number;
+  what: HandedWhat;
+  at: Date;
+}
+
+export const HandOverEntry = new EntitySchema<HandOverRow>({
+  name: 'hand_over',
+  tableName: 'hand_over',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    projectId: { type: 'uuid', name: 'project_id' },
+    revision: { type: 'integer' },
+    what: { type: 'jsonb' },
+    at: { type: 'timestamptz', createDate: true },
+  },
+});
 
 export const CheckpointEntry = new EntitySchema<CheckpointRow>({
   name: 'checkpoint',

@@ -11,7 +11,7 @@ import type { DataSource } from 'typeorm';
 import { commitGroup, type GroupResult } from './commit.ts';
 import { CommitQueue, type Waiting } from './commit-queue.ts';
 import { documentAt, isSnapshotDue, newestSnapshot, writeSnapshot } from './documents.ts';
-import { Project } from './entities.ts';
+import { LogEntry, Project } from './entities.ts';
 import { type KnownDocument, KnownDocuments, knownWritten } from './known-documents.ts';
 import { createProject, listProjects } from './listed-projects.ts';
 import { newsOf } from './news.ts';
@@ -23,6 +23,8 @@ export interface ProjectStore {
   /** Null when the project is not there; its newest snapshot as it stands when it is of a newer version. */
   find(ownerId: string, id: string): Promise<LoadedProject | null>;
   revisionOf(ownerId: string, id: string): Promise<number | null>;
+  /** When a project came to a revision. */
+  madeAt(id: string, revision: number): Promise<Date>;
   create(ownerId: string, document: ProjectDocument, id?: string): Promise<LoadedProject>;
   /** It can be had back for a while; see `removed-projects.ts`. */
   remove(ownerId: string, id: string): Promise<boolean>;
@@ -102,6 +104,16 @@ export function projectStore(source: DataSource): ProjectStore {
         return { id, revision, document: document as ProjectDocument };
       }
       return { id, revision, document: (await documentAt(source.manager, row, memory)).document };
+    },
+
+    async madeAt(id, revision) {
+      const entry = await source.getRepository(LogEntry).findOne({
+        where: { projectId: id, revision },
+        select: { projectId: true, revision: true, at: true },
+      });
+      if (entry) return entry.at;
+      const row = await source.getRepository(Project).findOneBy({ id });
+      return row?.createdAt ?? new Date(0);
     },
 
     async revisionOf(ownerId, id) {

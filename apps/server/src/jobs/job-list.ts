@@ -1,3 +1,4 @@
+import type { FormInput } from '../deliver/write-form.ts';
 import type { CountInput } from '../pictures/drawing/count-regions.ts';
 import type { TakeInput, TakenPicture } from '../pictures/storing/take-in-file.ts';
 import type { ReportInput } from '../reports/write-report.ts';
@@ -8,6 +9,7 @@ export interface JobList {
   /** The colours of each region as bytes; see the core's `wire/regions.ts`. */
   countRegions: { input: CountInput; output: Uint8Array[] };
   writeReport: { input: ReportInput; output: null };
+  writeForm: { input: FormInput; output: null };
 }
 
 export type JobName = keyof JobList;
@@ -18,5 +20,6 @@ export const JOBS: {
 } = {
   takeIn: async () => (await import('../pictures/storing/take-in-file.ts')).takeInFile,
   countRegions: async () => (await import('../pictures/drawing/count-regions.ts')).countRegions,
+  writeForm: async () => (await import('../deliver/write-form.ts')).writeForm,
   writeReport: async () => (await import('../reports/write-report.ts')).writeReport,
 };

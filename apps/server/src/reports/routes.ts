@@ -3,12 +3,11 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
-import { wantedRegions } from '@mint-lamp/core/system/pictures/regions';
 import type { FastifyInstance } from 'fastify';
 import { SchemaVersionAhead } from '../database/schema-version-ahead.ts';
 import { ApiError } from '../errors.ts';
 import { leftSignal } from '../left.ts';
-import { regionColors } from '../pictures/drawing/region-colors.ts';
+import { allRegions } from '../pictures/drawing/all-regions.ts';
 import { params } from '../projects/schemas.ts';
 import { documentInParts } from './document-in-parts.ts';
 
@@ -25,17 +24,7 @@ export async function reportRoutes(app: FastifyInstance): Promise<void> {
       if (!project) throw new ApiError('NOT_FOUND', 'There is no project at this address.', 'params.id');
       if (project.document.version !== DOCUMENT_VERSION) throw new SchemaVersionAhead();
       const left = leftSignal(reply);
-      const regions = new Map<string, Uint8Array>();
-      const wanted = wantedRegions(project.document);
-      for (const content of new Set(wanted.map((region) => region.content))) {
-        const ofOne = wanted.filter((region) => region.content === content);
-        const find = async () => {
-          const file = await app.pictures.find(ownerId, id, content);
-          return file && { mediaType: file.mediaType, read: () => app.pictures.read(content) };
-        };
-        for (const [key, bytes] of await regionColors(ofOne, find, app.jobs.regions, left))
-          regions.set(key, bytes);
-      }
+      const regions = await allRegions(app, ownerId, id, project.document, left);
       const folder = await mkdtemp(join(tmpdir(), 'mint-lamp-report-'));
       const removed = () => void rm(folder, { recursive: true, force: true });
       try {

@@ -21,7 +21,9 @@ interface ChangedThingsProps {
 /** Everything that differs but the roles: families with their bases, themes, pairs, gradients and the rest. */
 export function ChangedThings({ differences, restoring }: ChangedThingsProps) {
   const { name, ground, themes, families, pairs, gradients, lists, orders, words } = differences;
-  const { relatives, scenes } = differences;
+  const { relatives, scenes, delivery } = differences;
+  const rest =
+    name || ground || words || relatives || scenes || delivery || lists.length > 0 || orders.length > 0;
   const swatches = (one: ColoredDifference) => <BeforeAfter before={one.before} after={one.after} />;
   return (
     <>
@@ -29,7 +31,7 @@ export function ChangedThings({ differences, restoring }: ChangedThingsProps) {
       <Kind title="Themes" part="theme" things={themes} restoring={restoring} />
       <Kind title="Gradients" part="gradient" things={gradients} restoring={restoring} draw={swatches} />
       <Kind title="Pairs" part="pair" things={pairs} restoring={restoring} />
-      {(name || ground || words || relatives || scenes || lists.length > 0 || orders.length > 0) && (
+      {rest && (
         <Section title="The rest">
           {name && (
             <Line part={{ part: 'name' }} restoring={restoring}>
@@ -64,6 +66,11 @@ export function ChangedThings({ differences, restoring }: ChangedThingsProps) {
           {scenes && (
             <Line part={{ part: 'scenes' }} restoring={restoring}>
               What paints scenes, and what they say
+            </Line>
+          )}
+          {delivery && (
+            <Line part={{ part: 'delivery' }} restoring={restoring}>
+              What is chosen at Deliver
             </Line>
           )}
         </Section>

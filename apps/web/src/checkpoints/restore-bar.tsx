@@ -83,6 +83,8 @@ function nameOfPart(part: Portion, then: ProjectDocument, now: ProjectDocument):
       return 'the relatives';
     case 'scenes':
       return 'what paints scenes, and what they say';
+    case 'delivery':
+      return 'what is chosen at Deliver';
     case 'list':
       return titleOf(part.list).toLowerCase();
     case 'order':

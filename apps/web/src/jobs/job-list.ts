@@ -15,6 +15,8 @@ export const JOBS = {
   paintSheet: () => import('./work/paint-sheet.ts'),
   writeReport: () => import('./work/write-report.ts'),
   writeFile: () => import('./work/write-file.ts'),
+  writePackage: () => import('./work/write-package.ts'),
+  whatChanged: () => import('./work/what-changed.ts'),
 };
 
 export type JobName = keyof typeof JOBS;

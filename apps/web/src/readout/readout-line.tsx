@@ -1,9 +1,11 @@
 import { alikeIn, passingIn } from '@mint-lamp/core/judged/readout/readout';
 import clsx from 'clsx';
-import { memo, type ReactNode } from 'react';
-import { Link } from 'react-router';
-import { addressOf } from '../addresses.ts';
+import { memo, type ReactNode, useEffect } from 'react';
+import { Link, useLocation } from 'react-router';
+import { addressOf, STATIONS } from '../addresses.ts';
+import { wentFrom } from '../store/interface-slice.ts';
 import { useProjectId, useTheme } from '../store/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { useFollowingReadout } from '../store/use-following-readout.ts';
 import { part } from '../ui/part.tsx';
 import { Popover } from '../ui/popover.tsx';
@@ -57,7 +59,26 @@ export function ReadoutLine() {
       <Things count={readout.broken.length} one="broken link" many="broken links" kind="broken" />
       <Things count={readout.notes.length} one="open note" many="open notes" kind="note" calm />
       {behind && <span className="px-2 text-quiet">counting …</span>}
+      <WayBack />
     </section>
+  );
+}
+
+/** The way back to the station that led here, to go on where one was. */
+function WayBack() {
+  const from = useAppSelector((state) => state.interface.cameFrom);
+  const dispatch = useAppDispatch();
+  const id = useProjectId();
+  const { pathname } = useLocation();
+  const isThere = from !== null && pathname.startsWith(addressOf(id, from));
+  useEffect(() => {
+    if (isThere) dispatch(wentFrom(null));
+  }, [isThere, dispatch]);
+  if (from === null || isThere) return null;
+  return (
+    <Link to={addressOf(id, from)} className="ml-auto px-2 whitespace-nowrap underline underline-offset-2">
+      Back to {STATIONS.find((station) => station.id === from)!.name}
+    </Link>
   );
 }
 

@@ -40,6 +40,8 @@ interface InterfaceState {
   /** Of a colour vision deficiency, 0–1. */
   readonly severity: number;
   readonly stage: StageView;
+  /** The station to which one comes back from what it led to; null where one went by oneself. */
+  readonly cameFrom: 'deliver' | null;
 }
 
 const initialState: InterfaceState = {
@@ -49,6 +51,7 @@ const initialState: InterfaceState = {
   surround: false,
   reader: null,
   severity: 1,
+  cameFrom: null,
   stage: { themes: 'all', width: null, zoom: null, states: false, marks: false, shares: false, reader: null },
 };
 
@@ -74,6 +77,9 @@ const slice = createSlice({
     severitySet(state, { payload }: PayloadAction<number>) {
       state.severity = payload;
     },
+    wentFrom(state, { payload }: PayloadAction<InterfaceState['cameFrom']>) {
+      state.cameFrom = payload;
+    },
     stageViewed(state, { payload }: PayloadAction<Partial<StageView>>) {
       Object.assign(state.stage, payload);
     },
@@ -96,6 +102,7 @@ export const {
   readerChosen,
   severitySet,
   stageViewed,
+  wentFrom,
   projectChanged,
 } = slice.actions;
 export const interfaceReducer = slice.reducer;

@@ -39,18 +39,19 @@ const alphaSuffix = (alpha: Channel) => (alpha === 1 ? '' : ` / ${alpha === null
 
 /**
  * CSS text of a colour in a space, in modern syntax, with the space's usual decimals. sRGB is written with
- * 0–255 channels; `hsv` has no CSS form and is written as `hsv(h s% v%)` for reading by people.
+ * 0–255 channels; `hsv` has no CSS form and is written as `hsv(h s% v%)` for reading by people. `digits` behind the point
+ * are written instead of the usual ones.
  *
  * @example writeColor(parse('#0b6e75'), 'oklch') // 'oklch(0.4903 0.0785 203.05)'
  */
-export function writeColor(c: Color, space: SpaceId = c.space): string {
+export function writeColor(c: Color, space: SpaceId = c.space, digits?: number): string {
   const converted = convert(c, space);
   const { channels, css } = SPACES[space];
   const part = (i: 0 | 1 | 2) => {
     const value = converted.coords[i];
     if (value === null) return 'none';
     if (space === 'srgb') return trim(value * 255, 3);
-    return trim(value, channels[i].decimals) + (channels[i].unit === '%' ? '%' : '');
+    return trim(value, digits ?? channels[i].decimals) + (channels[i].unit === '%' ? '%' : '');
   };
   const body = `${part(0)} ${part(1)} ${part(2)}${alphaSuffix(converted.alpha)}`;
   if (css.as === 'color') return `color(${space} ${body})`;

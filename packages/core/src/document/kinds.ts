@@ -1,6 +1,7 @@
 import { artworks } from './artworks/kind.ts';
 import type { Batch, Typed } from './commands/definition.ts';
 import { declined } from './declined/kind.ts';
+import { delivery } from './delivery/kind.ts';
 import { families } from './families/kind.ts';
 import { gradients } from './gradients/kind.ts';
 import type { Kind } from './kind.ts';
@@ -33,6 +34,7 @@ const kinds = {
   notes,
   scenes,
   artworks,
+  delivery,
 };
 
 type Kinds = typeof kinds;

@@ -1,7 +1,7 @@
 import type { Artwork } from '../document/artworks/artwork.ts';
 import { paintArtwork } from '../system/painted-artwork.ts';
 import type { ResolvedTheme, System } from '../system/resolve.ts';
-import { cssNames } from './css.ts';
+import { cssNames } from './css-names.ts';
 
 /**
  * A drawing that takes its colours from the exported custom properties, each with the colour of a theme for where they are

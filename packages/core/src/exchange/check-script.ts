@@ -1,7 +1,7 @@
 import { describeTarget, effectiveTarget, requiredRatio } from '../contrast/targets.ts';
 import { pairName } from '../document/naming/pair-name.ts';
 import type { System } from '../system/resolve.ts';
-import { cssNames } from './css.ts';
+import { cssNames } from './css-names.ts';
 
 /**
  * What the script does, in plain JavaScript without a dependency. It reads what {@link writeCss} writes (custom

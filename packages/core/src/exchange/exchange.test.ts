@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { SKERRY_LINE } from '../demo/skerry-line.ts';
 import { resolveSystem } from '../system/resolve.ts';
-import { cssNames, writeCss } from './css.ts';
-import { writeHexList } from './hex-list.ts';
+import { writeCodeList } from './code-list.ts';
+import { writeCss } from './css.ts';
+import { cssNames } from './css-names.ts';
 
 const system = resolveSystem(SKERRY_LINE);
 
@@ -42,7 +43,7 @@ describe('the CSS export', () => {
 
 describe('the list of hex values', () => {
   it('has a line for each shade and for each role of each theme', () => {
-    const lines = writeHexList(system).trimEnd().split('\n');
+    const lines = writeCodeList(system).trimEnd().split('\n');
     expect(lines).toContain('#0b5f6b  Deepwater 700');
     expect(lines).toContain('#07191ea6  hero.veil');
     expect(lines.filter((line) => line.startsWith('#'))).toHaveLength(66 + 2 * SKERRY_LINE.roles.length);

@@ -1,11 +1,5 @@
 import type { ContrastReport } from '../judged/readout/report.ts';
-
-/** A field of RFC 4180: quoted where it holds what means something there. What a spreadsheet would run is told as text. */
-function field(value: string | number | null): string {
-  const text = value === null ? '' : String(value);
-  const harmless = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
-  return /[",\r\n]/.test(harmless) ? `"${harmless.replaceAll('"', '""')}"` : harmless;
-}
+import { csvField } from './csv-field.ts';
 
 const HEAD = [
   'theme',
@@ -42,12 +36,12 @@ export function writeReportCsv({ themes, declined }: ContrastReport): string {
         pair.exempt?.as ?? null,
         pair.exempt?.reason ?? null,
       ]
-        .map(field)
+        .map((value) => csvField(value))
         .join(','),
     ),
   );
   const none = declined.map(({ text, ground, reason }) =>
-    HEAD.map((head) => field({ text, ground, reason, verdict: 'declined' }[head] ?? null)).join(','),
+    HEAD.map((head) => csvField({ text, ground, reason, verdict: 'declined' }[head] ?? null)).join(','),
   );
   return `${[HEAD.join(','), ...lines, ...none].join('\r\n')}\r\n`;
 }

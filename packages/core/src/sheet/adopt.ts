@@ -130,7 +130,15 @@ class Adopting {
       let name = role.name;
       for (let n = 2; taken.has(slug(writeRoleName({ group: role.group, name }))); n++)
         name = `${role.name}-${n}`;
-      const one: Role = { id, group: role.group, name, links };
+      const { about, retired } = role;
+      const one: Role = {
+        id,
+        group: role.group,
+        name,
+        ...(about === undefined ? {} : { about }),
+        ...(retired === undefined ? {} : { retired }),
+        links,
+      };
       taken.add(roleSlug(one));
       this.commands.push({ type: 'addRole', role: one });
     }

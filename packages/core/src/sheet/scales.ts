@@ -4,7 +4,7 @@ import { luminance } from '../contrast/ratio.ts';
 import { isLabel } from '../document/families/family.ts';
 import { LEAST_SHADES, MOST_SHADES } from '../document/limits.ts';
 import { slug } from '../document/naming/names.ts';
-import { BASE_REMARK } from '../exchange/css.ts';
+import { BASE_REMARK } from '../exchange/css-sheet.ts';
 import type { SheetProperty } from './properties.ts';
 import { nameFrom, titleOf, withoutPrefix } from './sheet-names.ts';
 

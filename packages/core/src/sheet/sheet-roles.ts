@@ -1,12 +1,14 @@
 import { slug } from '../document/naming/names.ts';
 import { type FullName, readNames, writeRoleName } from '../document/naming/role-name.ts';
+import { MOST_ABOUT } from '../document/roles/role.ts';
 import { gradientFromCss } from '../edits/gradients/gradient-from-css.ts';
+import { type RoleTold, readGradientRemark, readRoleRemark } from '../exchange/css-remarks.ts';
 import { readLinkedGradient, type SheetGradient, type StopSource } from './linked-gradient.ts';
 import { colorIn, gradientIn, type SheetProperty } from './properties.ts';
 import { MOST_FOUND, nameFrom, titleOf, withoutPrefix } from './sheet-names.ts';
 
 /** A custom property that becomes a role, with what it points to in each theme by key. */
-export interface SheetRole extends FullName {
+export interface SheetRole extends FullName, RoleTold {
   readonly property: string;
   readonly sources: ReadonlyMap<string, StopSource>;
 }
@@ -36,11 +38,19 @@ function roleNames(
   { name: property, declaration: { remark } }: SheetProperty,
   prefix: string,
   firsts: ReadonlyMap<string, number>,
-): FullName {
+): FullName & RoleTold {
   const text = withoutPrefix(property, prefix);
-  const written = remark && slug(remark) === slug(text) ? readNames(remark) : null;
-  if (written?.ok && remark!.length <= MOST_FOUND)
-    return { group: written.names.slice(0, -1), name: written.names[written.names.length - 1]! };
+  const said = remark ? readRoleRemark(remark) : null;
+  const written = said && slug(said.name) === slug(text) ? readNames(said.name) : null;
+  if (written?.ok && said!.name.length <= MOST_FOUND)
+    return {
+      ...(said!.about && said!.about.length <= MOST_ABOUT ? { about: said!.about } : {}),
+      ...(said!.retired !== undefined && said!.retired.length <= MOST_ABOUT
+        ? { retired: said!.retired }
+        : {}),
+      group: written.names.slice(0, -1),
+      name: written.names[written.names.length - 1]!,
+    };
   const words = text
     .replace(/[^\p{L}\p{N}\p{M}_-]+/gu, '-')
     .split('-')
@@ -60,7 +70,8 @@ function gradientFrom(property: SheetProperty, prefix: string): NamedSheetGradie
   for (const value of property.values.values()) {
     if (value.to !== 'gradient') continue;
     const gradient = readLinkedGradient(value.text);
-    const { remark, property: own } = property.declaration;
+    const { remark: whole, property: own } = property.declaration;
+    const remark = whole && readGradientRemark(whole);
     const text = withoutPrefix(own, prefix).replace(/^gradient-/, '');
     const name = nameFrom(remark && slug(remark) === slug(text) ? remark : titleOf(text), 'Gradient');
     const fits =

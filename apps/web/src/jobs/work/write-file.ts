@@ -1,11 +1,53 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { changedLines } from '@mint-lamp/core/exchange/changes/changed-lines';
 import { type FileFormatId, fileFormat } from '@mint-lamp/core/exchange/file-formats';
+import type { Written } from '@mint-lamp/core/exchange/handed-over';
+import { chosenSystem } from '@mint-lamp/core/system/delivery/chosen-system';
+import type { Regions } from '@mint-lamp/core/system/pictures/regions';
 import { resolveSystem } from '@mint-lamp/core/system/resolve';
+import { fontFiles } from '../fonts.ts';
 import type { Job } from '../job.ts';
 
-/** A project as a file to hand over. */
-const work: Job<{ document: ProjectDocument; form: FileFormatId }, string> = async ({ document, form }) => {
+export interface FileInput {
+  readonly document: ProjectDocument;
+  readonly form: FileFormatId;
+  /** When, ISO 8601. */
+  readonly at: string;
+  readonly revision: number | null;
+  readonly regions: Regions;
+  /** The project as it was last handed over, with what was chosen then; null where it was not. */
+  readonly before: ProjectDocument | null;
+}
+
+export interface WrittenFile {
+  readonly form: FileFormatId;
+  readonly content: Written;
+  /** Numbers of lines, from 0, that are not as they were handed over last; null where that is not known. */
+  readonly changed: readonly number[] | null;
+  /** Names of what was left out and goes all the same, since what goes needs it. */
+  readonly needed: readonly string[];
+}
+
+/** A project as a file to hand over, with what is chosen at Deliver. */
+const work: Job<FileInput, WrittenFile> = async ({ document, form, at, revision, regions, before }) => {
   const write = await fileFormat(form).writer();
-  return write(resolveSystem(document));
+  const written = async (of: ProjectDocument, known: Regions) => {
+    const { leftOut, choices } = of.delivery;
+    const chosen = chosenSystem(resolveSystem(of, undefined, known), leftOut);
+    const content = await write({ system: chosen.system, choices, at, revision, fonts: fontFiles });
+    return { content, needed: chosen.needed };
+  };
+  const { content, needed } = await written(document, regions);
+  const isText = typeof content === 'string' && form !== 'page' && form !== 'svg';
+  const then = before && isText ? (await written(before, new Map())).content : null;
+  const nameOf = (id: string) =>
+    document.gradients.find((gradient) => gradient.id === id)?.name ??
+    document.roles.filter((role) => role.id === id).map(({ group, name }) => [...group, name].join('.'))[0];
+  return {
+    form,
+    content,
+    changed: isText && typeof then === 'string' ? changedLines(then, content) : null,
+    needed: [...needed.roles, ...needed.gradients].flatMap((id) => nameOf(id) ?? []),
+  };
 };
 export default work;

@@ -9,8 +9,8 @@ import { repairAll, repairCommands } from '../../edits/repairs/repair-all.ts';
 import { repairPair } from '../../edits/repairs/repair-pair.ts';
 import { derivedTheme } from '../../edits/themes/derive-theme.ts';
 import { writeCheckScript } from '../../exchange/check-script.ts';
+import { writeCodeList } from '../../exchange/code-list.ts';
 import { writeCss } from '../../exchange/css.ts';
-import { writeHexList } from '../../exchange/hex-list.ts';
 import { slices } from '../../gradient/model.ts';
 import { drain } from '../../in-parts/drain.ts';
 import { groundOf } from '../../judged/pairs/measure.ts';
@@ -258,7 +258,7 @@ describe('what is handed over of it', () => {
     const [, day, night] = css.split(/\[data-theme="/);
     expect(day).toContain('--accent-fill: var(--gradient-first-light);');
     expect(night).toContain('--accent-fill: var(--buoy-400);');
-    const list = writeHexList(resolveSystem(PAINTED));
+    const list = writeCodeList(resolveSystem(PAINTED));
     expect(list).toMatch(/linear-gradient\(105deg in oklab, .*\) {2}accent\.fill/);
   });
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { Command, SimpleCommand } from './command.ts';
 import {
+  about,
   anyArtwork,
   anyDeclined,
   anyKind,
@@ -15,9 +16,11 @@ import {
   center,
   color,
   colorKeys,
+  copiedAs,
   declinedId,
   familyId,
   follows,
+  formChoice,
   fullName,
   gradientId,
   gradientOf,
@@ -29,6 +32,7 @@ import {
   name,
   noteId,
   opaque,
+  pack,
   pairExtras,
   pairId,
   pictureId,
@@ -37,6 +41,7 @@ import {
   recipeId,
   record,
   relation,
+  roleExtras,
   roleId,
   roleLink,
   roundId,
@@ -91,7 +96,7 @@ export const SIMPLE = [
   of('setShade', { family: familyId, shade, color: fc.option(color) }),
   of('addRole', {
     role: fc
-      .tuple(record({ id: roleId, use: fc.option(use, { nil: undefined }), links: links(themeId) }), fullName)
+      .tuple(record({ id: roleId, ...roleExtras, links: links(themeId) }), fullName)
       .map(([role, names]) => ({ ...role, ...names })),
     index,
   }),
@@ -102,6 +107,23 @@ export const SIMPLE = [
     to: fc.constantFrom(['page'], ['text'], ['b', 'c'], ['d']),
   }),
   of('moveRole', { role: roleId, index: fc.nat(6) }),
+  of('tellOfRole', { role: roleId, about: fc.option(about) }),
+  of('retireRole', { role: roleId, instead: fc.constantFrom('', 'text.main', null) }),
+  fc.oneof(
+    ...(
+      [
+        ['family', familyId],
+        ['role', roleId],
+        ['theme', themeId],
+        ['gradient', gradientId],
+      ] as const
+    ).map(([kind, id]) =>
+      of('leaveOut', { kind: fc.constant(kind), ids: fc.array(id, { maxLength: 3 }), out: fc.boolean() }),
+    ),
+  ),
+  formChoice.map((choice) => ({ type: 'chooseOfForm', ...choice }) as unknown as SimpleCommand),
+  of('setPack', { forms: pack }),
+  of('setCopied', { as: copiedAs }),
   of('setUse', { role: roleId, use: fc.option(use) }),
   of('setLink', { role: roleId, theme: themeId, link: fc.option(roleLink) }),
   of('addPair', {
@@ -194,7 +216,13 @@ export const SIMPLE = [
   of('removeNote', { note: noteId }),
   of('setNote', {
     note: noteId,
-    change: fc.constantFrom<object>({ settled: true }, { text: 'Too dark.' }, { text: 'x', settled: false }),
+    change: fc.constantFrom<object>(
+      { settled: true },
+      { text: 'Too dark.' },
+      { text: 'x', settled: false },
+      { forClient: true },
+      { forClient: false, text: 'y' },
+    ),
   }),
   of('setTextOver', { picture: pictureId, text: fc.option(textOver) }),
 ];

@@ -9,6 +9,7 @@ import { DOCUMENT_VERSION } from '../version.ts';
 import {
   anyArtwork,
   anyDeclined,
+  anyDelivery,
   anyKind,
   anyNote,
   anyPicture,
@@ -30,13 +31,13 @@ import {
   pairExtras,
   pairId,
   record,
+  roleExtras,
   roleId,
   sampleWords,
   shade,
   stops,
   target,
   themeId,
-  use,
 } from './random-things.fixture.ts';
 
 /**
@@ -80,10 +81,7 @@ export const anyDocument: fc.Arbitrary<ProjectDocument> = fc
     ),
     roles: listOf(
       fc
-        .tuple(
-          record({ id: roleId, use: fc.option(use, { nil: undefined }), links: links(themeId) }),
-          fullName,
-        )
+        .tuple(record({ id: roleId, ...roleExtras, links: links(themeId) }), fullName)
         .map(([role, names]) => ({ ...role, ...names })),
       (a, b) => roleSlug(a) === roleSlug(b),
     ),
@@ -112,6 +110,7 @@ export const anyDocument: fc.Arbitrary<ProjectDocument> = fc
     pictures: listOf(anyPicture as fc.Arbitrary<{ id: string }>),
     relatives: anyRelatives,
     scenes: anyScenes,
+    delivery: anyDelivery,
     artworks: listOf(anyArtwork as fc.Arbitrary<{ id: string; name: string }>, sameName),
     rounds: listOf(anyRound as fc.Arbitrary<{ id: string }>),
     recipes: listOf(anyRecipe as fc.Arbitrary<{ id: string; name: string }>, sameName),

@@ -255,9 +255,42 @@ export const anyNote = record({
   by: fc.constantFrom('', 'Ida'),
   at: fc.constantFrom(0, 1_790_000_000_000),
   settled: fc.boolean(),
+  forClient: fc.constantFrom(undefined, true),
 });
 
 export const use = fc.constantFrom('text', 'ring');
+export const about = fc.constantFrom('For links on the page', 'Headings');
+
+/** What a role may have besides its name and links. */
+export const roleExtras = {
+  use: fc.option(use, { nil: undefined }),
+  about: fc.option(about, { nil: undefined }),
+  retired: fc.constantFrom(undefined, undefined, '', 'text.main'),
+};
+
+const leftOutOf = (id: fc.Arbitrary<string>) =>
+  fc.uniqueArray(id, { maxLength: 3 }).map((ids) => [...ids].sort());
+export const formChoice = fc.constantFrom(
+  { form: 'css', choice: 'themes', value: 'class' },
+  { form: 'css', choice: 'themes', value: 'attribute' },
+  { form: 'css', choice: 'prefix', value: 'sk' },
+  { form: 'css', choice: 'typed', value: true },
+  { form: 'pdf', choice: 'paper', value: 'letter' },
+  { form: 'pdf', choice: 'paper', value: null },
+);
+export const pack = fc.uniqueArray(fc.constantFrom('css', 'tokens', 'pdf'), { maxLength: 3 });
+export const copiedAs = fc.constantFrom('hex', 'oklch');
+export const anyDelivery = record({
+  leftOut: record({
+    family: leftOutOf(familyId),
+    role: leftOutOf(roleId),
+    theme: leftOutOf(themeId),
+    gradient: leftOutOf(gradientId),
+  }),
+  choices: fc.constantFrom({}, { css: { themes: 'class' } }, { pdf: { paper: 'letter' } }),
+  pack,
+  copied: copiedAs,
+});
 
 export const sceneUse = fc.constantFrom('page', 'hero', 'good-text');
 export const castLink = fc.oneof(

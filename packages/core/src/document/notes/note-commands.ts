@@ -4,7 +4,7 @@ import { type NotedNames, notedName } from '../naming/note-name.ts';
 import { MOST_NOTES, type Note } from './note.ts';
 
 /** What of a note can be changed. */
-export type NoteChange = Partial<Pick<Note, 'text' | 'settled'>>;
+export type NoteChange = Partial<Pick<Note, 'text' | 'settled'> & { readonly forClient: boolean }>;
 
 /** What these commands look at. */
 export interface NoteLists extends NotedNames {
@@ -32,12 +32,16 @@ export const noteSteps: StepsOf<NoteCommand, NoteLists> = {
   setNote(doc, { note, change }) {
     const index = indexOf(doc.notes, note, 'note');
     const old = doc.notes[index]!;
+    const { forClient, ...plain } = change;
+    const { forClient: was = false, ...rest } = old;
+    const meant = forClient ?? was;
     const back: NoteChange = {
+      ...(forClient === undefined ? {} : { forClient: was }),
       ...(change.text === undefined ? {} : { text: old.text }),
       ...(change.settled === undefined ? {} : { settled: old.settled }),
     };
     return [
-      { notes: replaced(doc.notes, index, { ...old, ...change }) },
+      { notes: replaced(doc.notes, index, { ...rest, ...plain, ...(meant ? { forClient: true } : {}) }) },
       { type: 'setNote', note, change: back },
     ];
   },
@@ -47,5 +51,11 @@ export const noteWords: WordsOf<NoteCommand, NoteLists> = {
   addNote: (doc, { note }) => `write a note on ${notedName(doc, note.on) ?? 'something that is gone'}`,
   removeNote: () => 'remove a note',
   setNote: (_, { change }) =>
-    change.settled === undefined ? 'change a note' : change.settled ? 'settle a note' : 'open a note again',
+    change.settled === undefined
+      ? change.forClient === undefined
+        ? 'change a note'
+        : `${change.forClient ? 'mean' : 'no longer mean'} a note for the client`
+      : change.settled
+        ? 'settle a note'
+        : 'open a note again',
 };

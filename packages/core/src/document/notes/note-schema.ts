@@ -31,6 +31,7 @@ export function noteSchemas(parts: SchemaParts): KindSchemas<{ notes: readonly N
     by: text(MOST_NAME).allow(''),
     at: Joi.number().integer().min(0).max(8.64e15),
     settled: Joi.boolean(),
+    forClient: optional(Joi.valid(true)),
   });
 
   const noteCommandSchemas: CommandSchemas<NoteCommand> = {
@@ -38,7 +39,11 @@ export function noteSchemas(parts: SchemaParts): KindSchemas<{ notes: readonly N
     removeNote: { note: id },
     setNote: {
       note: id,
-      change: objectOf<NoteChange>({ text: optional(noteText), settled: optional(Joi.boolean()) }).min(1),
+      change: objectOf<NoteChange>({
+        text: optional(noteText),
+        settled: optional(Joi.boolean()),
+        forClient: optional(Joi.boolean()),
+      }).min(1),
     },
   };
 

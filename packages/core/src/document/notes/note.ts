@@ -11,6 +11,8 @@ export interface Note {
   readonly at: number;
   /** Whether what it asks for is settled; notes that are not are open. */
   readonly settled: boolean;
+  /** Whether it is meant for the client, and goes out with what they are given. */
+  readonly forClient?: true;
 }
 
 export const MOST_NOTES = 2000;

@@ -21,7 +21,11 @@ export const roles = kindOf<{ readonly roles: readonly Role[] }, RoleCommand, Ro
       word: 'role',
       add: (role, index) => ({ type: 'addRole', role, index }),
       remove: (role) => ({ type: 'removeRole', role }),
-      differs: (was, is) => (was.use === is.use ? [] : ['what it is shown as']),
+      differs: (was, is) => [
+        ...(was.use === is.use ? [] : ['what it is shown as']),
+        ...(was.about === is.about ? [] : ['what is said of it']),
+        ...(was.retired === is.retired ? [] : [is.retired === undefined ? 'in use again' : 'retired']),
+      ],
     },
   },
 });

@@ -26,6 +26,10 @@ export type RoleCommand =
     }
   | { readonly type: 'renameRoleGroup'; readonly from: readonly string[]; readonly to: readonly string[] }
   | { readonly type: 'moveRole'; readonly role: string; readonly index: number }
+  /** Null for nothing. */
+  | { readonly type: 'tellOfRole'; readonly role: string; readonly about: string | null }
+  /** Null for a role that is in use. */
+  | { readonly type: 'retireRole'; readonly role: string; readonly instead: string | null }
   | { readonly type: 'setUse'; readonly role: string; readonly use: RoleUse | null }
   | {
       readonly type: 'setLink';
@@ -135,6 +139,23 @@ export const roleSteps: StepsOf<RoleCommand, RoleLists> = {
     return [{ roles: replaced(doc.roles, index, changed) }, { type: 'setUse', role, use: old ?? null }];
   },
 
+  tellOfRole(doc, { role, about }) {
+    const index = indexOf(doc.roles, role, 'role');
+    const { about: old, ...rest } = doc.roles[index]!;
+    const changed: Role = about === null ? rest : { ...rest, about };
+    return [{ roles: replaced(doc.roles, index, changed) }, { type: 'tellOfRole', role, about: old ?? null }];
+  },
+
+  retireRole(doc, { role, instead }) {
+    const index = indexOf(doc.roles, role, 'role');
+    const { retired: old, ...rest } = doc.roles[index]!;
+    const changed: Role = instead === null ? rest : { ...rest, retired: instead };
+    return [
+      { roles: replaced(doc.roles, index, changed) },
+      { type: 'retireRole', role, instead: old ?? null },
+    ];
+  },
+
   setLink(doc, { role, theme, link }) {
     const index = indexOf(doc.roles, role, 'role');
     indexOf(doc.themes, theme, 'theme');
@@ -158,5 +179,10 @@ export const roleWords: WordsOf<RoleCommand, RoleLists> = {
     use
       ? `show ${roleNameIn(doc.roles, role)} as ${use}`
       : `show ${roleNameIn(doc.roles, role)} as its name says`,
+  tellOfRole: (doc, { role }) => `say what ${roleNameIn(doc.roles, role)} is for`,
+  retireRole: (doc, { role, instead }) =>
+    instead === null
+      ? `take ${roleNameIn(doc.roles, role)} into use again`
+      : `retire ${roleNameIn(doc.roles, role)}`,
   setLink: (doc, { role, theme }) => `link ${roleNameIn(doc.roles, role)} in ${nameIn(doc.themes, theme)}`,
 };

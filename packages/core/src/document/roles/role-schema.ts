@@ -3,7 +3,7 @@ import { MOST_ROLES, MOST_THEMES } from '../limits.ts';
 import { ROLE_NAME_PATTERN } from '../naming/role-name.ts';
 import type { CommandSchemas } from '../schema/keys.ts';
 import type { SchemaParts } from '../schema/toolbox.ts';
-import { MOST_GROUPS, type Role } from './role.ts';
+import { MOST_ABOUT, MOST_GROUPS, type Role } from './role.ts';
 import type { RoleCommand } from './role-commands.ts';
 import { ROLE_USES } from './use-names.ts';
 
@@ -11,6 +11,8 @@ export function roleSchemas(parts: SchemaParts): KindSchemas<{ roles: readonly R
   const { Joi, objectOf, optional, id, index, record, roleLink } = parts;
   const name = parts.name.pattern(ROLE_NAME_PATTERN, 'a name without dots, spaces, slashes, braces and $');
   const use = Joi.valid(...ROLE_USES);
+  const about = parts.text(MOST_ABOUT);
+  const instead = about.allow('');
   const group = Joi.array().items(name).max(MOST_GROUPS);
 
   const roleSchema = objectOf<Role>({
@@ -18,6 +20,8 @@ export function roleSchemas(parts: SchemaParts): KindSchemas<{ roles: readonly R
     group,
     name,
     use: optional(use),
+    about: optional(about),
+    retired: optional(instead),
     links: record(roleLink, MOST_THEMES),
   });
 
@@ -27,6 +31,8 @@ export function roleSchemas(parts: SchemaParts): KindSchemas<{ roles: readonly R
     renameRole: { role: id, group, name },
     renameRoleGroup: { from: group.min(1), to: group.min(1) },
     moveRole: { role: id, index },
+    tellOfRole: { role: id, about: about.allow(null) },
+    retireRole: { role: id, instead: instead.allow(null) },
     setUse: { role: id, use: use.allow(null) },
     setLink: { role: id, theme: id, link: roleLink.allow(null) },
   };

@@ -9,9 +9,16 @@ export interface Role {
   readonly name: string;
   /** What it paints, where that was set; else its name and its pairs say it. */
   readonly use?: RoleUse;
+  /** What it is for, in words to those who use it. */
+  readonly about?: string;
+  /** That it is not to be used any more, and what to use instead; empty where that was not said. */
+  readonly retired?: string;
   /** The link in each theme, by theme id; a theme without one has no value yet. */
   readonly links: Readonly<Record<string, RoleLink>>;
 }
+
+/** Characters of what is said about a role, and of what is to be used instead of one. */
+export const MOST_ABOUT = 400;
 
 /** Groups in groups. A name of 80 characters holds no more. */
 export const MOST_GROUPS = 40;

@@ -219,6 +219,30 @@ describe('documents of version 6', () => {
   });
 });
 
+describe('documents of version 7', () => {
+  it('hand over everything, in the usual forms', () => {
+    expect(migrated('skerry-line-7.json')).toEqual(SKERRY_LINE);
+    expect(migrated('entwined-7.json')).toEqual(ENTWINED);
+  });
+
+  it('take the commands of that version', () => {
+    const commands = (stored('unsent-7.json') as unknown[]).map((old) => {
+      const result = migrateCommand(old, 7);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    const { notes, roles, scenes, delivery } = after(migrated('skerry-line-7.json'), ...commands);
+    expect(notes).toEqual([
+      { id: 'n1', on: { kind: 'role', role: 'text-main' }, text: 'Darker?', by: '', at: 0, settled: true },
+    ]);
+    expect(roles.find(({ id }) => id === 'sea')).toMatchObject({ group: ['map'], name: 'sea', use: 'fill' });
+    expect(scenes.words.headline).toBe('Off to Hallin');
+    expect(delivery).toEqual(SKERRY_LINE.delivery);
+  });
+});
+
 describe('migrating', () => {
   it('leaves today’s documents and commands as they are', () => {
     expect(migrateDocument(SKERRY_LINE)).toEqual({ ok: true, value: SKERRY_LINE });

@@ -80,6 +80,8 @@ export interface Differences {
   readonly words: boolean;
   readonly relatives: boolean;
   readonly scenes: boolean;
+  /** What is chosen at Deliver. */
+  readonly delivery: boolean;
   /** Pairs that pass over all themes, of how many, on each side. */
   readonly passing: {
     readonly before: readonly [passing: number, all: number];
@@ -256,6 +258,7 @@ export function differencesBetween(
     words: !sameJson(earlier.words, later.words),
     relatives: !sameJson(earlier.relatives, later.relatives),
     scenes: !sameJson(earlier.scenes, later.scenes),
+    delivery: !sameJson(earlier.delivery, later.delivery),
     passing: {
       before: [before.readout.passingOverall, before.readout.pairs * before.readout.themes],
       after: [after.readout.passingOverall, after.readout.pairs * after.readout.themes],

@@ -3,14 +3,28 @@ import type { Portion } from './parts.ts';
 
 /** Everything that differs between two states, as parts that can be restored by themselves. */
 export function differingParts(differences: Differences): Portion[] {
-  const { name, ground, words, relatives, scenes, lists, orders, themes, families, roles, pairs, gradients } =
-    differences;
+  const {
+    name,
+    ground,
+    words,
+    relatives,
+    scenes,
+    delivery,
+    lists,
+    orders,
+    themes,
+    families,
+    roles,
+    pairs,
+    gradients,
+  } = differences;
   return [
     ...(name ? [{ part: 'name' } as const] : []),
     ...(ground ? [{ part: 'ground' } as const] : []),
     ...(words ? [{ part: 'words' } as const] : []),
     ...(relatives ? [{ part: 'relatives' } as const] : []),
     ...(scenes ? [{ part: 'scenes' } as const] : []),
+    ...(delivery ? [{ part: 'delivery' } as const] : []),
     ...lists.map(({ list }) => ({ part: 'list', list }) as const),
     ...orders.map((list) => ({ part: 'order', list }) as const),
     ...themes.map(({ id }) => ({ part: 'theme', id }) as const),

@@ -46,6 +46,7 @@ export function portionKey(part: Portion): string {
     case 'words':
     case 'relatives':
     case 'scenes':
+    case 'delivery':
       return part.part;
     case 'list':
     case 'order':

@@ -110,6 +110,7 @@ function withPart(now: ProjectDocument, then: ProjectDocument, part: Portion): P
     case 'words':
     case 'relatives':
     case 'scenes':
+    case 'delivery':
       return { ...now, [part.part]: then[part.part] };
     case 'list':
       return { ...now, [part.list]: then[part.list] };
@@ -129,6 +130,7 @@ const RANK: Readonly<Record<Portion['part'], number>> = {
   words: 0,
   relatives: 0,
   scenes: 0,
+  delivery: 0,
   list: 0,
   order: 6,
   theme: 1,

@@ -91,7 +91,13 @@ function publishables(system: System, theme: ResolvedTheme): Publishable[] {
 }
 
 /** Gives something of the project to the shelf, under a name and words that it is found by. */
-export function PublishDialog({ onClose, onDone }: { onClose: () => void; onDone: (set: ShelfSet) => void }) {
+export default function PublishDialog({
+  onClose,
+  onDone,
+}: {
+  onClose: () => void;
+  onDone: (set: ShelfSet) => void;
+}) {
   const system = useSystem();
   const theme = useTheme();
   const id = useId();

@@ -5,10 +5,12 @@ import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
 import { useProjectId } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
+import { part } from '../../../ui/part.tsx';
 import { GatherHeader } from '../gather-header.tsx';
 import { NamesSearch } from './names-search.tsx';
-import { PublishDialog } from './publish-dialog.tsx';
 import { Sets } from './sets.tsx';
+
+const PublishDialog = part(() => import('./publish-dialog.tsx'));
 
 /** Ready-made sets and sets that people have published; or colours by their names. @public Found by its file. */
 export default function ShelfSource({ view }: { view: string | null }) {

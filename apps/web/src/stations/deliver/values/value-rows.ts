@@ -1,6 +1,8 @@
-import { writeHex } from '@mint-lamp/core/color/write';
-import { writeGroup } from '@mint-lamp/core/document/naming/role-name';
-import { cssNames } from '@mint-lamp/core/exchange/css';
+import { NOTATIONS } from '@mint-lamp/core/color/notations';
+import type { CopiedAs } from '@mint-lamp/core/document/delivery/delivery';
+import { choicesOf } from '@mint-lamp/core/document/delivery/forms';
+import { writeGroup, writeRoleName } from '@mint-lamp/core/document/naming/role-name';
+import { cssNames } from '@mint-lamp/core/exchange/css-names';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
@@ -10,7 +12,8 @@ import { rolePaint } from '@mint-lamp/core/system/roles/role-paint';
 interface Value {
   readonly name: string;
   readonly css: string;
-  readonly hex: string;
+  /** As it is copied. */
+  readonly copied: string;
   readonly property: string;
 }
 
@@ -20,13 +23,23 @@ export type ValueRow =
   | { readonly kind: 'group'; readonly key: string; readonly text: string }
   | { readonly kind: 'value'; readonly key: string; readonly value: () => Value };
 
-/** A role's colour as hex; a gradient as it is. */
-const hexOf = (paint: string, color: Painted | null) => (color ? writeHex(colorOf(color)) : paint);
+/** A value as it is copied: a colour in the notation, a gradient as it is; or by its name. */
+function copiedAs(
+  as: CopiedAs,
+  paint: string,
+  color: Painted | null,
+  property: string,
+  name: string,
+): string {
+  if (as === 'property') return `var(${property})`;
+  if (as === 'name') return name;
+  return color ? NOTATIONS.find(({ id }) => id === as)!.write(colorOf(color)) : paint;
+}
 
 /** All values of a theme: roles by group, gradients, families. Values are worked out when they are shown. */
-export function valueRows(system: System, theme: ResolvedTheme): ValueRow[] {
+export function valueRows(system: System, theme: ResolvedTheme, as: CopiedAs): ValueRow[] {
   const { document, families } = system;
-  const names = cssNames(document);
+  const names = cssNames(document, choicesOf(document.delivery.choices, 'css').prefix);
   const rows: ValueRow[] = [];
   const heading = (text: string) => rows.push({ kind: 'heading', key: `heading ${text}`, text });
   const value = (key: string, of: () => Value) => rows.push({ kind: 'value', key, value: of });
@@ -42,7 +55,13 @@ export function valueRows(system: System, theme: ResolvedTheme): ValueRow[] {
     value(role.id, () => ({
       name: role.name,
       css: paint,
-      hex: hexOf(paint, theme.roles.get(role.id)?.color ?? null),
+      copied: copiedAs(
+        as,
+        paint,
+        theme.roles.get(role.id)?.color ?? null,
+        names.role(role.id),
+        writeRoleName(role),
+      ),
       property: names.role(role.id),
     }));
   }
@@ -52,18 +71,24 @@ export function valueRows(system: System, theme: ResolvedTheme): ValueRow[] {
     if (resolved.colors.filter(Boolean).length < 2) continue;
     value(id, () => {
       const css = gradientCss(resolved) ?? '';
-      return { name, css, hex: css, property: names.gradient(id) };
+      const property = names.gradient(id);
+      return { name, css, copied: copiedAs(as, css, null, property, name), property };
     });
   }
   for (const { family, shades } of families.values()) {
     heading(family.name);
-    for (const { label, css } of shades)
-      value(`${family.id} ${label}`, () => ({
-        name: label,
-        css,
-        hex: css,
-        property: names.shade(family.id, label),
-      }));
+    for (const shade of shades) {
+      const { label, css } = shade;
+      value(`${family.id} ${label}`, () => {
+        const property = names.shade(family.id, label);
+        return {
+          name: label,
+          css,
+          copied: copiedAs(as, css, shade, property, `${family.name} ${label}`),
+          property,
+        };
+      });
+    }
   }
   return rows;
 }

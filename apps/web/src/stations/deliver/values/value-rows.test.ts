@@ -5,7 +5,7 @@ import { valueRows } from './value-rows.ts';
 
 const rowsOf = (doc: typeof SKERRY_LINE) => {
   const system = resolveSystem(doc);
-  return valueRows(system, system.themes.get('night')!);
+  return valueRows(system, system.themes.get('night')!, 'hex');
 };
 
 describe('the values to hand over', () => {

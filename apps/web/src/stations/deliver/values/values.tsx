@@ -1,15 +1,16 @@
+import type { CopiedAs } from '@mint-lamp/core/document/delivery/delivery';
 import { memo, type Ref, useMemo } from 'react';
-import { useSystem, useTheme } from '../../store/selectors.ts';
-import { ColorChip } from '../../ui/color-chip.tsx';
-import { CopyButton } from '../../ui/copy-button.tsx';
-import { useLongList } from '../../ui/long-list.ts';
+import { useSystem, useTheme } from '../../../store/selectors.ts';
+import { ColorChip } from '../../../ui/color-chip.tsx';
+import { CopyButton } from '../../../ui/copy-button.tsx';
+import { useLongList } from '../../../ui/long-list.ts';
 import { type ValueRow, valueRows } from './value-rows.ts';
 
 /** Roles of the present theme, gradients and shades: the hex code and the custom property, each to copy. */
-export function Values() {
+export function Values({ as }: { as: CopiedAs }) {
   const system = useSystem();
   const theme = useTheme();
-  const items = useMemo(() => valueRows(system, theme), [system, theme]);
+  const items = useMemo(() => valueRows(system, theme, as), [system, theme, as]);
   const { list, rows, before, after, measure } = useLongList<HTMLUListElement>({
     count: items.length,
     estimate: 33,
@@ -49,16 +50,16 @@ const Row = memo(function Row({ ref, index, row }: RowProps) {
         <h3>{row.text}</h3>
       </li>
     );
-  const { name, css, hex, property } = row.value();
+  const { name, css, copied, property } = row.value();
   return (
     <li
       ref={ref}
       data-index={index}
-      className="grid h-[33px] grid-cols-[28px_1fr_150px_1.1fr] items-center gap-2 border-b border-hair"
+      className="grid h-[33px] grid-cols-[28px_1fr_minmax(0,1.2fr)_minmax(0,1.1fr)] items-center gap-2 border-b border-hair"
     >
       <ColorChip css={css} className="size-6" />
       <span className="truncate">{name}</span>
-      <CopyButton text={hex} className="min-w-0" />
+      <CopyButton text={copied} className="min-w-0" />
       <CopyButton text={`var(${property})`} className="min-w-0">
         {property}
       </CopyButton>

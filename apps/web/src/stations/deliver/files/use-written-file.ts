@@ -1,0 +1,49 @@
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import type { FileFormatId } from '@mint-lamp/core/exchange/file-formats';
+import type { Written } from '@mint-lamp/core/exchange/handed-over';
+import { useMemo } from 'react';
+import { useJob } from '../../../jobs/use-job.ts';
+import { selectProject, useProjectDocument, useRegions } from '../../../store/selectors.ts';
+import { useAppSelector } from '../../../store/store.ts';
+
+export interface WrittenForm {
+  /** Of the form that is asked for; null until it is there. */
+  readonly content: Written | null;
+  readonly changed: ReadonlySet<number> | null;
+  readonly needed: readonly string[];
+  readonly busy: boolean;
+  readonly progress: number;
+  readonly fault: string | null;
+  readonly again: () => void;
+}
+
+/** Forms that say of which revision they are. */
+const DATED: readonly FileFormatId[] = ['page', 'pdf'];
+const NONE: readonly string[] = [];
+
+/** A file of the present state, written off the page's thread; what was written before stays until the next is there. */
+export function useWrittenFile(form: FileFormatId, before: ProjectDocument | null): WrittenForm {
+  const document = useProjectDocument();
+  const regions = useRegions();
+  // Only what says it is written anew when the server has an edit.
+  const revision = useAppSelector((state) => {
+    const { unsent, revision: saved } = selectProject(state);
+    return DATED.includes(form) && !unsent.length ? saved : null;
+  });
+  const input = useMemo(
+    () => ({ document, form, regions, revision, before, at: new Date().toISOString() }),
+    [document, form, regions, revision, before],
+  );
+  const job = useJob('writeFile', input);
+  const result = job.result?.form === form ? job.result : null;
+  const changed = useMemo(() => (result?.changed ? new Set(result.changed) : null), [result]);
+  return {
+    content: result?.content ?? null,
+    changed,
+    needed: result?.needed ?? NONE,
+    busy: job.busy,
+    progress: job.progress,
+    fault: job.fault,
+    again: job.again,
+  };
+}

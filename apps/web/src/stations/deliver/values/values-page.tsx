@@ -1,0 +1,47 @@
+import { COPIED_AS, type CopiedAs } from '@mint-lamp/core/document/delivery/delivery';
+import { edit } from '../../../store/editing.ts';
+import { useDocumentPart } from '../../../store/selectors.ts';
+import { useAppDispatch } from '../../../store/store.ts';
+import { Choice } from '../../../ui/choice.tsx';
+import { DeliverHeader } from '../deliver-header.tsx';
+import { Values } from './values.tsx';
+
+const NAMES: Readonly<Record<CopiedAs, string>> = {
+  hex: 'hex',
+  srgb: 'rgb()',
+  hsl: 'hsl()',
+  oklch: 'oklch()',
+  oklab: 'oklab()',
+  lch: 'lch()',
+  lab: 'lab()',
+  hwb: 'hwb()',
+  property: 'custom property',
+  name: 'name',
+};
+
+const OPTIONS = COPIED_AS.map((value) => ({ value, label: NAMES[value] }));
+
+/** Every value to copy, in the notation that was chosen once. */
+export function ValuesPage() {
+  const { copied } = useDocumentPart('delivery');
+  const dispatch = useAppDispatch();
+  return (
+    <div className="flex h-[calc(100dvh-146px)] min-h-96 flex-col">
+      <DeliverHeader
+        view="values"
+        lead="Every value of the theme that is switched on, copied with one press."
+      >
+        <Choice
+          label="Copied as"
+          value={copied}
+          options={OPTIONS}
+          onChange={(as) => dispatch(edit({ type: 'setCopied', as }))}
+          className="w-44"
+        />
+      </DeliverHeader>
+      <div className="flex min-h-0 flex-1 flex-col px-5 pb-3">
+        <Values as={copied} />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,115 @@
+/** Opaque pixels that flat shapes and letters are drawn on, the same in browser and server to the bit. */
+export class Canvas {
+  readonly width: number;
+  readonly height: number;
+  /** RGBA, 8 bits each. */
+  readonly pixels: Uint8ClampedArray<ArrayBuffer>;
+
+  /** White all over. */
+  constructor(width: number, height: number) {
+    this.width = width;
+    this.height = height;
+    this.pixels = new Uint8ClampedArray(width * height * 4).fill(255);
+  }
+
+  /** Fills a rectangle of whole px. */
+  rect(
+    x: number,
+    y: number,
+    width: number,
+    height: number,
+    [r, g, b]: readonly [number, number, number],
+  ): void {
+    if (width <= 0) return;
+    const row = new Uint8ClampedArray(width * 4);
+    for (let i = 0; i < width; i++) row.set([r, g, b, 255], i * 4);
+    for (let v = y; v < y + height; v++) this.pixels.set(row, (v * this.width + x) * 4);
+  }
+
+  /**
+   * Fills closed contours (x and y in turn, px), each pixel by the area of it that they cover: signed areas are added up
+   * along the rows, so that what turns the other way is a hole.
+   */
+  fill(contours: readonly ArrayLike<number>[], [r, g, b]: readonly [number, number, number]): void {
+    let [left, top, right, bottom] = [this.width, this.height, 0, 0];
+    for (const points of contours)
+      for (let i = 0; i < points.length; i += 2) {
+        left = Math.min(left, Math.floor(points[i]!));
+        right = Math.max(right, Math.ceil(points[i]!));
+        top = Math.min(top, Math.floor(points[i + 1]!));
+        bottom = Math.max(bottom, Math.ceil(points[i + 1]!));
+      }
+    left = Math.max(0, left);
+    top = Math.max(0, top);
+    right = Math.min(this.width, right);
+    bottom = Math.min(this.height, bottom);
+    if (right <= left || bottom <= top) return;
+    const [w, h] = [right - left + 1, bottom - top];
+    const area = new Float32Array(w * h + 2);
+    for (const points of contours)
+      for (let i = 0; i < points.length; i += 2) {
+        const j = (i + 2) % points.length;
+        line(area, w, h, points[i]! - left, points[i + 1]! - top, points[j]! - left, points[j + 1]! - top);
+      }
+    for (let y = 0; y < h; y++) {
+      let covered = 0;
+      for (let x = 0; x < w - 1; x++) {
+        covered += area[y * w + x]!;
+        const share = Math.min(1, Math.abs(covered));
+        if (share < 1 / 512) continue;
+        const at = ((top + y) * this.width + left + x) * 4;
+        const { pixels } = this;
+        pixels[at] = pixels[at]! + (r - pixels[at]!) * share;
+        pixels[at + 1] = pixels[at + 1]! + (g - pixels[at + 1]!) * share;
+        pixels[at + 2] = pixels[at + 2]! + (b - pixels[at + 2]!) * share;
+      }
+    }
+  }
+}
+
+/** Adds the signed area to the right of an edge, pixel by pixel. */
+function line(
+  area: Float32Array,
+  w: number,
+  h: number,
+  x0: number,
+  y0: number,
+  x1: number,
+  y1: number,
+): void {
+  if (y0 === y1) return;
+  const [sign, ax, ay, bx, by] = y0 < y1 ? [1, x0, y0, x1, y1] : [-1, x1, y1, x0, y0];
+  const slope = (bx - ax) / (by - ay);
+  let x = ay < 0 ? ax - ay * slope : ax;
+  for (let y = Math.max(0, Math.floor(ay)); y < Math.min(h, Math.ceil(by)); y++) {
+    const span = Math.min(y + 1, by) - Math.max(y, ay);
+    const next = x + slope * span;
+    const d = span * sign;
+    const [from, to] = x < next ? [x, next] : [next, x];
+    const first = Math.floor(Math.max(0, from));
+    const last = Math.ceil(to);
+    const at = y * w + Math.min(first, w - 1);
+    if (last <= first + 1) {
+      const middle = Math.min(1, Math.max(0, (from + to) / 2 - first));
+      area[at] = area[at]! + d * (1 - middle);
+      area[at + 1] = area[at + 1]! + d * middle;
+    } else {
+      const s = 1 / (to - from);
+      const before = from - first;
+      const a0 = 0.5 * s * (1 - before) * (1 - before);
+      const after = to - last + 1;
+      const am = 0.5 * s * after * after;
+      area[at] = area[at]! + d * a0;
+      if (last === first + 2) area[at + 1] = area[at + 1]! + d * (1 - a0 - am);
+      else {
+        const a1 = s * (1.5 - before);
+        area[at + 1] = area[at + 1]! + d * (a1 - a0);
+        for (let i = first + 2; i < last - 1; i++) area[y * w + i] = area[y * w + i]! + d * s;
+        const a2 = a1 + (last - first - 3) * s;
+        area[y * w + last - 1] = area[y * w + last - 1]! + d * (1 - a2 - am);
+      }
+      area[y * w + last] = area[y * w + last]! + d * am;
+    }
+    x = next;
+  }
+}
