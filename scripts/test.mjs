@@ -4,6 +4,7 @@ import { ensureChromium } from './setup/chromium.mjs';
 import { ensureLibrary } from './setup/library.mjs';
 import { ensurePackages } from './setup/packages.mjs';
 import { ensurePostgres } from './setup/postgres.mjs';
+import { ensureReaders } from './setup/readers.mjs';
 import { main, ROOT } from './setup/run.mjs';
 
 // npm test [-- --long]: sets up what is missing, then types, lint and layers, then budgets of first loads, then unit and API tests,
@@ -37,6 +38,7 @@ await main(async () => {
   ensurePackages();
   ensurePostgres();
   ensureChromium();
+  ensureReaders(isLong);
   ensureBuild();
   ensureLibrary();
   const total = { passed: 0, failed: 0 };

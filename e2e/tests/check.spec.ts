@@ -232,13 +232,16 @@ test('the report is handed over as a page that axe passes, as CSV and JSON, at a
   // Delivered CSS and the check of it, as a build runs them.
   await open('deliver');
   const deliver = async (form: string, name: RegExp) => {
-    await page.getByLabel('As', { exact: true }).selectOption(form);
+    await page
+      .getByRole('navigation', { name: 'Forms' })
+      .getByRole('link', { name: form, exact: true })
+      .click();
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name }).click();
     return (await download).path();
   };
-  const css = await deliver('CSS custom properties', /^Download .+\.css/);
-  const script = await deliver('Contrast check for a build', /^Download check-contrast\.mjs/);
+  const css = await deliver('CSS', /^Download .+\.css/);
+  const script = await deliver('Contrast check', /^Download check-contrast\.mjs/);
   const folder = mkdtempSync(join(tmpdir(), 'mint-lamp-build-'));
   copyFileSync(css, join(folder, 'colours.css'));
   copyFileSync(script, join(folder, 'check-contrast.mjs'));

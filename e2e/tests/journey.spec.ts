@@ -86,7 +86,7 @@ test('from a client’s codes to CSS, through all seven stations', async ({ page
   // Deliver: the file.
   await page.getByRole('link', { name: 'Deliver' }).click();
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: /^Download/ }).click();
+  await page.getByRole('button', { name: /^Download .+\.css/ }).click();
   const file = await download;
   expect(file.suggestedFilename()).toBe('grey-holm-cafe.css');
   const css = readFileSync(await file.path(), 'utf8');

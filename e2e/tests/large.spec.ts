@@ -53,7 +53,7 @@ test('of long tables only what is near the window is drawn, and every row can be
   await open('check/pair-7');
   await inWindow(page.getByRole('listitem', { name: 'made.role-7 on made.role-8' }));
 
-  await open('deliver');
+  await open('deliver/values');
   const values = page.getByRole('region', { name: 'Values' });
   await inWindow(values.getByText('--page-ground', { exact: true }));
   expect(await values.getByRole('listitem').count()).toBeLessThan(60);

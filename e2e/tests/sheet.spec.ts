@@ -213,7 +213,7 @@ test('a group of five hundred roles is renamed in one command with one undo, and
   await expect(file).toContainText('--service-kind-494: ');
   await expect(file).toContainText('--service-delay-ground: ');
   await expect(file).not.toContainText('--notice-');
-  await page.getByLabel('As', { exact: true }).selectOption({ index: 1 });
+  await page.getByRole('link', { name: 'List of codes' }).click();
   await expect(file).toContainText('service.kind-494');
   await expect(file).not.toContainText('notice.');
   await page.keyboard.press('Control+z');

@@ -1,6 +1,6 @@
 import { alikeIn, passingIn } from '@mint-lamp/core/judged/readout/readout';
 import clsx from 'clsx';
-import { memo, type ReactNode, useEffect } from 'react';
+import { memo, type ReactNode, useEffect, useRef } from 'react';
 import { Link, useLocation } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
 import { wentFrom } from '../store/interface-slice.ts';
@@ -71,9 +71,12 @@ function WayBack() {
   const id = useProjectId();
   const { pathname } = useLocation();
   const isThere = from !== null && pathname.startsWith(addressOf(id, from));
+  const hasLeft = useRef(false);
   useEffect(() => {
-    if (isThere) dispatch(wentFrom(null));
-  }, [isThere, dispatch]);
+    if (from === null) hasLeft.current = false;
+    else if (!isThere) hasLeft.current = true;
+    else if (hasLeft.current) dispatch(wentFrom(null));
+  }, [from, isThere, dispatch]);
   if (from === null || isThere) return null;
   return (
     <Link to={addressOf(id, from)} className="ml-auto px-2 whitespace-nowrap underline underline-offset-2">

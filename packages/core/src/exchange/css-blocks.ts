@@ -69,13 +69,19 @@ export function writeBlocks(blocks: readonly Block[], text: SheetText): string[]
   return out;
 }
 
-/** The same rules with nothing but what has another value for browsers that know more. */
-export const overlaid = (blocks: readonly Block[], key: 'wider' | 'mixed'): Block[] =>
-  blocks.flatMap((block) => {
-    const declarations = block.declarations.flatMap((one) => {
-      const value = one[key];
-      return value === undefined || value === one.value ? [] : [{ property: one.property, value }];
-    });
-    const { selectors, media } = block;
-    return declarations.length ? [{ selectors, ...(media ? { media } : {}), declarations }] : [];
+/**
+ * The same rules with nothing but what has another value for browsers that know more, in any of them: a rule that stands
+ * later than another of the same weight would else be beaten by what is laid over that.
+ */
+export function overlaid(blocks: readonly Block[], key: 'wider' | 'mixed'): Block[] {
+  const isOther = (one: Declaration) => one[key] !== undefined && one[key] !== one.value;
+  const properties = new Set(
+    blocks.flatMap(({ declarations }) => declarations.filter(isOther).map(({ property }) => property)),
+  );
+  return blocks.flatMap(({ selectors, media, declarations }) => {
+    const own = declarations
+      .filter(({ property }) => properties.has(property))
+      .map((one) => ({ property: one.property, value: one[key] ?? one.value }));
+    return own.length ? [{ selectors, ...(media ? { media } : {}), declarations: own }] : [];
   });
+}

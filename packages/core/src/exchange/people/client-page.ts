@@ -27,12 +27,11 @@ const STYLE = `
   .roles b, .roles small { display: block; } small { font-size: .875em; }
   .gradients { display: grid; grid-template-columns: repeat(auto-fill, minmax(16rem, 1fr)); gap: 1rem; }
   .gradients .chip { height: 6rem; border-radius: 6px; border: 1px solid #808080; print-color-adjust: exact; }
-  .shades li, .pair .on { print-color-adjust: exact; }
+  .shades li, .pair svg { print-color-adjust: exact; }
   table { border-collapse: collapse; width: 100%; font-variant-numeric: tabular-nums; }
   caption { text-align: left; padding: 0 0 .5rem; }
   th, td { text-align: left; padding: .4rem .5rem .4rem 0; border-bottom: 1px solid var(--hair); vertical-align: top; font-weight: 400; }
   td.figure, th.figure { text-align: right; padding-right: .75rem; } .fails .verdict { font-weight: 700; }
-  .pair .on { display: inline-block; padding: .15rem .5rem; border-radius: 4px; border: 1px solid #808080; }
   details { margin: 1rem 0; } summary { cursor: pointer; min-height: 2rem; }
   blockquote { margin: 0 0 1rem; padding: 0 0 0 1rem; border-left: 3px solid var(--hair); }
   @media (max-width: 40rem) { .wide { display: none; } main { padding: 1.25rem 1rem 3rem; } }
@@ -79,7 +78,7 @@ const pair = ({
 }: ReportedPair) => `
           <tr class="pair ${verdict}"><td>${
             textColor && groundColor
-              ? `<span class="on" style="color:${textColor};background:${groundColor}">Aa</span>`
+              ? `<svg aria-hidden="true" width="44" height="20"><rect width="44" height="20" rx="4" fill="${groundColor}" stroke="#808080"/><rect x="12" y="6" width="20" height="8" fill="${textColor}"/></svg>`
               : ''
           }</td><th scope="row">${escapeMarkup(text)} on ${escapeMarkup(ground)}</th><td class="wide">${escapeMarkup(target)}, ${size} px</td><td class="figure">${ratio ?? 'none'}</td><td class="figure wide">${required}</td><td class="verdict">${VERDICTS[verdict]}</td></tr>`;
 

@@ -53,7 +53,9 @@ export function Preview({ form, file, written, last }: PreviewProps) {
         </span>
       </div>
       {fault && <Failure fault={fault} onAgain={again} />}
-      {content !== null && <Content form={form} file={file} content={content} changed={changed} />}
+      {content !== null && (
+        <Content form={form} file={file} content={content} changed={changed} busy={busy} />
+      )}
     </section>
   );
 }
@@ -65,18 +67,20 @@ function Content({
   file,
   content,
   changed,
+  busy,
 }: {
   form: FileFormatId;
   file: string;
   content: Written;
   changed: ReadonlySet<number> | null;
+  busy: boolean;
 }) {
   if (form === 'page' && typeof content === 'string')
     return <iframe title={file} sandbox="" srcDoc={content} className={BOX} />;
   if (form === 'svg' || form === 'png' || form === 'jpeg' || form === 'pdf')
     return <Shown form={form} file={file} content={content} />;
   return typeof content === 'string' ? (
-    <TextPreview text={content} changed={changed} className={BOX} />
+    <TextPreview text={content} changed={changed} busy={busy} className={BOX} />
   ) : null;
 }
 

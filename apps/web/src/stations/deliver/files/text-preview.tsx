@@ -10,6 +10,8 @@ interface TextPreviewProps {
   text: string;
   /** Numbers of lines, from 0, that are not as they were. */
   changed: ReadonlySet<number> | null;
+  /** Another one is being written. */
+  busy: boolean;
   className: string;
 }
 
@@ -33,13 +35,14 @@ function stretchesOf(text: string, changed: ReadonlySet<number> | null): Stretch
 }
 
 /** A file of text, its beginning where it is long; lines that changed since it went out are marked. */
-export function TextPreview({ text, changed, className }: TextPreviewProps) {
+export function TextPreview({ text, changed, busy, className }: TextPreviewProps) {
   const isCut = text.length > SHOWN;
   const shown = isCut ? text.slice(0, text.lastIndexOf('\n', SHOWN) + 1) : text;
   const stretches = useMemo(() => stretchesOf(shown, changed), [shown, changed]);
   return (
     <>
       <pre
+        aria-busy={busy}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
         tabIndex={0}
         className={clsx(className, 'overflow-auto p-3 font-mono text-xs')}

@@ -155,7 +155,7 @@ function Changes({ changes }: { changes: ChangesSince }) {
 function Part({ title, count, children }: { title: string; count: number; children: ReactNode }) {
   if (!count) return null;
   return (
-    <section aria-label={title}>
+    <section aria-label={`${title} that changed`}>
       <h3 className="mb-1 font-title font-semibold">
         {title} <span className="font-normal text-quiet">{count}</span>
       </h3>
