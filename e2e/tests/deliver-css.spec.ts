@@ -53,7 +53,8 @@ function expectColors(seen: number[][], theme: ResolvedTheme, what: string) {
   wanted(theme).forEach((color, i) => {
     const name = `${what}, ${system.document.roles[i]!.id}`;
     if (color[3] === 255) expect(seen[i], name).toEqual(color);
-    else color.forEach((v, k) => expect(Math.abs(seen[i]![k]! - v), name).toBeLessThanOrEqual(2));
+    else
+      for (const [k, v] of color.entries()) expect(Math.abs(seen[i]![k]! - v), name).toBeLessThanOrEqual(2);
   });
 }
 

@@ -58,6 +58,16 @@ function OneNote({ note }: { note: Note }) {
         <Button
           small
           look="quiet"
+          aria-pressed={note.forClient === true}
+          title="Goes out with the page and the PDF for the client"
+          className={clsx(note.forClient && 'underline underline-offset-2')}
+          onClick={() => edit({ type: 'setNote', note: note.id, change: { forClient: !note.forClient } })}
+        >
+          {note.forClient ? 'For the client' : 'Not for the client'}
+        </Button>
+        <Button
+          small
+          look="quiet"
           onClick={() => edit({ type: 'setNote', note: note.id, change: { settled: !note.settled } })}
         >
           {note.settled ? 'Open it again' : 'Settle it'}

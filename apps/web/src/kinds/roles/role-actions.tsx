@@ -4,6 +4,7 @@ import { useEditing } from '../../store/editing.ts';
 import { useDocumentPart } from '../../store/selectors.ts';
 import { Choice } from '../../ui/choice.tsx';
 import type { SelectionOf } from '../lit-color.ts';
+import { RoleTold } from './role-told.tsx';
 
 const NAMES: Readonly<Record<RoleUse, string>> = {
   ground: 'a ground',
@@ -27,11 +28,14 @@ export default function RoleActions({ selection }: { selection: SelectionOf<'rol
     ...ROLE_USES.map((value) => ({ value, label: `as ${NAMES[value]}` })),
   ] as readonly { value: RoleUse | 'own'; label: string }[];
   return (
-    <Choice
-      label="Shown on the sheet"
-      value={role.use ?? 'own'}
-      options={options}
-      onChange={(use) => edit({ type: 'setUse', role: role.id, use: use === 'own' ? null : use })}
-    />
+    <>
+      <Choice
+        label="Shown on the sheet"
+        value={role.use ?? 'own'}
+        options={options}
+        onChange={(use) => edit({ type: 'setUse', role: role.id, use: use === 'own' ? null : use })}
+      />
+      <RoleTold role={role} />
+    </>
   );
 }

@@ -10,6 +10,7 @@ import { CopyButton } from '../../../ui/copy-button.tsx';
 import { save } from '../../../ui/save-file.ts';
 import type { BoxSize } from '../preview/purposes.ts';
 import { DownloadPng } from './download-png.tsx';
+import { InEngines } from './in-engines.tsx';
 
 /** The gradient as CSS in each form that it is needed in, each with one press; and as a drawing. */
 function Handing({ resolved, size }: { resolved: ResolvedGradient; size: BoxSize }) {
@@ -42,6 +43,7 @@ function Handing({ resolved, size }: { resolved: ResolvedGradient; size: BoxSize
       {kind === 'conic' && (
         <p className="mt-0.5 text-sm text-quiet">SVG has no cone: it is drawn in 720 wedges.</p>
       )}
+      <InEngines resolved={resolved} />
       <h3 className="mt-2 mb-0.5 text-sm text-quiet">As a picture</h3>
       <DownloadPng resolved={resolved} size={box} />
     </section>
