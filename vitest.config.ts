@@ -31,6 +31,7 @@ export default defineConfig({
         },
       },
       { test: { name: 'web', root: 'apps/web', include: ['src/**/*.test.ts'] } },
+      { test: { name: 'cli', root: 'apps/cli', include: ['test/**/*.test.ts'], testTimeout: 60_000 } },
       {
         test: {
           name: 'server',

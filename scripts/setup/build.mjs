@@ -6,6 +6,7 @@ import { ROOT, run } from './run.mjs';
 const SOURCES = [
   'packages/core/src',
   'apps/server/src',
+  'apps/cli/src',
   'apps/web',
   'package-lock.json',
   'apps/server/vite.config.ts',

@@ -12,7 +12,12 @@ import { ApiError } from '../errors.ts';
 import { params, revision, uuid } from '../projects/schemas.ts';
 import { sameSchemaVersion } from '../schema-version/schema-version.ts';
 
-const saveBody = Joi.object({ name: name.required(), revision }).required();
+const saveBody = Joi.object({
+  name: name.required(),
+  revision,
+  // When it was saved elsewhere, where the project comes from a file.
+  at: Joi.date().iso().max('now'),
+}).required();
 const renameBody = Joi.object({ name: name.required() }).required();
 const ofOne = Joi.object({ id: uuid, checkpoint: uuid });
 
@@ -60,11 +65,11 @@ export async function checkpointRoutes(app: FastifyInstance): Promise<void> {
     },
   );
 
-  app.post<OfProject & { Body: { name: string; revision: number } }>(
+  app.post<OfProject & { Body: { name: string; revision: number; at?: Date } }>(
     '/',
     { schema: { params, body: saveBody } },
     async ({ ownerId, params: { id }, body }, reply) => {
-      const saved = await checkpoints.save(ownerId, id, body.revision, body.name);
+      const saved = await checkpoints.save(ownerId, id, body.revision, body.name, body.at);
       if (typeof saved === 'string') throw refusal(saved, body.name);
       return reply.code(201).send(saved);
     },

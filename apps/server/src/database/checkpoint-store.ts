@@ -18,6 +18,7 @@ export interface CheckpointStore {
     projectId: string,
     revision: number,
     name: string,
+    at?: Date,
   ): Promise<Checkpoint | CheckpointFault>;
   /** With the document of then; null when it is not there. */
   find(ownerId: string, projectId: string, id: string): Promise<LoadedCheckpoint | null>;
@@ -61,13 +62,13 @@ export function checkpointStore(source: DataSource): CheckpointStore {
       return rows.map(written);
     },
 
-    async save(ownerId, projectId, revision, name) {
+    async save(ownerId, projectId, revision, name, at) {
       const project = await projectOf(ownerId, projectId);
       if (!project) return 'no project';
       if (project.version > DOCUMENT_VERSION) throw new SchemaVersionAhead();
       if (revision > project.revision) return 'ahead';
       if ((await checkpoints.countBy({ projectId })) >= MOST_CHECKPOINTS) return 'full';
-      const row = checkpoints.create({ id: randomUUID(), projectId, revision, name });
+      const row = checkpoints.create({ id: randomUUID(), projectId, revision, name, ...(at ? { at } : {}) });
       // What the database fills in comes back into the row.
       return unlessTaken(() => checkpoints.insert(row).then(() => written(row)));
     },

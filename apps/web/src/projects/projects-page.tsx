@@ -10,6 +10,7 @@ import { EmptyState } from '../ui/notice.tsx';
 import { part } from '../ui/part.tsx';
 import { SearchField } from '../ui/search-field.tsx';
 import { LeftBehind } from './left-behind.tsx';
+import { OpenFileButton } from './open-file-button.tsx';
 import { ProjectRow } from './project-row.tsx';
 import { useProjects } from './use-projects.ts';
 
@@ -48,6 +49,7 @@ function Projects() {
         </div>
       </header>
       <NewProject />
+      <OpenFileButton />
       {problem && (
         <p role="status" className="my-6 text-look">
           {problem} Trying again …

@@ -4,10 +4,11 @@ import { EmptyState } from '../../ui/notice.tsx';
 import { part } from '../../ui/part.tsx';
 import { DeliverHeader } from './deliver-header.tsx';
 import { Files } from './files/files.tsx';
-import { HAND_OVERS, isForm, VALUES } from './forms.ts';
+import { HAND_OVERS, isForm, VALUES, WHOLE } from './forms.ts';
 import { useHandOver } from './use-hand-over.ts';
 import { ValuesPage } from './values/values-page.tsx';
 
+const WholeProject = part(() => import('./whole/whole-project.tsx'));
 const HandOvers = part(() => import('./hand-overs/hand-overs.tsx'));
 
 /** The system as files of every form, exactly as seen; every value to copy; what was handed over before. */
@@ -24,5 +25,6 @@ export default function Deliver() {
       </>
     );
   if (form === VALUES) return <ValuesPage />;
+  if (form === WHOLE) return <WholeProject handOver={handOver} />;
   return <Files form={isForm(form) ? form : 'css'} handOver={handOver} />;
 }

@@ -17,3 +17,4 @@ export const isForm = (id: string | undefined): id is FileFormatId =>
 /** Views of the station besides its files. */
 export const VALUES = 'values';
 export const HAND_OVERS = 'hand-overs';
+export const WHOLE = 'project';

@@ -13,11 +13,11 @@ import { selectProject, selectRegions, useDocumentPart, useProjectId } from '../
 import { type AppStore, useAppDispatch } from '../../../store/store.ts';
 import { whenSaved } from '../../../store/when-saved.ts';
 import { Button } from '../../../ui/button.tsx';
-import { FORM_GROUPS, formsIn, isForm } from '../forms.ts';
+import { FORM_GROUPS, formsIn, isForm, WHOLE } from '../forms.ts';
 import type { HandingOver } from '../use-hand-over.ts';
 
 /** All forms by whom they are for; those that are ticked go into one package. */
-export function FormList({ form, handOver }: { form: FileFormatId; handOver: HandingOver }) {
+export function FormList({ form, handOver }: { form: FormId; handOver: HandingOver }) {
   const id = useProjectId();
   const { pack } = useDocumentPart('delivery');
   const dispatch = useAppDispatch();
@@ -56,6 +56,20 @@ export function FormList({ form, handOver }: { form: FileFormatId; handOver: Han
           </ul>
         </section>
       ))}
+      <section aria-label="All of it">
+        <h2 className="px-1.5 pb-0.5 text-sm text-quiet">All of it</h2>
+        <Link
+          to={addressOf(id, 'deliver', WHOLE)}
+          replace
+          aria-current={form === 'project' ? 'page' : undefined}
+          className={clsx(
+            'ml-[17px] block rounded-md px-1.5 py-0.5 hover:bg-pressed',
+            form === 'project' && 'bg-pressed font-semibold',
+          )}
+        >
+          Project file
+        </Link>
+      </section>
       <PackageButton pack={pack.filter(isForm)} handOver={handOver} />
     </nav>
   );
