@@ -96,6 +96,7 @@ const CORE_LAYERS = [
   ['edits'],
   ['exchange'],
   ['sheet', 'shelf'],
+  ['read-back'],
   ['wire'],
   ['demo'],
 ];

@@ -1,5 +1,6 @@
 import { writeHex } from '../color/write.ts';
 import type { ChoicesOf } from '../document/delivery/forms.ts';
+import { shapeOf } from '../document/gradients/gradient.ts';
 import { groundOfGrowth } from '../document/links/growth-ground.ts';
 import type { Link } from '../document/links/link.ts';
 import { writeRoleName } from '../document/naming/role-name.ts';
@@ -197,7 +198,8 @@ class Writer {
 
   /** How a gradient lies and is mixed, which the format does not say; with its stops as they are. */
   private gradient(resolved: ResolvedGradient): JsonObject {
-    const { id: _, name, stops, ...rest } = resolved.gradient;
+    const { gradient } = resolved;
+    const { name, group, favourite, repeating, space, hueWay, stops } = gradient;
     let index = -1;
     const items = stops.map((item): Json => {
       if (item.kind === 'hint') return { hint: item.place as unknown as JsonObject };
@@ -209,7 +211,16 @@ class Writer {
         places: item.places as unknown as Json,
       };
     });
-    return { name, ...(rest as unknown as JsonObject), stops: items };
+    return {
+      name,
+      ...(group === undefined ? {} : { group }),
+      ...(favourite ? { favourite } : {}),
+      ...(shapeOf(gradient) as unknown as JsonObject),
+      repeating,
+      space,
+      hueWay,
+      stops: items,
+    };
   }
 
   /** What belongs to the project as a whole. */
@@ -217,6 +228,19 @@ class Writer {
     const { document } = this.system;
     const pairs = document.pairs.flatMap((pair) => pairByName(pair, this.names) ?? []);
     const ground = document.ground === null ? null : this.names.role(document.ground);
+    const hasToken = (role: Role) =>
+      [...this.system.themes.values()].some((theme) => {
+        const { link, color, gradient } = theme.roles.get(role.id)!;
+        return link && (color || gradient);
+      });
+    const unset = document.roles
+      .filter((role) => !hasToken(role))
+      .map(({ group, name, use, about, retired }) => ({
+        path: [...group, name],
+        ...(use === undefined ? {} : { use }),
+        ...(about === undefined ? {} : { about }),
+        ...(retired === undefined ? {} : { retired }),
+      }));
     return {
       project: document.name,
       themes: document.themes.map(({ name }) => name),
@@ -225,6 +249,7 @@ class Writer {
       gradients: document.gradients.map(({ name }) => name),
       ...(ground === null ? {} : { ground }),
       ...(pairs.length ? { pairs } : {}),
+      ...(unset.length ? { unset } : {}),
     };
   }
 }

@@ -4,11 +4,12 @@ import type { Command, SimpleCommand } from '../document/commands/command.ts';
 import type { ProjectDocument } from '../document/document.ts';
 import type { Family } from '../document/families/family.ts';
 import type { Link, RoleLink } from '../document/links/link.ts';
-import { freeName, slug, slugsOf } from '../document/naming/names.ts';
+import { slug, slugsOf } from '../document/naming/names.ts';
 import { roleSlug, writeRoleName } from '../document/naming/role-name.ts';
 import type { Role } from '../document/roles/role.ts';
 import { gradientFromCss } from '../edits/gradients/gradient-from-css.ts';
 import type { StopSource } from './linked-gradient.ts';
+import { freeFound } from './sheet-names.ts';
 import type { SheetSystem } from './sheet-system.ts';
 import type { SheetFamily } from './spelled-families.ts';
 
@@ -84,7 +85,7 @@ class Adopting {
     const { document, system, choice } = this;
     const names = slugsOf(document.families);
     for (const family of system.families.filter(({ key }) => choice.families.has(key))) {
-      const added = familyOf(family, this.newId(), freeName(family.name, names));
+      const added = familyOf(family, this.newId(), freeFound(family.name, names));
       this.commands.push({ type: 'addFamily', family: added });
       for (const [property, shade] of family.shades) this.shades.set(property, { family: added.id, shade });
       if (family.baseProperty) this.bases.set(family.baseProperty, added.id);
@@ -107,7 +108,7 @@ class Adopting {
       if (!this.choice.gradients.has(property)) continue;
       const made = gradientFromCss(
         gradient,
-        { id: this.newId(), name: freeName(name, names) },
+        { id: this.newId(), name: freeFound(name, names) },
         (source) => this.linkOf(source, firstTheme) ?? { to: 'color', color: '#00000000' },
       );
       if (!made) continue;

@@ -1,4 +1,4 @@
-import { MOST_NAME, slug } from '../document/naming/names.ts';
+import { freeName, MOST_NAME, slug } from '../document/naming/names.ts';
 
 /** What is left of a name's length for a number behind it. */
 export const MOST_FOUND = MOST_NAME - 10;
@@ -8,10 +8,14 @@ export function nameFrom(text: string, otherwise: string): string {
   const short = text
     .replace(/[\p{Cc}\p{Cs}\s]+/gu, ' ')
     .trim()
-    .slice(0, MOST_FOUND)
+    .slice(0, MOST_NAME)
     .trim();
   return slug(short) ? short : otherwise;
 }
+
+/** A name that nobody has, or with a number behind it, for which a long one is cut. */
+export const freeFound = (name: string, taken: Set<string>): string =>
+  freeName(taken.has(slug(name)) ? name.slice(0, MOST_FOUND).trim() : name, taken);
 
 /** `color-deep-sea` as a name: Deep sea. */
 export function titleOf(property: string): string {

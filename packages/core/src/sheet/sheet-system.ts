@@ -1,10 +1,9 @@
-import { freeName } from '../document/naming/names.ts';
 import { readBlocks } from './blocks.ts';
 import { colorCounter, type LooseColor, opaque } from './counted-colors.ts';
 import { gatherFamilies } from './gathered-families.ts';
 import { propertiesOf } from './properties.ts';
 import { scalesOf } from './scales.ts';
-import { commonPrefix } from './sheet-names.ts';
+import { commonPrefix, freeFound } from './sheet-names.ts';
 import { type NamedSheetGradient, rolesAndGradients, type SheetRole } from './sheet-roles.ts';
 import { type SheetFamily, spelledFamily, withTwins } from './spelled-families.ts';
 import { themesOf } from './theme-blocks.ts';
@@ -93,7 +92,7 @@ export function readSheet(css: string): SheetSystem | null {
         baseProperty: null,
         colors: new Map<string, string>(),
       })),
-    ].map((family) => ({ ...family, name: freeName(family.name, names) })),
+    ].map((family) => ({ ...family, name: freeFound(family.name, names) })),
     roles,
     gradients,
     leftOver: [...gathered.leftOver].sort((a, b) => b.count - a.count),
