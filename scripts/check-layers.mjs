@@ -106,7 +106,7 @@ const WEB_LAYERS = [
   ['fetching', 'storing'],
   ['store'],
   ['jobs', 'pixels', 'dragging'],
-  ['links', 'scene', 'notes', 'seeing'],
+  ['links', 'scene', 'notes', 'seeing', 'comparing'],
   ['kinds'],
   ['lamp', 'tray', 'readout', 'finder', 'projects'],
   ['frame'],

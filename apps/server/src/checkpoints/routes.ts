@@ -16,7 +16,7 @@ const saveBody = Joi.object({
   name: name.required(),
   revision,
   // When it was saved elsewhere, where the project comes from a file.
-  at: Joi.date().iso().max('now'),
+  at: Joi.string().isoDate(),
 }).required();
 const renameBody = Joi.object({ name: name.required() }).required();
 const ofOne = Joi.object({ id: uuid, checkpoint: uuid });
@@ -65,11 +65,17 @@ export async function checkpointRoutes(app: FastifyInstance): Promise<void> {
     },
   );
 
-  app.post<OfProject & { Body: { name: string; revision: number; at?: Date } }>(
+  app.post<OfProject & { Body: { name: string; revision: number; at?: string } }>(
     '/',
     { schema: { params, body: saveBody } },
     async ({ ownerId, params: { id }, body }, reply) => {
-      const saved = await checkpoints.save(ownerId, id, body.revision, body.name, body.at);
+      const saved = await checkpoints.save(
+        ownerId,
+        id,
+        body.revision,
+        body.name,
+        body.at === undefined ? undefined : new Date(body.at),
+      );
       if (typeof saved === 'string') throw refusal(saved, body.name);
       return reply.code(201).send(saved);
     },

@@ -18,7 +18,7 @@ export interface CheckpointStore {
     projectId: string,
     revision: number,
     name: string,
-    at?: Date,
+    at?: Date | undefined,
   ): Promise<Checkpoint | CheckpointFault>;
   /** With the document of then; null when it is not there. */
   find(ownerId: string, projectId: string, id: string): Promise<LoadedCheckpoint | null>;

@@ -2,16 +2,16 @@ import { differingParts } from '@mint-lamp/core/edits/compare/differing-parts';
 import type { Checkpoint } from '@mint-lamp/core/wire/checkpoints';
 import { ArrowLeftRight } from 'lucide-react';
 import { useMemo } from 'react';
+import { ChangedRoles } from '../comparing/changed-roles.tsx';
+import { ChangedThings } from '../comparing/changed-things.tsx';
+import { RestoreBar } from '../comparing/restore-bar.tsx';
+import { useRestoring } from '../comparing/use-restoring.ts';
 import { useJob } from '../jobs/use-job.ts';
 import { selectSettledDocument, useRegions } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { Choice } from '../ui/choice.tsx';
 import { IconButton } from '../ui/icon-button.tsx';
 import { Failure } from '../ui/notice.tsx';
-import { ChangedRoles } from './changed-roles.tsx';
-import { ChangedThings } from './changed-things.tsx';
-import { RestoreBar } from './restore-bar.tsx';
-import { useRestoring } from './use-restoring.ts';
 import { NOW, useStateOf } from './use-state-of.ts';
 
 interface ComparisonProps {

@@ -8,6 +8,7 @@ export const JOBS = {
   findGradients: () => import('./work/find-gradients.ts'),
   paintGradient: () => import('./work/paint-gradient.ts'),
   propose: () => import('./work/propose.ts'),
+  readBack: () => import('./work/read-back.ts'),
   readProject: () => import('./work/read-project.ts'),
   readSheet: () => import('./work/read-sheet.ts'),
   projectSteps: () => import('./work/project-steps.ts'),

@@ -17,6 +17,7 @@ const PARTS = [
   '../../etc/passwd',
   'a/b\\c',
   'C:\\con',
+  // biome-ignore lint/suspicious/noTemplateCurlyInString: that is the name
   '${process.exit(1)}',
   '#{1 + 1}',
   '`x`',
@@ -48,7 +49,7 @@ const PARTS = [
   'x\u200by',
   'x\u2028y',
   'x\u2029y',
-  '🐋'.repeat(39) + 'a',
+  `${'🐋'.repeat(39)}a`,
   '👩‍👩‍👧‍👦 kin',
   'a'.repeat(80),
   '  wide   space  ',

@@ -47,7 +47,6 @@ const token = {
   allOf: [
     {
       if: { properties: { $type: { const: 'color' } } },
-      // biome-ignore lint/suspicious/noThenProperty: what the schema language calls it
       then: { properties: { $value: { anyOf: [color, REFERENCE] } } },
       else: { properties: { $value: { anyOf: [gradient, REFERENCE] } } },
     },

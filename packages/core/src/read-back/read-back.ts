@@ -47,7 +47,7 @@ export function kindOf(text: string): BackKind {
     .trimStart()
     .slice(0, 2000);
   if (start.startsWith('{')) return 'tokens';
-  if (/^(<\?xml[^>]*>\s*)?(<!--[^]*?-->\s*)*(<!DOCTYPE[^>]*>\s*)?<svg[\s>]/i.test(start)) return 'svg';
+  if (/^(<\?xml[^>]*>\s*)?(<!--[\s\S]*?-->\s*)*(<!DOCTYPE[^>]*>\s*)?<svg[\s>]/i.test(start)) return 'svg';
   return /^"?kind"?[,;\t]/.test(start) ? 'csv' : 'css';
 }
 

@@ -2,6 +2,7 @@ import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { changedLines } from '@mint-lamp/core/exchange/changes/changed-lines';
 import { type FileFormatId, fileFormat } from '@mint-lamp/core/exchange/file-formats';
 import type { Written } from '@mint-lamp/core/exchange/handed-over';
+import { lostBy } from '@mint-lamp/core/read-back/lost-by';
 import { chosenSystem } from '@mint-lamp/core/system/delivery/chosen-system';
 import type { Regions } from '@mint-lamp/core/system/pictures/regions';
 import { resolveSystem } from '@mint-lamp/core/system/resolve';
@@ -24,6 +25,8 @@ export interface WrittenFile {
   readonly content: Written;
   /** Numbers of lines, from 0, that are not as they were handed over last; null where that is not known. */
   readonly changed: readonly number[] | null;
+  /** What would not come back from it, in sentences; empty for forms that are not read back. */
+  readonly lost: readonly string[];
   /** Names of what was left out and goes all the same, since what goes needs it. */
   readonly needed: readonly string[];
 }
@@ -35,9 +38,9 @@ const work: Job<FileInput, WrittenFile> = async ({ document, form, at, revision,
     const { leftOut, choices } = of.delivery;
     const chosen = chosenSystem(resolveSystem(of, undefined, known), leftOut);
     const content = await write({ system: chosen.system, choices, at, revision, fonts: fontFiles });
-    return { content, needed: chosen.needed };
+    return { content, system: chosen.system, needed: chosen.needed };
   };
-  const { content, needed } = await written(document, regions);
+  const { content, system, needed } = await written(document, regions);
   const isText = typeof content === 'string' && form !== 'page' && form !== 'svg';
   const then = before && isText ? (await written(before, new Map())).content : null;
   const nameOf = (id: string) =>
@@ -46,6 +49,7 @@ const work: Job<FileInput, WrittenFile> = async ({ document, form, at, revision,
   return {
     form,
     content,
+    lost: form === 'css' || form === 'tokens' || form === 'csv' ? lostBy(form, system) : [],
     changed: isText && typeof then === 'string' ? changedLines(then, content) : null,
     needed: [...needed.roles, ...needed.gradients].flatMap((id) => nameOf(id) ?? []),
   };

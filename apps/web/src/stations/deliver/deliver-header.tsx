@@ -4,12 +4,13 @@ import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useProjectId } from '../../store/selectors.ts';
 import { PageHeader } from '../../ui/page-header.tsx';
-import { HAND_OVERS, VALUES } from './forms.ts';
+import { HAND_OVERS, READ_BACK, VALUES } from './forms.ts';
 
 const VIEWS = [
   { id: 'files', name: 'Files' },
   { id: VALUES, name: 'Values' },
   { id: HAND_OVERS, name: 'Hand-overs' },
+  { id: READ_BACK, name: 'Read back' },
 ] as const;
 
 export type DeliverView = (typeof VIEWS)[number]['id'];

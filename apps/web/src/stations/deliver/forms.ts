@@ -18,3 +18,4 @@ export const isForm = (id: string | undefined): id is FileFormatId =>
 export const VALUES = 'values';
 export const HAND_OVERS = 'hand-overs';
 export const WHOLE = 'project';
+export const READ_BACK = 'read-back';

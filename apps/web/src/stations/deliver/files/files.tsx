@@ -6,6 +6,7 @@ import { Button } from '../../../ui/button.tsx';
 import { DeliverHeader } from '../deliver-header.tsx';
 import type { HandingOver } from '../use-hand-over.ts';
 import { BeforeHandingOver } from './before-handing-over.tsx';
+import { ComesBack } from './comes-back.tsx';
 import { FormChoices } from './form-choices.tsx';
 import { FormList } from './form-list.tsx';
 import { Handed } from './handed.tsx';
@@ -48,6 +49,7 @@ export function Files({ form, handOver }: { form: FileFormatId; handOver: Handin
           <BeforeHandingOver form={form} />
           <WhatGoes needed={written.needed} />
           <FormChoices form={form} />
+          <ComesBack form={form} lost={written.lost} />
         </aside>
       </div>
     </div>

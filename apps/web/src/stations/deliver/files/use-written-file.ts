@@ -11,6 +11,8 @@ export interface WrittenForm {
   readonly content: Written | null;
   readonly changed: ReadonlySet<number> | null;
   readonly needed: readonly string[];
+  /** What would not come back from the file. */
+  readonly lost: readonly string[];
   readonly busy: boolean;
   readonly progress: number;
   readonly fault: string | null;
@@ -41,6 +43,7 @@ export function useWrittenFile(form: FileFormatId, before: ProjectDocument | nul
     content: result?.content ?? null,
     changed,
     needed: result?.needed ?? NONE,
+    lost: result?.lost ?? NONE,
     busy: job.busy,
     progress: job.progress,
     fault: job.fault,

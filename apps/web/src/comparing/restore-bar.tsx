@@ -16,10 +16,28 @@ interface RestoreBarProps {
   parts: readonly Portion[];
   restoring: Restoring;
   passing: Differences['passing'];
+  /** What is done with a state: restored, or taken from a file. */
+  words?: RestoreWords;
 }
 
+export interface RestoreWords {
+  readonly verb: string;
+  readonly done: string;
+}
+
+const RESTORE: RestoreWords = { verb: 'Restore', done: 'restored' };
+
 /** How the pairs fare on both sides, and the ways to go back. */
-export function RestoreBar({ name, afterName, then, now, parts, restoring, passing }: RestoreBarProps) {
+export function RestoreBar({
+  name,
+  afterName,
+  then,
+  now,
+  parts,
+  restoring,
+  passing,
+  words = RESTORE,
+}: RestoreBarProps) {
   const [refused, setRefused] = useState<string | null>(null);
   const { chosen, alsoNeeded } = restoring;
   const all = parts.length > 0 && parts.every((part) => chosen.has(portionKey(part)));
@@ -40,12 +58,16 @@ export function RestoreBar({ name, afterName, then, now, parts, restoring, passi
       <Button
         small
         disabled={!chosen.size}
-        onClick={() => restore(restoring.restoreChosen, `The chosen parts of ${name} are restored`)}
+        onClick={() => restore(restoring.restoreChosen, `The chosen parts of ${name} are ${words.done}`)}
       >
-        Restore {chosen.size ? `the ${chosen.size} chosen` : 'what is chosen'}
+        {words.verb} {chosen.size ? `the ${chosen.size} chosen` : 'what is chosen'}
       </Button>
-      <Button small look="primary" onClick={() => restore(restoring.restoreWhole, `${name} is restored`)}>
-        Restore all of it
+      <Button
+        small
+        look="primary"
+        onClick={() => restore(restoring.restoreWhole, `${name} is ${words.done}`)}
+      >
+        {words.verb} all of it
       </Button>
       {alsoNeeded.length > 0 && then && (
         <p role="status" className="w-full text-sm text-look">

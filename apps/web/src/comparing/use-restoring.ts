@@ -19,8 +19,8 @@ export interface Restoring {
   readonly restoreWhole: () => string | null;
 }
 
-/** Restores an earlier state of the open project, `then`, whole or in chosen parts, as one edit with one undo. */
-export function useRestoring(then: ProjectDocument | null, name: string): Restoring {
+/** Makes the open project another state of it, `then`, an earlier one or one from a file: whole or in chosen parts, as one edit with one undo. */
+export function useRestoring(then: ProjectDocument | null, name: string, verb = 'restore'): Restoring {
   const now = useAppSelector((state) => selectProject(state).document);
   const { tryEdit } = useEditing();
   const [chosen, setChosen] = useState<ReadonlyMap<string, Portion>>(new Map());
@@ -52,7 +52,7 @@ export function useRestoring(then: ProjectDocument | null, name: string): Restor
     toggle,
     alsoNeeded,
     restoreChosen: () =>
-      then && make(restoredIn(now, then, [...chosen.values(), ...alsoNeeded]), `restore parts of ${name}`),
-    restoreWhole: () => then && make(then, `restore ${name}`),
+      then && make(restoredIn(now, then, [...chosen.values(), ...alsoNeeded]), `${verb} parts of ${name}`),
+    restoreWhole: () => then && make(then, `${verb} ${name}`),
   };
 }
