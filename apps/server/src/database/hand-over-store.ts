@@ -13,7 +13,7 @@ import { there } from './removed-projects.ts';
 import { SchemaVersionAhead } from './schema-version-ahead.ts';
 
 /** Why a hand-over was not kept. */
-export type HandOverFault = 'no project' | 'ahead';
+type HandOverFault = 'no project' | 'ahead';
 
 export interface HandOverStore {
   /** The newest first; null when the project is not there. */

@@ -20,7 +20,7 @@ interface RestoreBarProps {
   words?: RestoreWords;
 }
 
-export interface RestoreWords {
+interface RestoreWords {
   readonly verb: string;
   readonly done: string;
 }

@@ -21,7 +21,7 @@ export interface CssNames {
 }
 
 /** The families whose base a role or a stop points to. */
-export function linkedBases({ roles, gradients }: ProjectDocument): Set<string> {
+function linkedBases({ roles, gradients }: ProjectDocument): Set<string> {
   const links = [
     ...roles.flatMap((role) => Object.values(role.links)),
     ...gradients.flatMap((gradient) => stopsOf(gradient).map(({ color }) => color)),

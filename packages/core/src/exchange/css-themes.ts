@@ -3,7 +3,7 @@ import type { ResolvedTheme, System } from '../system/resolve.ts';
 import type { CssNames } from './css-names.ts';
 
 /** How a page gets its theme. */
-export type ThemeChoice = 'attribute' | 'class' | 'scheme' | 'both' | 'function';
+type ThemeChoice = 'attribute' | 'class' | 'scheme' | 'both' | 'function';
 
 export interface ThemeStyle {
   readonly themes: ThemeChoice;
@@ -14,7 +14,7 @@ export interface ThemeStyle {
 }
 
 /** A rule that sets a theme. */
-export interface ThemeRule {
+interface ThemeRule {
   readonly theme: ResolvedTheme;
   readonly heading: string;
   readonly selectors: readonly string[];

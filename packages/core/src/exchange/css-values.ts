@@ -21,7 +21,7 @@ export interface ValueStyle {
 const percent = (n: number) => `${Math.round(n * 1e4) / 1e4}%`;
 
 /** What a link to something is written as; its opacity by mixing with nothing. */
-export function linkValue(link: Link, names: CssNames): string {
+function linkValue(link: Link, names: CssNames): string {
   const target =
     link.to === 'shade'
       ? `var(${names.shade(link.family, link.shade)})`

@@ -10,10 +10,10 @@ import { mixedGradient } from './css-values.ts';
 import { csvField } from './csv-field.ts';
 import { notationsOf } from './notations-of.ts';
 
-export const SEPARATORS = { comma: ',', semicolon: ';', tab: '\t' } as const;
+const SEPARATORS = { comma: ',', semicolon: ';', tab: '\t' } as const;
 
 /** The columns, in order; those of the notations come last. */
-export const COLUMNS = [
+const COLUMNS = [
   'kind',
   'theme',
   'name',
@@ -30,8 +30,8 @@ export const COLUMNS = [
   'linked gradient',
   ...NOTATIONS.map(({ id }) => id),
 ] as const;
-export type Column = (typeof COLUMNS)[number] | string;
-export type CsvRow = Readonly<Partial<Record<Column, string | number>>>;
+type Column = (typeof COLUMNS)[number] | string;
+type CsvRow = Readonly<Partial<Record<Column, string | number>>>;
 
 /** What a link points to, by names. */
 function target(system: System, link: RoleLink): CsvRow {

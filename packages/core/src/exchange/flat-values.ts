@@ -8,7 +8,7 @@ import { type Code, codeOf } from './codes.ts';
 import { type GradientChoice, gradientValue } from './css-values.ts';
 
 /** What a role comes to in a theme, as plain CSS without links; null where it comes to nothing. */
-export function roleValueOf(
+function roleValueOf(
   theme: ResolvedTheme,
   { color, gradient }: Pick<ResolvedRole, 'color' | 'gradient'>,
   code: Code,
@@ -20,11 +20,7 @@ export function roleValueOf(
 }
 
 /** A gradient as plain CSS without links; in plain stops where the choice says so. */
-export function flatGradient(
-  resolved: ResolvedGradient,
-  code: Code,
-  gradients: GradientChoice,
-): string | null {
+function flatGradient(resolved: ResolvedGradient, code: Code, gradients: GradientChoice): string | null {
   if (!gradientCss(resolved)) return null;
   const style = { links: null, code };
   return gradientValue(resolved, gradients === 'fallback' ? 'mixed' : gradients, style)?.value ?? null;

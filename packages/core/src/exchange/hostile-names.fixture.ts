@@ -68,7 +68,7 @@ const PARTS = [
 ] as const;
 
 /** Each name by itself, and each before and behind a plain word: about 300, for every place that has a name. */
-export const HOSTILE_NAMES: readonly string[] = PARTS.flatMap((part) => [
+const HOSTILE_NAMES: readonly string[] = PARTS.flatMap((part) => [
   part,
   `x ${part}`,
   `${part} x`,

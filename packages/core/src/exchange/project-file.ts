@@ -6,14 +6,14 @@ import { migrateDocument } from '../document/versions/versions.ts';
 import { zipped } from './zipped.ts';
 
 /** A state of a project that was given a name. */
-export interface FiledCheckpoint {
+interface FiledCheckpoint {
   readonly name: string;
   /** When it was saved, ISO 8601. */
   readonly at: string;
   readonly document: ProjectDocument;
 }
 
-export interface FiledPicture {
+interface FiledPicture {
   /** SHA-256 of the bytes, hex; pictures of documents name it. */
   readonly content: string;
   readonly bytes: Uint8Array;

@@ -2,7 +2,7 @@ import type { ProjectDocument } from '../document/document.ts';
 import { uniqueNames } from './css-names.ts';
 
 /** What may be no part of a token's name (Design Tokens Format Module 2025.10, §5.1): a dot, braces, a dollar sign first. */
-export const tokenName = (text: string): string => text.replace(/[.{}]/g, '-').replace(/^\$/, '-') || '-';
+const tokenName = (text: string): string => text.replace(/[.{}]/g, '-').replace(/^\$/, '-') || '-';
 
 /** Where everything of a document stands among tokens: the names of its groups and its own. */
 export interface TokenPaths {

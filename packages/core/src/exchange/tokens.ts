@@ -20,7 +20,7 @@ import {
 import { reference, type TokenPaths, tokenPaths } from './tokens-names.ts';
 
 /** The version of the format and its resolver module that is written. */
-export const FORMAT_VERSION = '2025.10';
+const FORMAT_VERSION = '2025.10';
 
 type Json = JsonObject[string];
 
@@ -51,7 +51,7 @@ class Group {
 const channel = (v: number) => Math.round((v / 255) * 1e5) / 1e5;
 
 /** A colour in the format's object form (Color Module §4), with its hex code. */
-export function colorToken(color: Painted): JsonObject {
+function colorToken(color: Painted): JsonObject {
   const { r, g, b, alpha } = color;
   return {
     colorSpace: 'srgb',

@@ -184,7 +184,7 @@ export const inBits = ({ r, g, b, alpha }: Rgba): Rgba => ({
 });
 
 /** Whether a gradient is a row of stops mixed straight in sRGB already. */
-export const isPlain = ({ space, stops }: CssGradient): boolean =>
+const isPlain = ({ space, stops }: CssGradient): boolean =>
   space === 'srgb' && stops.every(({ kind }) => kind === 'stop');
 
 /**

@@ -54,7 +54,9 @@ const movedBases = ({ families }: System): string[] =>
     };
     const { base: own, growth, handSet } = spelledFamily(scale, family.name);
     const read = resolveFamily({ ...family, base: own, follows: null, growth, handSet });
+    // A base behind a shade that was set by hand is another colour, which no shade tells.
     const isSame =
+      base.color.css === shades.find(({ label }) => label === base.label)?.css &&
       read.base.label === base.label &&
       shades.every(({ label, css }, i) => read.shades[i]?.label === label && read.shades[i]?.css === css);
     return isSame ? [] : [family.name];

@@ -30,7 +30,7 @@ export type NamedLink =
 export type NamedRoleLink = NamedLink | { readonly to: 'gradient'; readonly gradient: string };
 
 /** The recipe of a family, with what it goes by under its name. */
-export interface NamedRecipe {
+interface NamedRecipe {
   readonly base: string;
   readonly growth: unknown;
   readonly follows: unknown;

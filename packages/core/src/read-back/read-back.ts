@@ -41,7 +41,7 @@ const HOLDS: Readonly<Record<BackKind, Holds>> = {
 };
 
 /** What a file is, by how it begins. */
-export function kindOf(text: string): BackKind {
+function kindOf(text: string): BackKind {
   const start = text
     .replace(/^\ufeff/, '')
     .trimStart()

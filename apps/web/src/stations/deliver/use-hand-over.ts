@@ -14,7 +14,7 @@ export type HandedState =
   | { readonly as: 'kept' | 'keeping'; readonly file: string }
   | { readonly as: 'not kept'; readonly file: string; readonly reason: string };
 
-export interface HandOverFile {
+interface HandOverFile {
   readonly file: string;
   readonly content: Written;
   readonly mediaType: string;

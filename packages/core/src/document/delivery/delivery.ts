@@ -31,7 +31,7 @@ export interface Delivery {
   readonly copied: CopiedAs;
 }
 
-export const USUAL_PACK: readonly FormId[] = ['css', 'tokens', 'page'];
+const USUAL_PACK: readonly FormId[] = ['css', 'tokens', 'page'];
 
 export const USUAL_DELIVERY: Delivery = {
   leftOut: { family: [], role: [], theme: [], gradient: [] },

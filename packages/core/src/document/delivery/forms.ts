@@ -47,7 +47,7 @@ const theme = (name: string, none: string) => ({ as: 'theme', name, usual: null,
 /** The notations that code is written in. */
 const CODES = { hex: 'hex', rgb: 'rgb()', hsl: 'hsl()', oklch: 'oklch()' } as const;
 /** All that can stand beside a swatch. */
-export const LABEL_CODES = {
+const LABEL_CODES = {
   hex: 'hex',
   srgb: 'rgb',
   hsl: 'hsl',
@@ -77,7 +77,7 @@ const swatchChoices = {
   code: one('Codes', LABEL_CODES, 'hex'),
 } as const;
 
-export const FORMS = {
+const FORMS = {
   css: {
     roles: one('Roles', { linked: 'linked by var()', resolved: 'as colours' }, 'linked'),
     themes: one(

@@ -23,7 +23,7 @@ export interface ChangedValue {
 }
 
 /** A pair whose ratio is another than it was, as it is shown. */
-export interface ChangedRatio {
+interface ChangedRatio {
   readonly pair: string;
   readonly theme: string;
   readonly was: string;
@@ -34,13 +34,13 @@ export interface ChangedRatio {
 }
 
 /** A name that is written otherwise now: a custom property, or the name of a theme as an attribute has it. */
-export interface RenamedName {
+interface RenamedName {
   readonly kind: 'property' | 'theme';
   readonly from: string;
   readonly to: string;
 }
 
-export interface RemovedName {
+interface RemovedName {
   readonly property: string;
   readonly name: string;
   /** The property to put instead; null where nothing offers itself. */

@@ -55,7 +55,7 @@ export interface ShownTheme {
   readonly resolved: ResolvedTheme;
 }
 
-export interface ShownGradient {
+interface ShownGradient {
   readonly id: string;
   readonly name: string;
   readonly css: string;
@@ -63,7 +63,7 @@ export interface ShownGradient {
   readonly same: boolean;
 }
 
-export interface ShownNote {
+interface ShownNote {
   readonly on: string;
   readonly text: string;
   readonly by: string;

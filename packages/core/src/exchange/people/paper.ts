@@ -5,7 +5,7 @@ import { fittedText } from './letters.ts';
 
 /** Points around what is written on a page. */
 export const MARGIN = 48;
-export const INK: Rgba = { r: 22, g: 22, b: 22, alpha: 1 };
+const INK: Rgba = { r: 22, g: 22, b: 22, alpha: 1 };
 export const WHITE: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
 const EDGE: Rgba = { r: 128, g: 128, b: 128, alpha: 1 };
 /** Slices that a gradient is drawn in. */

@@ -11,7 +11,7 @@ import { isLightOver } from './client-view.ts';
 import { type FontFiles, type Letters, lettersOf } from './letters.ts';
 
 /** A swatch on a sheet: a box with its colour and what stands in it, px from the top left corner. */
-export interface Swatch {
+interface Swatch {
   /** Its name as an identifier, once on the sheet: `deepwater-700`. */
   readonly id: string;
   /** What it is called, with its code: "Deepwater 700, #0b5f6b". */

@@ -47,7 +47,7 @@ function finding(
 }
 
 /** Families that no role, stop, drawing, growth or other family goes by. */
-export function unusedFamilies(doc: ProjectDocument): ProjectDocument['families'] {
+function unusedFamilies(doc: ProjectDocument): ProjectDocument['families'] {
   const used = new Set<string>();
   const note = (link: { readonly to: string; readonly family?: string }) => {
     if (link.family !== undefined) used.add(link.family);
