@@ -26,45 +26,68 @@ export class Canvas {
     for (let v = y; v < y + height; v++) this.pixels.set(row, (v * this.width + x) * 4);
   }
 
-  /**
-   * Fills closed contours (x and y in turn, px), each pixel by the area of it that they cover: signed areas are added up
-   * along the rows, so that what turns the other way is a hole.
-   */
-  fill(contours: readonly ArrayLike<number>[], [r, g, b]: readonly [number, number, number]): void {
-    let [left, top, right, bottom] = [this.width, this.height, 0, 0];
-    for (const points of contours)
-      for (let i = 0; i < points.length; i += 2) {
-        left = Math.min(left, Math.floor(points[i]!));
-        right = Math.max(right, Math.ceil(points[i]!));
-        top = Math.min(top, Math.floor(points[i + 1]!));
-        bottom = Math.max(bottom, Math.ceil(points[i + 1]!));
-      }
-    left = Math.max(0, left);
-    top = Math.max(0, top);
-    right = Math.min(this.width, right);
-    bottom = Math.min(this.height, bottom);
-    if (right <= left || bottom <= top) return;
-    const [w, h] = [right - left + 1, bottom - top];
-    const area = new Float32Array(w * h + 2);
-    for (const points of contours)
-      for (let i = 0; i < points.length; i += 2) {
-        const j = (i + 2) % points.length;
-        line(area, w, h, points[i]! - left, points[i + 1]! - top, points[j]! - left, points[j + 1]! - top);
-      }
-    for (let y = 0; y < h; y++) {
-      let covered = 0;
-      for (let x = 0; x < w - 1; x++) {
-        covered += area[y * w + x]!;
-        const share = Math.min(1, Math.abs(covered));
-        if (share < 1 / 512) continue;
-        const at = ((top + y) * this.width + left + x) * 4;
-        const { pixels } = this;
+  /** Lays a mask on a place of whole px, in a colour. */
+  stamp(
+    { left, top, width, height, covered }: Mask,
+    x: number,
+    y: number,
+    [r, g, b]: readonly [number, number, number],
+  ) {
+    const { pixels } = this;
+    for (let v = 0; v < height; v++) {
+      const row = y + top + v;
+      if (row < 0 || row >= this.height) continue;
+      for (let u = 0; u < width; u++) {
+        const share = covered[v * width + u]! / 255;
+        const column = x + left + u;
+        if (!share || column < 0 || column >= this.width) continue;
+        const at = (row * this.width + column) * 4;
         pixels[at] = pixels[at]! + (r - pixels[at]!) * share;
         pixels[at + 1] = pixels[at + 1]! + (g - pixels[at + 1]!) * share;
         pixels[at + 2] = pixels[at + 2]! + (b - pixels[at + 2]!) * share;
       }
     }
   }
+}
+
+/** How much of each px a shape covers, 0–255, with its left top corner from where the shape is drawn at. */
+export interface Mask {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+  readonly covered: Uint8Array;
+}
+
+/**
+ * The mask of closed contours (x and y in turn, px): each pixel by the area of it that they cover. Signed areas are added up
+ * along the rows, so that what turns the other way is a hole.
+ */
+export function maskOf(contours: readonly ArrayLike<number>[]): Mask {
+  let [left, top, right, bottom] = [0, 0, 0, 0];
+  for (const points of contours)
+    for (let i = 0; i < points.length; i += 2) {
+      left = Math.min(left, Math.floor(points[i]!));
+      right = Math.max(right, Math.ceil(points[i]!));
+      top = Math.min(top, Math.floor(points[i + 1]!));
+      bottom = Math.max(bottom, Math.ceil(points[i + 1]!));
+    }
+  const [w, h] = [right - left + 1, bottom - top + 1];
+  const area = new Float32Array(w * h + 2);
+  for (const points of contours)
+    for (let i = 0; i < points.length; i += 2) {
+      const j = (i + 2) % points.length;
+      line(area, w, h, points[i]! - left, points[i + 1]! - top, points[j]! - left, points[j + 1]! - top);
+    }
+  const covered = new Uint8Array(w * h);
+  for (let y = 0; y < h; y++) {
+    let sum = 0;
+    for (let x = 0; x < w; x++) {
+      sum += area[y * w + x]!;
+      covered[y * w + x] = Math.round(Math.min(1, Math.abs(sum)) * 255);
+    }
+  }
+  return { left, top, width: w, height: h, covered };
 }
 
 /** Adds the signed area to the right of an edge, pixel by pixel. */

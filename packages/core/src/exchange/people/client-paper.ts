@@ -11,6 +11,9 @@ import { isLightOver } from './client-view.ts';
 import type { FontFiles } from './letters.ts';
 import { MARGIN, Paper, WHITE } from './paper.ts';
 
+/** Slices that a gradient is drawn in; fewer where there are hundreds, of which each would be looked at for a second. */
+const [SLICES, FEW_SLICES] = [160, 48];
+const MANY_STRIPS = 300;
 /** Points. */
 const PAPER = { a4: [595.28, 841.89], letter: [612, 792] } as const;
 const QUIET = { r: 84, g: 84, b: 84, alpha: 1 };
@@ -84,7 +87,7 @@ function drawGradient(
   if (!painted) return;
   const placed = placeStops({ ...painted, repeating: false });
   const span = placed.last - placed.first || 1;
-  paper.strip(x, y, width, height, (t) => {
+  paper.strip(x, y, width, height, paper.slices, (t) => {
     const along = paintedOver(colorAtPlace(placed, placed.first + t * span), WHITE);
     const color = { ...along, alpha: 1 };
     return veil ? paintedOver(veil, color) : color;
@@ -249,6 +252,11 @@ export async function writeClientPaper(
   pdf.setCreationDate(new Date(at));
   pdf.setModificationDate(new Date(at));
   const paper = new Paper(pdf, regular, bold, PAPER[size]);
+  const strips = view.themes.reduce(
+    (sum, theme) => sum + theme.gradients.filter(({ same }) => !same).length,
+    0,
+  );
+  paper.slices = strips > MANY_STRIPS ? FEW_SLICES : SLICES;
   paper.y -= 20;
   paper.text(view.project, MARGIN, paper.y, { size: 26, bold: true });
   paper.y -= 20;

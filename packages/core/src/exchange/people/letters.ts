@@ -37,12 +37,17 @@ export interface Letters {
   readonly width: (text: string, size: number) => number;
   /** As much of a text as a width holds, with an ellipsis where something is left out. */
   readonly fitted: (text: string, size: number, width: number) => string;
-  /** The outlines of a text from a place on its base line, px with y down: straight pieces, each contour closed. */
-  readonly outlines: (text: string, size: number, x: number, y: number) => Float64Array[];
+  /** The glyphs of a text, with their places from its beginning on the base line, in parts of the size, y down. */
+  readonly glyphs: (
+    text: string,
+  ) => readonly { readonly id: number; readonly x: number; readonly y: number }[];
+  /** The outline of a glyph in parts of the size, y down: straight pieces, each contour closed. */
+  readonly outline: (id: number) => readonly Float64Array[];
 }
 
 /** Scripts whose letters stand beside each other as they are: Latin, Greek, Cyrillic, and what is between them. */
-const PLAIN = /^[\u0020-\u024f\u0370-\u0482\u048a-\u04ff\u1e00-\u1fff\u2010-\u2027\u2030-\u205e]*$/u;
+export const STAND_ALONE =
+  /^[\u0020-\u024f\u0370-\u0482\u048a-\u04ff\u1e00-\u1fff\u2010-\u2027\u2030-\u205e]*$/u;
 
 /** A glyph where it stands on its line, in units of the font. */
 interface Placed {
@@ -104,7 +109,7 @@ export function lettersOf(file: Uint8Array): Letters {
   const placedGlyphs = (text: string): { glyphs: Placed[]; advance: number } => {
     let advance = 0;
     const glyphs: Placed[] = [];
-    if (PLAIN.test(text))
+    if (STAND_ALONE.test(text))
       for (const glyph of font.glyphsForString(text)) {
         glyphs.push({ glyph, x: advance, y: 0 });
         advance += glyph.advanceWidth;
@@ -132,14 +137,13 @@ export function lettersOf(file: Uint8Array): Letters {
   return {
     width,
     fitted: (text, size, most) => fittedText(text, most, (part) => width(part, size)),
-    outlines(text, size, x, y) {
-      const scale = size / font.unitsPerEm;
-      return placedGlyphs(text).glyphs.flatMap((placed) =>
-        contours(placed.glyph).map((points) =>
-          points.map((v, i) => (i % 2 ? y - (v + placed.y) * scale : x + (v + placed.x) * scale)),
-        ),
-      );
-    },
+    glyphs: (text) =>
+      placedGlyphs(text).glyphs.map(({ glyph, x, y }) => {
+        contours(glyph);
+        return { id: glyph.id, x: x / font.unitsPerEm, y: -y / font.unitsPerEm };
+      }),
+    outline: (id) =>
+      (drawn.get(id) ?? []).map((points) => points.map((v, i) => (i % 2 ? -v : v) / font.unitsPerEm)),
   };
 }
 

@@ -1,15 +1,13 @@
 import { zlibSync } from 'fflate';
 import { type PDFDocument, type PDFFont, PDFName, type PDFPage } from 'pdf-lib';
 import type { Rgba } from '../../contrast/ratio.ts';
-import { fittedText } from './letters.ts';
+import { fittedText, STAND_ALONE } from './letters.ts';
 
 /** Points around what is written on a page. */
 export const MARGIN = 48;
 const INK: Rgba = { r: 22, g: 22, b: 22, alpha: 1 };
 export const WHITE: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
 const EDGE: Rgba = { r: 128, g: 128, b: 128, alpha: 1 };
-/** Slices that a gradient is drawn in. */
-const SLICES = 160;
 
 export interface TextStyle {
   readonly size?: number;
@@ -45,8 +43,16 @@ class Face {
       .join('');
   }
 
-  /** Width of a text at a size of one point. */
+  /**
+   * Width of a text at a size of one point. Letters that stand beside each other as they are have their own widths each:
+   * a PDF moves by those, and texts that are cut are measured many times.
+   */
   width(text: string): number {
+    if (text.length > 1 && STAND_ALONE.test(text)) {
+      let sum = 0;
+      for (const sign of text) sum += this.width(sign);
+      return sum;
+    }
     let width = this.widths.get(text);
     if (width === undefined) {
       width = this.font.widthOfTextAtSize(text, 1);
@@ -65,10 +71,15 @@ class Face {
     return shown;
   }
 
+  /** A text as the numbers of its glyphs, in hex between angle brackets. */
   encode(text: string): string {
+    return `<${STAND_ALONE.test(text) ? [...text].map((sign) => this.glyphs(sign)).join('') : this.glyphs(text)}>`;
+  }
+
+  private glyphs(text: string): string {
     let hex = this.encoded.get(text);
     if (hex === undefined) {
-      hex = this.font.encodeText(text).toString();
+      hex = this.font.encodeText(text).asString();
       this.encoded.set(text, hex);
     }
     return hex;
@@ -90,6 +101,8 @@ export class Paper {
   private readonly bold: Face;
   private ground: Rgba = WHITE;
   private drawn: string[] = [];
+  /** Slices that gradients are drawn in. */
+  slices = 160;
 
   constructor(pdf: PDFDocument, regular: PDFFont, bold: PDFFont, [width, height]: readonly [number, number]) {
     this.pdf = pdf;
@@ -115,7 +128,7 @@ export class Paper {
   /** Gives the page what was drawn on it. */
   finish(): void {
     const { context } = this.pdf;
-    const content = zlibSync(new TextEncoder().encode(this.drawn.join('\n')), { level: 3 });
+    const content = zlibSync(new TextEncoder().encode(this.drawn.join('\n')), { level: 1 });
     const stream = context.stream(content, { Filter: 'FlateDecode' });
     this.page.node.addContentStream(context.register(stream));
     this.drawn = [];
@@ -188,12 +201,19 @@ export class Paper {
   }
 
   /** Opaque colours along a box from left to right, in slices. */
-  strip(x: number, y: number, width: number, height: number, colorAt: (t: number) => Rgba): void {
-    const slice = width / SLICES;
-    for (let i = 0; i < SLICES; i++) {
+  strip(
+    x: number,
+    y: number,
+    width: number,
+    height: number,
+    slices: number,
+    colorAt: (t: number) => Rgba,
+  ): void {
+    const slice = width / slices;
+    for (let i = 0; i < slices; i++) {
       // Each reaches under the next, so that no seam is seen between two.
       const reach = Math.min(width - i * slice, slice * 1.5);
-      this.rect(x + i * slice, y, reach, height, colorAt((i + 0.5) / SLICES));
+      this.rect(x + i * slice, y, reach, height, colorAt((i + 0.5) / slices));
     }
   }
 }

@@ -1,13 +1,54 @@
-import { Canvas } from './canvas.ts';
+import { Canvas, type Mask, maskOf } from './canvas.ts';
+import type { Letters } from './letters.ts';
 import type { SheetFonts, SheetLine, SwatchSheet } from './swatches.ts';
 
 /** Pixels that a picture of a sheet has at most; what would have more is drawn smaller. */
-const MOST_PIXELS = 24_000_000;
+const MOST_PIXELS = 7_000_000;
 /** px of a side, which every reader of pictures takes. */
 const LONGEST_SIDE = 16_000;
+/** Places within a px at which a letter is drawn. */
+const FRACTIONS = 4;
 
 const DARK = [17, 17, 17] as const;
 const LIGHT = [255, 255, 255] as const;
+
+/** Letters of a size as masks, each made once for each place within a px. */
+class Stamps {
+  private readonly letters: Letters;
+  private readonly size: number;
+  private readonly masks = new Map<number, Mask>();
+
+  constructor(letters: Letters, size: number) {
+    this.letters = letters;
+    this.size = size;
+  }
+
+  write(canvas: Canvas, text: string, x: number, y: number, color: readonly [number, number, number]): void {
+    for (const glyph of this.letters.glyphs(text)) {
+      const at = Math.round((x + glyph.x * this.size) * FRACTIONS) / FRACTIONS;
+      const column = Math.floor(at);
+      canvas.stamp(
+        this.mask(glyph.id, (at - column) * FRACTIONS),
+        column,
+        Math.round(y + glyph.y * this.size),
+        color,
+      );
+    }
+  }
+
+  private mask(id: number, fraction: number): Mask {
+    const key = id * FRACTIONS + fraction;
+    let mask = this.masks.get(key);
+    if (!mask) {
+      const shift = fraction / FRACTIONS;
+      mask = maskOf(
+        this.letters.outline(id).map((points) => points.map((v, i) => v * this.size + (i % 2 ? 0 : shift))),
+      );
+      this.masks.set(key, mask);
+    }
+    return mask;
+  }
+}
 
 /** A sheet of swatches as pixels. */
 export function drawSwatches(sheet: SwatchSheet, fonts: SheetFonts): Canvas {
@@ -18,11 +59,16 @@ export function drawSwatches(sheet: SwatchSheet, fonts: SheetFonts): Canvas {
   );
   const px = (v: number) => Math.round(v * scale);
   const canvas = new Canvas(px(sheet.width), px(sheet.height));
-  const write = ({ text, x, y, size, isBold, isDark }: SheetLine) =>
-    canvas.fill(
-      (isBold ? fonts.bold : fonts.regular).outlines(text, size * scale, x * scale, y * scale),
-      isDark ? DARK : LIGHT,
-    );
+  const stamps = new Map<string, Stamps>();
+  const write = ({ text, x, y, size, isBold, isDark }: SheetLine) => {
+    const key = `${size} ${isBold}`;
+    let own = stamps.get(key);
+    if (!own) {
+      own = new Stamps(isBold ? fonts.bold : fonts.regular, size * scale);
+      stamps.set(key, own);
+    }
+    own.write(canvas, text, x * scale, y * scale, isDark ? DARK : LIGHT);
+  };
   for (const { x, y, width, height, color } of sheet.swatches) {
     const own = [color.r, color.g, color.b] as const;
     const edge = [color.r, color.g, color.b].map((v) => v * 0.65 + 128 * 0.35) as [number, number, number];

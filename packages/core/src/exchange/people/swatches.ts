@@ -46,8 +46,14 @@ export interface SwatchSheet {
   readonly swatches: readonly Swatch[];
 }
 
-/** px of a sheet: to be read across a table when it is printed or shown as wide as a screen. */
-const WIDTH = 1600;
+/** px of a sheet's width: to be read across a table when it is printed or shown as wide as a screen; wider for very many. */
+const [WIDTH, WIDEST] = [1600, 12_000];
+/** px that a swatch takes about, with what stands around it. */
+const ABOUT = 160 * 140;
+/** px that a name is given at most, where others are shorter. */
+const WIDEST_NAME = 420;
+/** How much higher than wide a sheet gets before it grows wider. */
+const HIGHEST = 1.5;
 const MARGIN = 56;
 const TITLE = 52;
 const HEADING = 34;
@@ -109,15 +115,18 @@ export function swatchSheet(
   fonts: SheetFonts,
 ): SwatchSheet {
   const { write } = NOTATIONS.find(({ id }) => id === code)!;
-  const title = fonts.bold.fitted(system.document.name, TITLE, WIDTH - 2 * MARGIN);
+  const sections = sectionsOf(system, of);
+  const count = sections.reduce((sum, { colors }) => sum + colors.length, 0);
+  const wide = Math.min(WIDEST, Math.max(WIDTH, Math.round(Math.sqrt((count * ABOUT) / HIGHEST))));
+  const title = fonts.bold.fitted(system.document.name, TITLE, wide - 2 * MARGIN);
   const headings: SheetLine[] = [
     { text: title, x: MARGIN, y: MARGIN + TITLE * 0.8, size: TITLE, isBold: true, isDark: true },
   ];
   const swatches: Swatch[] = [];
   const unique = uniqueNames();
   let y = MARGIN + TITLE + 24;
-  const room = WIDTH - 2 * MARGIN;
-  for (const { title: section, colors } of sectionsOf(system, of)) {
+  const room = wide - 2 * MARGIN;
+  for (const { title: section, colors } of sections) {
     headings.push({
       text: fonts.bold.fitted(section, HEADING, room),
       x: MARGIN,
@@ -131,7 +140,7 @@ export function swatchSheet(
     const widest = Math.max(
       ...texts.map(({ name, code: written }) =>
         Math.max(
-          labels === 'codes' ? 0 : Math.min(fonts.bold.width(name, LABEL), room / 3),
+          labels === 'codes' ? 0 : Math.min(fonts.bold.width(name, LABEL), room / 3, WIDEST_NAME),
           labels === 'names' ? 0 : fonts.regular.width(written, LABEL),
         ),
       ),
@@ -175,7 +184,7 @@ export function swatchSheet(
   }
   return {
     title: system.document.name,
-    width: WIDTH,
+    width: wide,
     height: Math.ceil(y + MARGIN - 28),
     headings,
     swatches,
