@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
 import { openBench } from './bench/in-browser.ts';
-import { onServer, paste, SKERRY, send } from './support/test.ts';
+import { onServer, paste, post, SKERRY, send } from './support/test.ts';
 
 // npm run screenshots [-- name]: takes the pictures in docs/screenshots anew, each in the state that it is to show.
 const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
@@ -29,6 +29,9 @@ const OLD_SHEET = `/* old site, 2014 */
 [data-theme="night"] { --page-ground: #061215; --text-main: #e6f3f4; --text-quiet: #7fb4bd; }
 .bar { background: #0b5f6b; color: #fffdf8 } .sun { color: #e8a33d } .sand { background: #d8c7a0 }
 .rust { color: #a83a1c } .peach { background: #f7cdb9 } .amber { border-color: #b9791c }`;
+
+/** What makes the project again what it was before the last view. */
+const back: object[] = [];
 
 /** How the views come to be what they show: from a project as the demo has it, one after the other. */
 const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
@@ -92,7 +95,30 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
   },
   'stage-drawing': () => station('stage', 'own-ferry'),
   deliver: () => station('deliver'),
+  'deliver-changes': async () => {
+    const { revision, document } = await onServer(stack, SKERRY);
+    const { leftOut, choices } = document.delivery;
+    await post(stack, `/projects/${SKERRY}/hand-overs`, {
+      revision,
+      forms: ['css'],
+      choices,
+      leftOut,
+      file: 'skerry-line.css',
+    });
+    const buoy = document.families.find(({ id }: { id: string }) => id === 'buoy').base;
+    await send(stack, SKERRY, [
+      { type: 'setBase', family: 'buoy', color: '#b8452a' },
+      { type: 'renameRole', role: 'text-quiet', group: ['text'], name: 'soft' },
+    ]);
+    await station('deliver', 'hand-overs');
+    await page.getByRole('heading', { name: /^Values/ }).waitFor();
+    back.push(
+      { type: 'setBase', family: 'buoy', color: buoy },
+      { type: 'renameRole', role: 'text-quiet', group: ['text'], name: 'quiet' },
+    );
+  },
   checkpoints: async () => {
+    await send(stack, SKERRY, back.splice(0));
     await save('As handed over');
     await send(stack, SKERRY, [{ type: 'setBase', family: 'deepwater', color: '#6b2147' }]);
     await save('Plum, for the client');
