@@ -93,7 +93,6 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await page.locator('[data-stage-theme=day]').getByText('Delayed to 10:05').click();
     await page.getByRole('dialog', { name: 'What paints it' }).waitFor();
   },
-  'stage-drawing': () => station('stage', 'own-ferry'),
   deliver: () => station('deliver'),
   'deliver-changes': async () => {
     const { revision, document } = await onServer(stack, SKERRY);
