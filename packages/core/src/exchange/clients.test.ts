@@ -5,10 +5,12 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { defineConfig, parse as parseTokens } from '@terrazzo/parser';
 import Ajv from 'ajv';
+import { unzipSync } from 'fflate';
 import { Features, transform } from 'lightningcss';
 import Papa from 'papaparse';
 import postcss from 'postcss';
 import { compileString } from 'sass';
+import { SaxesParser } from 'saxes';
 import { compile } from 'tailwindcss';
 import { beforeAll, describe, expect, it, test } from 'vitest';
 import { SKERRY_LINE } from '../demo/skerry-line.ts';
@@ -20,6 +22,7 @@ import { resolveSystem } from '../system/resolve.ts';
 import { fileFormat } from './file-formats.ts';
 import { HOSTILE } from './hostile-names.fixture.ts';
 import { TOKENS_SCHEMA } from './tokens-schema.fixture.ts';
+import { zipped } from './zipped.ts';
 
 /** The demo, with a theme, a gradient role, a retired role and a note more, so that every part of a form is met. */
 const FULL: ProjectDocument = {
@@ -277,6 +280,68 @@ describe('the hostile project', () => {
     expect(documentSchema.validate(HOSTILE).error).toBeUndefined();
     const { families, roles, gradients, themes } = HOSTILE;
     expect(families.length + roles.length + gradients.length + themes.length).toBeGreaterThan(250);
+  });
+});
+
+describe('with hostile names', () => {
+  const files = ['DejaVuSans', 'DejaVuSans-Bold'].map(
+    (font) =>
+      new Uint8Array(
+        readFileSync(createRequire(import.meta.url).resolve(`dejavu-fonts-ttf/ttf/${font}.ttf`)),
+      ),
+  );
+  const handed = {
+    system: SYSTEMS.hostile,
+    choices: {},
+    at: '2026-06-14T08:15:00Z',
+    revision: 7,
+    fonts: async () => ({ regular: files[0]!, bold: files[1]! }),
+  };
+  const hostile = async (form: Exclude<FormId, 'project'>) => (await fileFormat(form).writer())(handed);
+
+  it('a page has no element of theirs, a drawing is XML with every name, a check runs', async () => {
+    const page = String(await hostile('page'));
+    expect(page).not.toMatch(/<script|<img/i);
+    const titles: string[] = [];
+    let open = false;
+    const parser = new SaxesParser();
+    parser.on('opentag', ({ name }) => {
+      open = name === 'title';
+    });
+    parser.on('text', (text) => {
+      if (open) titles.push(text);
+    });
+    parser.on('error', (error) => {
+      throw error;
+    });
+    parser.write(String(await hostile('svg'))).close();
+    for (const { name } of HOSTILE.families)
+      expect(titles.some((title) => title.startsWith(name))).toBe(true);
+    const folder = mkdtempSync(join(tmpdir(), 'mint-lamp-hostile-'));
+    writeFileSync(join(folder, 'check.mjs'), await hostile('check'));
+    writeFileSync(join(folder, 'own.css'), await hostile('css'));
+    const { status, stdout } = spawnSync('node', ['check.mjs', 'own.css'], { cwd: folder, encoding: 'utf8' });
+    rmSync(folder, { recursive: true });
+    expect([status, stdout]).toEqual([0, expect.stringContaining('0')]);
+  });
+
+  it('papers and pictures are written', async () => {
+    for (const form of ['pdf', 'png', 'jpeg', 'hex'] as const)
+      expect((await hostile(form)).length).toBeGreaterThan(2000);
+  });
+
+  it('a package has files of plain names, each once', () => {
+    const names = ['../../x.css', 'a/b\\c.css', 'CON', 'x.css', 'X.css', '..', '.hidden'];
+    const files = unzipSync(
+      zipped(
+        names.map((name) => ({ name, content: 'x' })),
+        '2026-06-14T08:15:00Z',
+      ),
+    );
+    const packed = Object.keys(files);
+    expect(packed).toHaveLength(names.length);
+    expect(new Set(packed.map((name) => name.toLowerCase())).size).toBe(names.length);
+    for (const name of packed) expect(name).toMatch(/^[^./\\][^/\\]*$/);
   });
 });
 

@@ -202,7 +202,7 @@ export const FILE_FORMATS = [
     fileName: () => 'check-contrast.mjs',
     writer: async () => {
       const { writeCheckScript } = await import('./check-script.ts');
-      return ({ system }) => writeCheckScript(system);
+      return ({ system, choices }) => writeCheckScript(system, choicesOf(choices, 'css'));
     },
   },
 ] as const satisfies readonly FileFormat[];

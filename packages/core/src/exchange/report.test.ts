@@ -7,6 +7,7 @@ import { afterAll, describe, expect, it } from 'vitest';
 import { MINT_LAMP_INTERFACE } from '../demo/interface.ts';
 import { SKERRY_LINE } from '../demo/skerry-line.ts';
 import { after } from '../document/commands/after.fixture.ts';
+import { choicesOf } from '../document/delivery/forms.ts';
 import type { ProjectDocument } from '../document/document.ts';
 import { repairAll, repairCommands } from '../edits/repairs/repair-all.ts';
 import { drain } from '../in-parts/drain.ts';
@@ -106,8 +107,8 @@ describe('what is exempt and what was declined', () => {
 describe('the check for a build', () => {
   const folder = mkdtempSync(join(tmpdir(), 'mint-lamp-check-'));
   afterAll(() => rmSync(folder, { recursive: true, force: true }));
-  const run = (doc: ProjectDocument, css = writeCss(resolveSystem(doc))) => {
-    writeFileSync(join(folder, 'check-contrast.mjs'), writeCheckScript(resolveSystem(doc)));
+  const run = (doc: ProjectDocument, css = writeCss(resolveSystem(doc)), choices = choicesOf({}, 'css')) => {
+    writeFileSync(join(folder, 'check-contrast.mjs'), writeCheckScript(resolveSystem(doc), choices));
     writeFileSync(join(folder, 'colours.css'), css);
     const { status, stdout, stderr } = spawnSync('node', ['check-contrast.mjs', 'colours.css'], {
       cwd: folder,
@@ -126,6 +127,48 @@ describe('the check for a build', () => {
     expect(run(SKERRY_LINE).told).toContain(
       'FAILS  notice.delay.text on notice.delay.ground in Day sailing: 4.27, needs 4.5 (AA body text)',
     );
+  });
+
+  it('follows how the CSS was asked for: every way to a theme, notation and prefix, minified too', () => {
+    const system = resolveSystem(SKERRY_LINE);
+    const { measured } = wholeReadout(system);
+    const failingIn = (theme: string) =>
+      measured.get(theme)!.measurements.filter(({ passes }) => !passes).length;
+    const contrast = SKERRY_LINE.themes.at(-1)!.id;
+    const ways = [
+      ['attribute', 'rgb'],
+      ['class', 'hsl'],
+      ['scheme', 'oklch'],
+      ['both', 'hex'],
+      ['function', 'hsl'],
+    ] as const;
+    for (const [themes, code] of ways) {
+      const own = { ...choicesOf({}, 'css'), themes, code, contrast, prefix: 'skerry' };
+      const choices = {
+        ...own,
+        text: code === 'hsl' ? ('small' as const) : own.text,
+        typed: code === 'hex',
+      };
+      const { told } = run(SKERRY_LINE, writeCss(system, choices), choices);
+      for (const { id, name } of SKERRY_LINE.themes)
+        expect(
+          told.split('\n').filter((line) => line.startsWith('FAILS') && line.includes(` in ${name}: `)),
+          `${themes}, ${code}, ${name}`,
+        ).toHaveLength(failingIn(id));
+      expect(told).not.toContain('no colour');
+    }
+  });
+
+  it('says which themes the CSS does not reach', () => {
+    const system = resolveSystem(SKERRY_LINE);
+    const choices = { ...choicesOf({}, 'css'), themes: 'scheme' as const };
+    const extra = after(SKERRY_LINE, {
+      type: 'addTheme',
+      theme: { id: 'fog', name: 'Fog bank' },
+      links: {},
+    });
+    expect(writeCheckScript(system, choices)).not.toContain('so not measured');
+    expect(writeCheckScript(resolveSystem(extra), choices)).toContain('and so not measured: Fog bank.');
   });
 
   it('measures under veils, asks nothing of what is exempt, and says what it leaves to the report', () => {

@@ -59,6 +59,18 @@ describe('before handing over', () => {
       [{ type: 'setLink', role: 'text-main', theme: 'day', link: { to: 'color', color: '#07191f' } }],
       ['alike', 1, []],
     ],
+    [
+      'css',
+      [
+        {
+          type: 'setGradient',
+          gradient: 'wake',
+          change: { repeating: true, space: 'oklch', hueWay: 'longer' },
+        },
+        { type: 'moveStop', gradient: 'wake', stop: 'deep', places: [{ value: 80, unit: '%' }] },
+      ],
+      ['painted-otherwise', 1, ['Wake']],
+    ],
     ['css', [{ type: 'removeFamily', family: 'kelp' }], ['broken', expect.any(Number), []]],
   ])('in %s, after %o, too', (form, commands, told) => {
     expect(kinds(form, ...commands)).toContainEqual(told);
