@@ -1,4 +1,5 @@
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
+import { choicesOf } from '@mint-lamp/core/document/delivery/forms';
 import type { Gradient } from '@mint-lamp/core/document/gradients/gradient';
 import { gradientFromCss } from '@mint-lamp/core/edits/gradients/gradient-from-css';
 import { writeCss } from '@mint-lamp/core/exchange/css';
@@ -74,7 +75,7 @@ test('three hundred gradients are painted by the app as by a plain page with the
   const app = PNG.sync.read(await page.screenshot());
 
   const { document } = await onServer(stack, project);
-  const css = writeCss(resolveSystem(document));
+  const css = writeCss(resolveSystem(document), { ...choicesOf({}, 'css'), gradients: 'mixed' });
   const boxes = gradients.map(
     ({ name }, i) =>
       `<div style="position:absolute;left:0;top:${i * HEIGHT}px;width:${WIDTH}px;height:${HEIGHT}px;background:var(--gradient-${name.toLowerCase().replace(' ', '-')})"></div>`,

@@ -5,6 +5,7 @@ import { writeGradient } from '../gradient/write-css.ts';
 import { gradientText, type StopPaint } from '../system/gradients/gradient-css.ts';
 import { paintedGradient, type ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
 import type { Painted } from '../system/painted.ts';
+import type { System } from '../system/resolve.ts';
 import { type Code, codeOf } from './codes.ts';
 import type { CssNames } from './css-names.ts';
 
@@ -64,9 +65,21 @@ const enough = ({ colors }: ResolvedGradient) => colors.filter(Boolean).length >
 
 /** Whether engines paint a gradient otherwise than each other. */
 export function isPaintedOtherwise(resolved: ResolvedGradient): boolean {
-  const painted = paintedGradient(resolved);
-  return painted !== null && engineFaults(painted).length > 0;
+  let known = otherwises.get(resolved);
+  if (known === undefined) {
+    const painted = paintedGradient(resolved);
+    known = painted !== null && engineFaults(painted).length > 0;
+    otherwises.set(resolved, known);
+  }
+  return known;
 }
+const otherwises = new WeakMap<ResolvedGradient, boolean>();
+
+/** Ids of the gradients of a system that engines paint otherwise than each other in some theme. */
+export const paintedOtherwise = ({ document, themes }: System): string[] =>
+  document.gradients.flatMap(({ id }) =>
+    [...themes.values()].some((theme) => isPaintedOtherwise(theme.gradients.get(id)!)) ? id : [],
+  );
 
 /** A gradient as it is written: the value, and the one that goes over it where mixing is known. */
 export interface GradientValue {

@@ -144,7 +144,12 @@ export const FILE_FORMATS = [
         import('./people/client-view.ts'),
       ]);
       return async ({ system, choices, at, revision, fonts }) =>
-        writeClientPaper(clientView(system, at, revision), choicesOf(choices, 'pdf'), await fonts(), at);
+        writeClientPaper(
+          clientView(system, at, revision, 'paper'),
+          choicesOf(choices, 'pdf'),
+          await fonts(),
+          at,
+        );
     },
   },
   {
@@ -215,7 +220,7 @@ async function swatchPixels(form: 'png' | 'jpeg') {
   ]);
   return async ({ system, choices, fonts }: HandedOver) => {
     const letters = sheetFonts(await fonts());
-    return drawSwatches(swatchSheet(system, choicesOf(choices, form), letters), letters);
+    return drawSwatches(swatchSheet(system, choicesOf(choices, form), letters), letters, form);
   };
 }
 

@@ -1,7 +1,8 @@
 /** Source: PNG (third edition), §5 and §9. */
 const SIGNATURE = Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a);
-/** RGBA, 8 bits each. */
-const [COLOR_KIND, DEPTH, EACH] = [6, 8, 4];
+/** RGBA and RGB, 8 bits each. */
+const COLOR_KINDS = { alpha: 6, opaque: 2 } as const;
+const [DEPTH, EACH] = [8, 4];
 /** Each byte as its difference from the pixel to the left, which gradients have little of; from the row above; or as it is. */
 const [AS_IT_IS, LEFT, ABOVE] = [0, 1, 2];
 
@@ -28,12 +29,16 @@ function chunk(type: string, content: Uint8Array): Uint8Array<ArrayBuffer> {
 }
 
 /** What stands before the pixels of a PNG of whole px in sRGB, not multiplied by alpha. */
-export function pngHead(width: number, height: number): Uint8Array<ArrayBuffer> {
+export function pngHead(
+  width: number,
+  height: number,
+  kind: keyof typeof COLOR_KINDS = 'alpha',
+): Uint8Array<ArrayBuffer> {
   const head = new Uint8Array(13);
   const view = new DataView(head.buffer);
   view.setUint32(0, width);
   view.setUint32(4, height);
-  head.set([DEPTH, COLOR_KIND], 8);
+  head.set([DEPTH, COLOR_KINDS[kind]], 8);
   const parts = [SIGNATURE, chunk('IHDR', head), chunk('sRGB', Uint8Array.of(0))];
   const out = new Uint8Array(parts.reduce((sum, { length }) => sum + length, 0));
   let at = 0;

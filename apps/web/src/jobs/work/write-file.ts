@@ -1,5 +1,6 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { changedLines } from '@mint-lamp/core/exchange/changes/changed-lines';
+import { paintedOtherwise } from '@mint-lamp/core/exchange/css-values';
 import { type FileFormatId, fileFormat } from '@mint-lamp/core/exchange/file-formats';
 import type { Written } from '@mint-lamp/core/exchange/handed-over';
 import { lostBy } from '@mint-lamp/core/read-back/lost-by';
@@ -22,14 +23,26 @@ export interface FileInput {
 
 export interface WrittenFile {
   readonly form: FileFormatId;
+  /** As bytes where it is too large a page to be shown as one. */
   readonly content: Written;
+  /** How a page begins that is too large to be shown as one. */
+  readonly beginning: string | null;
   /** Numbers of lines, from 0, that are not as they were handed over last; null where that is not known. */
   readonly changed: readonly number[] | null;
   /** What would not come back from it, in sentences; empty for forms that are not read back. */
   readonly lost: readonly string[];
+  /** Ids of the gradients in it that engines paint otherwise than each other; empty for forms that paint none. */
+  readonly otherwise: readonly string[];
   /** Names of what was left out and goes all the same, since what goes needs it. */
   readonly needed: readonly string[];
 }
+
+/** Forms that browsers paint gradients by. */
+const PAINTED: readonly FileFormatId[] = ['css', 'scss', 'tailwind', 'typescript'];
+
+/** Characters of a page that is shown as one; more would hold up what is around it, and on the way there too. */
+const LARGEST_PAGE = 1_000_000;
+const BEGINNING = 60_000;
 
 /** A project as a file to hand over, with what is chosen at Deliver. */
 const work: Job<FileInput, WrittenFile> = async ({ document, form, at, revision, regions, before }) => {
@@ -46,11 +59,14 @@ const work: Job<FileInput, WrittenFile> = async ({ document, form, at, revision,
   const nameOf = (id: string) =>
     document.gradients.find((gradient) => gradient.id === id)?.name ??
     document.roles.filter((role) => role.id === id).map(({ group, name }) => [...group, name].join('.'))[0];
+  const isLarge = form === 'page' && typeof content === 'string' && content.length > LARGEST_PAGE;
   return {
     form,
-    content,
+    content: isLarge ? new TextEncoder().encode(content) : content,
+    beginning: isLarge ? content.slice(0, content.lastIndexOf('\n', BEGINNING) + 1) : null,
     lost: form === 'css' || form === 'tokens' || form === 'csv' ? lostBy(form, system) : [],
     changed: isText && typeof then === 'string' ? changedLines(then, content) : null,
+    otherwise: PAINTED.includes(form) ? paintedOtherwise(system) : [],
     needed: [...needed.roles, ...needed.gradients].flatMap((id) => nameOf(id) ?? []),
   };
 };

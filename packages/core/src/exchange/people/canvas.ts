@@ -34,17 +34,19 @@ export class Canvas {
     [r, g, b]: readonly [number, number, number],
   ) {
     const { pixels } = this;
+    const [first, last] = [Math.max(0, -x - left), Math.min(width, this.width - x - left)];
     for (let v = 0; v < height; v++) {
       const row = y + top + v;
       if (row < 0 || row >= this.height) continue;
-      for (let u = 0; u < width; u++) {
-        const share = covered[v * width + u]! / 255;
-        const column = x + left + u;
-        if (!share || column < 0 || column >= this.width) continue;
-        const at = (row * this.width + column) * 4;
-        pixels[at] = pixels[at]! + (r - pixels[at]!) * share;
-        pixels[at + 1] = pixels[at + 1]! + (g - pixels[at + 1]!) * share;
-        pixels[at + 2] = pixels[at + 2]! + (b - pixels[at + 2]!) * share;
+      let at = (row * this.width + x + left + first) * 4;
+      for (let u = first; u < last; u++, at += 4) {
+        const share = covered[v * width + u]!;
+        if (!share) continue;
+        const rest = 255 - share;
+        // In whole numbers, rounded.
+        pixels[at] = ((r * share + pixels[at]! * rest) / 255 + 0.5) | 0;
+        pixels[at + 1] = ((g * share + pixels[at + 1]! * rest) / 255 + 0.5) | 0;
+        pixels[at + 2] = ((b * share + pixels[at + 2]! * rest) / 255 + 0.5) | 0;
       }
     }
   }

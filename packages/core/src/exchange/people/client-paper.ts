@@ -12,8 +12,9 @@ import type { FontFiles } from './letters.ts';
 import { MARGIN, Paper, WHITE } from './paper.ts';
 
 /** Slices that a gradient is drawn in; fewer where there are hundreds, of which each would be looked at for a second. */
-const [SLICES, FEW_SLICES] = [160, 48];
+const [SLICES, FEW_SLICES] = [160, 36];
 const MANY_STRIPS = 300;
+const MANY_OF_A_THEME = 40;
 /** Points. */
 const PAPER = { a4: [595.28, 841.89], letter: [612, 792] } as const;
 const QUIET = { r: 84, g: 84, b: 84, alpha: 1 };
@@ -170,14 +171,19 @@ function gradients(paper: Paper, theme: ShownTheme): void {
   const own = theme.gradients.filter(({ same }) => !same);
   if (!own.length) return;
   paper.heading('Gradients', 13);
-  for (const { id, name } of own) {
-    paper.need(58);
-    paper.y -= 14;
-    paper.text(name, MARGIN, paper.y, { size: 10, bold: true });
-    paper.y -= 34;
-    drawGradient(paper, theme.resolved.gradients.get(id)!, MARGIN, paper.y, paper.room, 30);
-    paper.y -= 8;
-  }
+  // Beside each other where there are very many.
+  const columns = own.length > MANY_OF_A_THEME ? 2 : 1;
+  const width = paper.room / columns;
+  own.forEach(({ id, name }, i) => {
+    const x = MARGIN + (i % columns) * width;
+    if (i % columns === 0) {
+      paper.need(58);
+      paper.y -= 48;
+    }
+    paper.text(name, x, paper.y + 34, { size: 10, bold: true, width: width - 8 });
+    drawGradient(paper, theme.resolved.gradients.get(id)!, x, paper.y, width - (columns > 1 ? 8 : 0), 30);
+    if (i % columns === columns - 1) paper.y -= 8;
+  });
 }
 
 const VERDICTS = {
@@ -281,6 +287,7 @@ export async function writeClientPaper(
       paper.y -= 8;
     }
   }
-  paper.finish();
-  return pdf.save();
+  await paper.finish();
+  // Off the page's thread: nothing waits for a turn.
+  return pdf.save({ objectsPerTick: Number.POSITIVE_INFINITY });
 }

@@ -107,8 +107,16 @@ function shown(name: string, painted: Painted, page: Painted): ShownColor {
 const legible = (text: Painted | null, page: Painted): Painted =>
   text && contrastRatio(text, page) >= 4.5 ? text : isLightOver(page) ? BLACK : WHITE;
 
-/** What is handed to clients, worked out once for page and paper. `at` is ISO 8601. */
-export function clientView(system: System, at: string, revision: number | null): ClientView {
+/**
+ * What is handed to clients, for a page, or for paper, which needs no gradients that every browser paints alike. `at` is ISO
+ * 8601.
+ */
+export function clientView(
+  system: System,
+  at: string,
+  revision: number | null,
+  medium: 'page' | 'paper' = 'page',
+): ClientView {
   const { document } = system;
   const report = reportOf(readoutOf(system, undefined, underTexts), revision, at);
   const uses = castOf(document);
@@ -121,7 +129,8 @@ export function clientView(system: System, at: string, revision: number | null):
   const themes = [...system.themes.values()].map((theme, i): ShownTheme => {
     const page = colorIn(theme, 'page') ?? WHITE;
     const gradients = [...theme.gradients.values()].flatMap((resolved) => {
-      const css = (isPaintedOtherwise(resolved) && plainGradient(resolved)) || gradientCss(resolved);
+      const alike = medium === 'page' && isPaintedOtherwise(resolved) && plainGradient(resolved);
+      const css = alike || gradientCss(resolved);
       const { id, name } = resolved.gradient;
       return css ? [{ id, name, css, same: before.get(id) === css }] : [];
     });

@@ -1,6 +1,6 @@
-import { zlibSync } from 'fflate';
 import { type PDFDocument, type PDFFont, PDFName, type PDFPage } from 'pdf-lib';
 import type { Rgba } from '../../contrast/ratio.ts';
+import { deflated } from '../deflated.ts';
 import { fittedText, STAND_ALONE } from './letters.ts';
 
 /** Points around what is written on a page. */
@@ -17,7 +17,9 @@ export interface TextStyle {
 }
 
 const number = (v: number) => String(Math.round(v * 100) / 100);
-const channel = (v: number) => String(Math.round((v / 255) * 1e5) / 1e5);
+const share = (v: number) => String(Math.round((v / 255) * 1e5) / 1e5);
+const SHARES = Array.from({ length: 256 }, (_, v) => share(v));
+const channel = (v: number) => SHARES[v] ?? share(v);
 const ink = ({ r, g, b }: Rgba) => `${channel(r)} ${channel(g)} ${channel(b)}`;
 
 /** A font as texts are measured and written by it. */
@@ -101,6 +103,7 @@ export class Paper {
   private readonly bold: Face;
   private ground: Rgba = WHITE;
   private drawn: string[] = [];
+  private readonly packing: Promise<void>[] = [];
   /** Slices that gradients are drawn in. */
   slices = 160;
 
@@ -125,18 +128,29 @@ export class Paper {
     return page;
   }
 
-  /** Gives the page what was drawn on it. */
-  finish(): void {
+  /** Gives the page what was drawn on it, packed while others are drawn. */
+  private close(): void {
     const { context } = this.pdf;
-    const content = zlibSync(new TextEncoder().encode(this.drawn.join('\n')), { level: 1 });
-    const stream = context.stream(content, { Filter: 'FlateDecode' });
-    this.page.node.addContentStream(context.register(stream));
+    const place = context.nextRef();
+    this.page.node.addContentStream(place);
+    const content = new TextEncoder().encode(this.drawn.join('\n'));
     this.drawn = [];
+    this.packing.push(
+      deflated(content).then((packed) => {
+        context.assign(place, context.stream(packed, { Filter: 'FlateDecode' }));
+      }),
+    );
+  }
+
+  /** Ends the last page; all of them are there after that. */
+  async finish(): Promise<void> {
+    this.close();
+    await Promise.all(this.packing);
   }
 
   /** Another page, on a ground. */
   turn(ground: Rgba = this.ground): void {
-    this.finish();
+    this.close();
     this.ground = ground;
     this.page = this.blank();
     if (ground !== WHITE) this.rect(0, 0, this.width, this.height, ground);
@@ -210,10 +224,15 @@ export class Paper {
     colorAt: (t: number) => Rgba,
   ): void {
     const slice = width / slices;
+    const rest = `${number(y)}`;
+    const foot = `${number(height)} re f`;
+    let last = '';
     for (let i = 0; i < slices; i++) {
-      // Each reaches under the next, so that no seam is seen between two.
-      const reach = Math.min(width - i * slice, slice * 1.5);
-      this.rect(x + i * slice, y, reach, height, colorAt((i + 0.5) / slices));
+      // Each reaches under all that come after, so that no seam is seen between two, and one of the same colour is there.
+      const own = `${ink(colorAt((i + 0.5) / slices))} rg`;
+      if (own !== last)
+        this.drawn.push(`${own} ${number(x + i * slice)} ${rest} ${number(width - i * slice)} ${foot}`);
+      last = own;
     }
   }
 }

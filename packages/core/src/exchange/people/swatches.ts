@@ -54,10 +54,11 @@ const ABOUT = 160 * 140;
 const WIDEST_NAME = 420;
 /** How much higher than wide a sheet gets before it grows wider. */
 const HIGHEST = 1.5;
-const MARGIN = 56;
+export const MARGIN = 56;
 const TITLE = 52;
 const HEADING = 34;
-const LABEL = 24;
+/** px of the letters of labels. */
+export const LABEL = 24;
 const PAD = 14;
 const LEAST_WIDTH = 128;
 const WHITE: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };

@@ -5,8 +5,6 @@ import { followedBy } from '../../document/links/following.ts';
 import { groundOfGrowth } from '../../document/links/growth-ground.ts';
 import { slug } from '../../document/naming/names.ts';
 import { roleSlug, writeRoleName } from '../../document/naming/role-name.ts';
-import { engineFaults } from '../../gradient/engines.ts';
-import { paintedGradient } from '../../system/gradients/resolved-gradient.ts';
 import { alikeIn, type Readout } from '../readout/readout.ts';
 
 /** What is worth a look before something leaves the house. */
@@ -94,21 +92,11 @@ function namesOtherwise(doc: ProjectDocument, form: FormId): { id: string; name:
 
 const named = (role: ProjectDocument['roles'][number]) => ({ id: role.id, name: writeRoleName(role) });
 
-/** Forms that have gradients as they are mixed, or in plain stops. */
-const GRADIENT_FORMS: readonly FormId[] = ['css', 'scss', 'tailwind', 'typescript'];
-
-/** Gradients that engines paint otherwise than each other, in any theme. */
-function paintedOtherwise({ system }: Readout): { id: string; name: string }[] {
-  return system.document.gradients.filter(({ id }) =>
-    [...system.themes.values()].some((theme) => {
-      const painted = paintedGradient(theme.gradients.get(id)!);
-      return painted !== null && engineFaults(painted).length > 0;
-    }),
-  );
-}
-
-/** Everything that is worth a look before a project is handed over in a form, the gravest first. */
-export function beforeHandingOver(readout: Readout, form: FormId): Finding[] {
+/**
+ * Everything that is worth a look before a project is handed over in a form, the gravest first. `otherwise`: ids of the
+ * gradients of the form that engines paint otherwise than each other, which is long work for many.
+ */
+export function beforeHandingOver(readout: Readout, form: FormId, otherwise: readonly string[]): Finding[] {
   const { document } = readout.system;
   const failing = readout.pairs * readout.themes - readout.passingOverall;
   const alike = document.themes.reduce((sum, { id }) => sum + alikeIn(readout, id).length, 0);
@@ -127,7 +115,10 @@ export function beforeHandingOver(readout: Readout, form: FormId): Finding[] {
     ...finding('unnamed-roles', document.roles.filter((role) => !isNamed(role)).map(named)),
     ...(usesNames ? finding('names-alike', namesAlike(document)) : []),
     ...finding('names-otherwise', namesOtherwise(document, form)),
-    ...(GRADIENT_FORMS.includes(form) ? finding('painted-otherwise', paintedOtherwise(readout)) : []),
+    ...finding(
+      'painted-otherwise',
+      document.gradients.filter(({ id }) => otherwise.includes(id)),
+    ),
     ...finding('unused-families', unusedFamilies(document)),
   ];
 }

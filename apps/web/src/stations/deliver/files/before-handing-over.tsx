@@ -43,6 +43,14 @@ const SAID: Readonly<
     text: many(count, 'name is written otherwise in this form', 'names are written otherwise in this form'),
     to: addressOf(id, 'assign'),
   }),
+  'painted-otherwise': ({ count, first }, id) => ({
+    text: many(
+      count,
+      'gradient is painted otherwise by some browsers',
+      'gradients are painted otherwise by some browsers',
+    ),
+    to: addressOf(id, 'fade', ...(first ? [first] : [])),
+  }),
   'unused-families': ({ count, first }, id) => ({
     text: many(count, 'family is used by nothing', 'families are used by nothing'),
     to: addressOf(id, 'grow', ...(first ? [first] : [])),
@@ -50,11 +58,11 @@ const SAID: Readonly<
 };
 
 /** What is worth a look before a form leaves the house; each leads to its place, from which one comes back. */
-export function BeforeHandingOver({ form }: { form: FormId }) {
+export function BeforeHandingOver({ form, otherwise }: { form: FormId; otherwise: readonly string[] }) {
   const { readout, behind } = useFollowingReadout();
   const id = useProjectId();
   const dispatch = useAppDispatch();
-  const findings = useMemo(() => beforeHandingOver(readout, form), [readout, form]);
+  const findings = useMemo(() => beforeHandingOver(readout, form, otherwise), [readout, form, otherwise]);
   return (
     <section aria-label="Before you hand over" aria-busy={behind}>
       <h2 className="mb-1 font-title font-semibold">Before you hand over</h2>

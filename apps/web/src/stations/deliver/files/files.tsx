@@ -46,7 +46,7 @@ export function Files({ form, handOver }: { form: FileFormatId; handOver: Handin
           className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-hair p-3 max-[900px]:border-l-0"
         >
           <Handed state={handOver.state} last={last.handOver} />
-          <BeforeHandingOver form={form} />
+          <BeforeHandingOver form={form} otherwise={written.otherwise} />
           <WhatGoes needed={written.needed} />
           <FormChoices form={form} />
           <ComesBack form={form} lost={written.lost} />

@@ -24,7 +24,7 @@ const size = (count: number) =>
 
 /** The file as it is: text with what changed since it went out last, pages and pictures as they are seen. */
 export function Preview({ form, file, written, last }: PreviewProps) {
-  const { content, changed, busy, progress, fault, again } = written;
+  const { content, beginning, changed, busy, progress, fault, again } = written;
   const weight = useMemo(() => (content === null ? null : size(bytes(content))), [content]);
   return (
     <section aria-label={file} aria-busy={busy} className="flex min-h-0 min-w-0 flex-col px-4 pt-3 pb-3">
@@ -54,34 +54,57 @@ export function Preview({ form, file, written, last }: PreviewProps) {
       </div>
       {fault && <Failure fault={fault} onAgain={again} />}
       {content !== null && (
-        <Content form={form} file={file} content={content} changed={changed} busy={busy} />
+        <Content
+          form={form}
+          file={file}
+          content={content}
+          beginning={beginning}
+          changed={changed}
+          busy={busy}
+        />
       )}
     </section>
   );
 }
 
+/** Characters of a drawing that is shown as one: thousands of shapes would hold up the page. */
+const MOST_DRAWN = 400_000;
+/** Forms that are looked at and not read. */
+const SEEN: readonly FileFormatId[] = ['page', 'pdf', 'svg', 'png', 'jpeg'];
 const BOX = 'min-h-0 flex-1 rounded-md border border-hair bg-raised max-[900px]:min-h-96';
 
 function Content({
   form,
   file,
   content,
+  beginning,
   changed,
   busy,
 }: {
   form: FileFormatId;
   file: string;
   content: Written;
+  beginning: string | null;
   changed: ReadonlySet<number> | null;
   busy: boolean;
 }) {
-  if (form === 'page' && typeof content === 'string')
+  const isHeavy = beginning !== null || (form === 'svg' && content.length > MOST_DRAWN);
+  const text =
+    beginning ?? (typeof content === 'string' && (isHeavy || !SEEN.includes(form)) ? content : null);
+  if (text !== null)
+    return (
+      <>
+        <TextPreview text={text} changed={changed} busy={busy} className={BOX} />
+        {isHeavy && (
+          <p className="text-sm text-quiet">
+            It is too large to be drawn here; downloaded, it opens as it is.
+          </p>
+        )}
+      </>
+    );
+  if (typeof content === 'string' && form === 'page')
     return <iframe title={file} sandbox="" srcDoc={content} className={BOX} />;
-  if (form === 'svg' || form === 'png' || form === 'jpeg' || form === 'pdf')
-    return <Shown form={form} file={file} content={content} />;
-  return typeof content === 'string' ? (
-    <TextPreview text={content} changed={changed} busy={busy} className={BOX} />
-  ) : null;
+  return <Shown form={form} file={file} content={content} />;
 }
 
 /** A picture, or a paper in the browser's own reader. */

@@ -9,10 +9,14 @@ import { useAppSelector } from '../../../store/store.ts';
 export interface WrittenForm {
   /** Of the form that is asked for; null until it is there. */
   readonly content: Written | null;
+  /** How a page begins that is too large to be shown as one. */
+  readonly beginning: string | null;
   readonly changed: ReadonlySet<number> | null;
   readonly needed: readonly string[];
   /** What would not come back from the file. */
   readonly lost: readonly string[];
+  /** Ids of the gradients in it that engines paint otherwise than each other. */
+  readonly otherwise: readonly string[];
   readonly busy: boolean;
   readonly progress: number;
   readonly fault: string | null;
@@ -41,9 +45,11 @@ export function useWrittenFile(form: FileFormatId, before: ProjectDocument | nul
   const changed = useMemo(() => (result?.changed ? new Set(result.changed) : null), [result]);
   return {
     content: result?.content ?? null,
+    beginning: result?.beginning ?? null,
     changed,
     needed: result?.needed ?? NONE,
     lost: result?.lost ?? NONE,
+    otherwise: result?.otherwise ?? NONE,
     busy: job.busy,
     progress: job.progress,
     fault: job.fault,
