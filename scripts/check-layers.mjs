@@ -86,7 +86,7 @@ const RULES = [
 const CORE_LAYERS = [
   ['in-parts', 'numbers'],
   ['color'],
-  ['contrast'],
+  ['contrast', 'cascade'],
   ['vision', 'gradient'],
   ['harmony', 'family', 'picture', 'names', 'svg'],
   ['page'],

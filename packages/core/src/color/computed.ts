@@ -1,4 +1,5 @@
-import { clamp01 } from '../numbers/clamp.ts';
+import { clamp, clamp01 } from '../numbers/clamp.ts';
+import { ANGLES, evaluateCalc } from './calc.ts';
 import { convert } from './convert.ts';
 import { type HueWay, mixIn } from './mix.ts';
 import type { ParseResult } from './parse-result.ts';
@@ -34,13 +35,14 @@ function readMix(args: string, read: Read): ParseResult {
   const colors: Color[] = [];
   for (const part of parts.slice(1)) {
     const words = splitOutside(part, ' ');
-    const share = words.find((word) => PERCENT.test(word));
+    const share = words.find((word) => PERCENT.test(word) || (OWN_MATH.test(word) && word.includes('%')));
     const result = read(words.filter((word) => word !== share).join(' '));
     if (!result.ok) return result;
-    shares.push(share === undefined ? null : Number.parseFloat(share));
+    shares.push(share === undefined ? null : Number.parseFloat(workedOut(share) ?? 'x'));
     colors.push(result.color);
   }
   let [p, q] = shares as [number | null, number | null];
+  if ([p, q].some((one) => one !== null && !(one >= 0))) return no('A share in color-mix() is 0 to 100 %.');
   if (p !== null && p > 100) return no('A share in color-mix() is at most 100 %.');
   if (q !== null && q > 100) return no('A share in color-mix() is at most 100 %.');
   if (p === null) p = q === null ? 50 : 100 - q;
@@ -58,67 +60,42 @@ function readMix(args: string, read: Read): ParseResult {
   return { ok: true, color: { ...mixed, alpha } };
 }
 
-/** Degrees in each unit of angles. */
-export const ANGLES: Readonly<Record<string, number>> = { deg: 1, rad: 180 / Math.PI, grad: 0.9, turn: 360 };
-
 /** A number, percentage, channel keyword, `none`, or calc() of those: the value in the space's own units. */
 function evaluate(text: string, names: ReadonlyMap<string, number>, percentOf: number): Channel | undefined {
   const trimmed = text.trim().toLowerCase();
   if (trimmed === 'none') return null;
-  return evaluateCalc(trimmed, names, { ...ANGLES, '%': percentOf / 100 });
+  const value = evaluateCalc(trimmed, names, { ...ANGLES, '%': percentOf / 100 });
+  return value === undefined ? undefined : clamp(value, -MOST, MOST);
 }
 
-/**
- * What numbers with units, or a calc() of them in lower case, come to (CSS Values 4 §10): each counted as `units` has it,
- * words as `names` has them. Undefined for anything else.
- */
-export function evaluateCalc(
-  text: string,
-  names: ReadonlyMap<string, number>,
-  units: Readonly<Record<string, number>>,
-): number | undefined {
-  const expression = text.startsWith('calc(') && text.endsWith(')') ? text.slice(5, -1) : text;
-  if (expression.length > 400) return undefined;
-  const tokens = expression.match(/[\d.]+(?:e[-+]?\d+)?(?:%|[a-z]+)?|[a-z]+|[-+*/()]/g) ?? [];
-  if (tokens.join('') !== expression.replace(/\s+/g, '')) return undefined;
-  let at = 0;
-  const factor = (): number => {
-    const token = tokens[at++];
-    if (token === '(') {
-      const value = sum();
-      if (tokens[at++] !== ')') throw new SyntaxError();
-      return value;
-    }
-    if (token === '-') return -factor();
-    if (token === '+') return factor();
-    if (token === undefined) throw new SyntaxError();
-    const named = names.get(token);
-    if (named !== undefined) return named;
-    const match = /^([\d.]+(?:e[-+]?\d+)?)(%|[a-z]+)?$/.exec(token);
-    const unit = match?.[2] ? units[match[2]] : 1;
-    if (!match || unit === undefined) throw new SyntaxError();
-    return Number(match[1]) * unit;
-  };
-  const product = (): number => {
-    let value = factor();
-    while (tokens[at] === '*' || tokens[at] === '/')
-      value = tokens[at++] === '*' ? value * factor() : value / factor();
-    return value;
-  };
-  const sum = (): number => {
-    let value = product();
-    while (tokens[at] === '+' || tokens[at] === '-')
-      value = tokens[at++] === '+' ? value + product() : value - product();
-    return value;
-  };
-  try {
-    const value = sum();
-    return at === tokens.length && Number.isFinite(value) ? value : undefined;
-  } catch (error) {
-    if (error instanceof SyntaxError) return undefined;
-    throw error;
-  }
+/** What is infinite in a channel is as far as any colour goes. */
+const MOST = 1e6;
+
+const MATH = /\b(?:calc|min|max|clamp|abs|sign|sqrt|pow|exp|log|hypot|mod|rem|round|sin|cos|tan)\(/;
+const OWN_MATH = new RegExp(`^${MATH.source}`);
+
+/** A value of a colour function with what it comes to in the place of an expression: `calc(41% - 10%)` is `31%`. */
+function workedOut(word: string): string | null {
+  if (!OWN_MATH.test(word)) return word;
+  const isShare = word.includes('%');
+  const value = evaluateCalc(word, NO_NAMES, isShare ? { '%': 1 } : ANGLES);
+  return value === undefined ? null : `${clamp(value, -MOST, MOST)}${isShare ? '%' : ''}`;
 }
+const NO_NAMES: ReadonlyMap<string, number> = new Map();
+
+/** A colour function with expressions as channels, which are worked out. */
+function readWithMath(name: string, args: string, read: Read): ParseResult {
+  const commas = splitOutside(args, ',');
+  const isOld = commas.length > 1;
+  const parts = isOld ? commas : splitOutside(args, '/');
+  const worked = parts.map((part) =>
+    isOld ? workedOut(part) : joined(splitOutside(part, ' ').map(workedOut)),
+  );
+  if (worked.includes(null)) return no(`An expression in ${name}() is not understood.`);
+  return read(`${name}(${worked.join(isOld ? ', ' : ' / ')})`);
+}
+
+const joined = (words: readonly (string | null)[]) => (words.includes(null) ? null : words.join(' '));
 
 /** `oklch(from #0b5f6b calc(l + 0.1) c h / 50%)` (CSS Color 5 §4). */
 function readRelative(name: string, args: string, read: Read): ParseResult {
@@ -170,5 +147,7 @@ export function readComputed(text: string, read: Read, scheme: Scheme): ParseRes
   }
   if (/^from\s/.test(args.trim()) && (name === 'color' || OWN_FUNCTIONS.has(name)))
     return readRelative(name, args.trim(), read);
+  if (MATH.test(args) && (name === 'color' || OWN_FUNCTIONS.has(name)))
+    return readWithMath(name, args.trim(), read);
   return null;
 }

@@ -113,6 +113,11 @@ function withinFunction(name: string, c: Color): Color {
   }
 }
 
+/** What stands for a computed colour, with others inside, gets longer than others. */
+const IS_COMPUTED = /^(?:color-mix|light-dark)\(|^[a-z]+\(\s*from\s|\bcalc\(/;
+const LONGEST_COMPUTED = 20_000;
+const DEEPEST = 32;
+
 /**
  * Reads one colour in any CSS Color 4 form: hex of 3, 4, 6 or 8 digits with or without #, a named colour,
  * `transparent`, or rgb, rgba, hsl, hsla, hwb, lab, lch, oklab, oklch, color() in old and new syntax.
@@ -127,8 +132,9 @@ export function parseColor(text: string, scheme: 'light' | 'dark' = 'light', dep
   if (hexColor) return { ok: true, color: hexColor };
   const trimmed = text.trim().toLowerCase();
   if (!trimmed) return { ok: false, reason: 'Nothing was entered.' };
-  if (trimmed.length > 400) return { ok: false, reason: 'This is too long to be a colour.' };
-  if (depth > 8) return { ok: false, reason: 'Colours are nested too deeply here.' };
+  if (trimmed.length > (IS_COMPUTED.test(trimmed) ? LONGEST_COMPUTED : 400))
+    return { ok: false, reason: 'This is too long to be a colour.' };
+  if (depth > DEEPEST) return { ok: false, reason: 'Colours are nested too deeply here.' };
   const computed = readComputed(trimmed, (inner) => parseColor(inner, scheme, depth + 1), scheme);
   if (computed) return computed;
   const hex = HEX.exec(trimmed);

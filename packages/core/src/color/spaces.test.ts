@@ -163,7 +163,7 @@ describe('computed colours', () => {
     ['rgb(from red r g)', /needs three values/],
     ['rgb(from red r g q)', /"q"/],
     ['light-dark(red)', /takes two/],
-    [`${'color-mix(in srgb, '.repeat(12)}red${', blue)'.repeat(12)}`, /nested too deeply/],
+    [`${'color-mix(in srgb, '.repeat(40)}red${', blue)'.repeat(40)}`, /nested too deeply/],
   ])('%s is refused with its reason', (text, reason) => {
     const result = parseColor(text);
     expect(!result.ok && result.reason).toMatch(reason);

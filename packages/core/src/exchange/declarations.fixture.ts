@@ -1,4 +1,4 @@
-import { readBlocks } from '../sheet/blocks.ts';
+import { readBlocks } from '../cascade/rules.ts';
 
 /** What a style sheet declares, without its comments and without what it takes back, for tests. */
 export const declarationsOf = (css: string): string[] =>

@@ -1,4 +1,4 @@
-import { ANGLES, evaluateCalc } from '../color/computed.ts';
+import { ANGLES, evaluateCalc } from '../color/calc.ts';
 import { convert, numbers } from '../color/convert.ts';
 import { inGamut, toRgb8 } from '../color/gamut.ts';
 import type { HueWay } from '../color/mix.ts';

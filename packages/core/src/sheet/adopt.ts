@@ -70,15 +70,23 @@ class Adopting {
 
   addThemes(): void {
     const { document, system, choice, themes, commands } = this;
-    for (const { key, name } of system.themes.filter((theme) => choice.themes.has(theme.key))) {
-      const own = document.themes.find((theme) => slug(theme.name) === slug(name));
+    const taken = system.themes.filter((theme) => choice.themes.has(theme.key));
+    const ownOf = (name: string) => document.themes.find((theme) => slug(theme.name) === slug(name));
+    const kept = new Set(taken.flatMap(({ name }) => ownOf(name)?.id ?? []));
+    const isNew = !document.roles.length && !document.families.length;
+    let leaving = isNew && taken.length ? document.themes.filter(({ id }) => !kept.has(id)) : [];
+    const leave = () => {
+      for (const { id } of leaving) commands.push({ type: 'removeTheme', theme: id });
+      leaving = [];
+    };
+    // As soon as another is there, so that there is room for all.
+    if (kept.size) leave();
+    for (const { key, name } of taken) {
+      const own = ownOf(name);
       themes.set(key, own?.id ?? this.newId());
       if (!own) commands.push({ type: 'addTheme', theme: { id: themes.get(key)!, name }, links: {} });
+      leave();
     }
-    const kept = new Set(themes.values());
-    if (!document.roles.length && !document.families.length && kept.size)
-      for (const { id } of document.themes)
-        if (!kept.has(id)) commands.push({ type: 'removeTheme', theme: id });
   }
 
   addFamilies(): void {
@@ -149,7 +157,8 @@ class Adopting {
   private linkOfColor(text: string, opacity: number): Link {
     const c = readColor(text);
     const alpha = c.alpha ?? 0;
-    const at = this.snapped.get(alpha === 1 ? text : canonical({ ...c, alpha: 1 }));
+    // What nothing is seen of is no shade's.
+    const at = alpha === 0 ? undefined : this.snapped.get(alpha === 1 ? text : canonical({ ...c, alpha: 1 }));
     if (!at) return withOpacity({ to: 'color', color: text }, opacity);
     return withOpacity({ to: 'shade', ...at }, opacity * alpha);
   }

@@ -1,7 +1,8 @@
+import type { SheetBlock } from '../cascade/rules.ts';
 import { findColors } from '../color/find.ts';
 import { parseColor, readColor } from '../color/parse.ts';
 import { canonical } from '../color/write.ts';
-import type { SheetBlock } from './blocks.ts';
+import { asPainted } from './as-painted.ts';
 import { isBareHex } from './values.ts';
 
 /** A colour of the sheet, opaque, with how often it is written there. */
@@ -27,7 +28,7 @@ const LONGEST = 20_000;
 function colorsIn(value: string): readonly LooseColor[] {
   const direct = isBareHex(value) ? null : parseColor(value);
   const found = direct?.ok
-    ? [{ color: canonical(direct.color), count: 1 }]
+    ? [{ color: asPainted(direct.color), count: 1 }]
     : findColors(value.replace(URL, ' ')).found;
   return found
     .filter(({ color }) => readColor(color).alpha !== 0)

@@ -14,7 +14,7 @@ export interface FittedGrowth {
 
 const isOpaque = (color: string) => readColor(color).alpha === 1;
 /** A setting of growth that was measured, within its range and in short figures. */
-export const withinRange = (v: number, low: number, high: number): number =>
+const withinRange = (v: number, low: number, high: number): number =>
   Math.round(clamp(v, low, high) * 1000) / 1000;
 
 /** The growths that are tried for a base. */

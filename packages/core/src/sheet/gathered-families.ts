@@ -2,9 +2,11 @@ import { describeColor } from '../color/describe.ts';
 import { rgb8ToOklch, toRgb8 } from '../color/gamut.ts';
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import { fromRgb8, readColor } from '../color/parse.ts';
+import { hexOfRgb8 } from '../color/write.ts';
+import { LEAST_SHADES, MOST_SHADES } from '../document/limits.ts';
 import { type GrownShade, growShades, type LightnessGrowth, USUAL_GROWTH } from '../family/growth.ts';
 import type { LooseColor } from './counted-colors.ts';
-import { withinRange } from './fitted-growth.ts';
+import { fitGrowth } from './fitted-growth.ts';
 
 /** A colour at the shade that it is nearest to. */
 export interface SnappedColor extends LooseColor {
@@ -18,7 +20,7 @@ export interface GatheredFamily {
   readonly name: string;
   readonly base: string;
   readonly growth: LightnessGrowth;
-  /** The largest distances first. */
+  readonly handSet: Readonly<Record<string, string>>;
   readonly snapped: readonly SnappedColor[];
 }
 
@@ -26,8 +28,7 @@ export interface GatheredFamily {
 const NEUTRAL = 0.028;
 /** Degrees of hue to either side of the leading colour that are still of its family. */
 const REACH = 20;
-/** ΔE OK beyond which a colour is not a shade of the family any more. */
-const FARTHEST = 0.09;
+/** Hues that colours are gathered by. */
 const MOST_GATHERED = 16;
 
 /** Black and white alone are no family. */
@@ -45,18 +46,13 @@ const turnBetween = (a: number, b: number) => Math.abs(((a - b + 540) % 360) - 1
 const weight = ({ count, lch: [l, chroma] }: Placed) =>
   Math.sqrt(count) * (chroma + 0.01) * (1 - Math.abs(l - 0.58));
 
-/** Growths that are tried: with the usual ends, and with those of the colours where they go further. */
-function growthsFor(members: readonly Placed[]): LightnessGrowth[] {
-  const lights = members.map(({ lch }) => lch[0]);
-  const ends = [
-    { lightest: USUAL_GROWTH.lightest, darkest: USUAL_GROWTH.darkest },
-    { lightest: withinRange(Math.max(...lights), 0.9, 1), darkest: withinRange(Math.min(...lights), 0, 0.3) },
-  ];
-  return ends.flatMap((range) =>
-    [0.15, 0.35, 0.6, 0.9, 1.2].flatMap((endChroma) =>
-      [-20, -8, 0, 8, 20].map((hueDrift) => ({ ...USUAL_GROWTH, ...range, endChroma, hueDrift })),
-    ),
-  );
+/** Labels by lightness, 0 for white to 1000 for black, the lightest first, each once. */
+function labelsOf(members: readonly Placed[]): string[] {
+  let last = -1;
+  return members.map(({ lch: [l] }) => {
+    last = Math.max(last + 1, Math.round((1 - l) * 100) * 10);
+    return String(last);
+  });
 }
 
 function nearestShade(lab: Triple, shades: readonly { readonly shade: GrownShade; readonly lab: Triple }[]) {
@@ -68,28 +64,54 @@ function nearestShade(lab: Triple, shades: readonly { readonly shade: GrownShade
   return best;
 }
 
-/** The family of a group of colours whose growth comes nearest to them all. */
+/** The usual shades of a family with too few colours for shades of their own, which are set by hand where they lie nearest. */
+function amongUsual(members: readonly Placed[], base: Placed): Omit<GatheredFamily, 'name'> {
+  const shades = growShades(fromRgb8(...base.rgb), USUAL_GROWTH).map((shade) => ({
+    shade,
+    lab: rgbToOklab(shade.r, shade.g, shade.b),
+  }));
+  const handSet: Record<string, string> = {};
+  const taken = new Set<string>();
+  const snapped = [base, ...members.filter((one) => one !== base)].map(({ color, count, lab }) => {
+    const free = shades.filter(({ shade }) => !taken.has(shade.label));
+    const { label, distance } = nearestShade(lab, free);
+    taken.add(label);
+    const { shade } = shades.find((one) => one.shade.label === label)!;
+    if (distance > 0 || !isHex(color, shade)) handSet[label] = color;
+    return { color, count, shade: label, distance: 0 };
+  });
+  return { base: base.color, growth: USUAL_GROWTH, handSet, snapped };
+}
+
+const isHex = (color: string, { r, g, b }: GrownShade) => color === hexOfRgb8(r, g, b);
+
+/** A family of just these colours: a shade for each, set by hand where growth gives another. */
 function familyOf(members: readonly Placed[], base: Placed): Omit<GatheredFamily, 'name'> {
-  let best: { growth: LightnessGrowth; snapped: SnappedColor[]; sum: number } | null = null;
-  for (const growth of growthsFor(members)) {
-    const shades = growShades(fromRgb8(...base.rgb), growth).map((shade) => ({
-      shade,
-      lab: rgbToOklab(shade.r, shade.g, shade.b),
-    }));
-    const snapped = members.map(({ color, count, lab }) => {
-      const { label, distance } = nearestShade(lab, shades);
-      return { color, count, shade: label, distance };
-    });
-    const sum = snapped.reduce((total, { distance, count }) => total + distance * Math.sqrt(count), 0);
-    if (!best || sum < best.sum) best = { growth, snapped, sum };
-  }
-  return { base: base.color, growth: best!.growth, snapped: best!.snapped };
+  if (members.length < LEAST_SHADES) return amongUsual(members, base);
+  const sorted = [...members].sort((a, b) => b.lch[0] - a.lch[0]);
+  const labels = labelsOf(sorted);
+  const { growth, handSet, ...fitted } = fitGrowth(
+    labels,
+    sorted.map(({ color }) => color),
+    [sorted.indexOf(base)],
+  );
+  const snapped = sorted.map(({ color, count }, i) => ({ color, count, shade: labels[i]!, distance: 0 }));
+  return { base: sorted[fitted.base]!.color, growth, handSet, snapped };
+}
+
+/** Members in families of as many shades as one can have: the more colourful from the paler. */
+function apart(members: readonly Placed[]): Placed[][] {
+  const count = Math.ceil(members.length / MOST_SHADES);
+  if (count === 1) return [[...members]];
+  const sorted = [...members].sort((a, b) => b.lch[1] - a.lch[1]);
+  const size = Math.ceil(sorted.length / count);
+  return Array.from({ length: count }, (_, i) => sorted.slice(i * size, (i + 1) * size));
 }
 
 /**
- * Gathers loose opaque colours into families by hue, the greys into one, and snaps each to the shade that it is nearest
- * to. Families come in the order of their weight in the sheet. What is too far from every shade, and what stands alone
- * and is written once, is left over.
+ * Gathers loose opaque colours into families by hue, the greys into one, each colour a shade as it is. Families come in the
+ * order of their weight in the sheet. What stands alone and is written once is left over, and so is what is beyond as many
+ * families as one keeps an eye on.
  */
 export function gatherFamilies(colors: readonly LooseColor[]): {
   readonly families: GatheredFamily[];
@@ -101,33 +123,28 @@ export function gatherFamilies(colors: readonly LooseColor[]): {
   });
   const neutrals = placed.filter(({ lch }) => lch[1] < NEUTRAL);
   let rest = placed.filter(({ lch }) => lch[1] >= NEUTRAL).sort((a, b) => weight(b) - weight(a));
-  const groups: { base: Placed; members: Placed[] }[] = [];
+  const groups: Placed[][] = [];
   while (rest.length && groups.length < MOST_GATHERED) {
     const [base] = rest;
     const isOf = ({ lch }: Placed) => turnBetween(lch[2], base!.lch[2]) <= REACH;
-    groups.push({ base: base!, members: rest.filter(isOf) });
+    groups.push(...apart(rest.filter(isOf)));
     rest = rest.filter((one) => !isOf(one));
   }
-  if (neutrals.length) {
-    // The grey that leads is of middle lightness, so that shades are left on either side.
-    const middle = neutrals.reduce((a, b) => (Math.abs(b.lch[0] - 0.6) < Math.abs(a.lch[0] - 0.6) ? b : a));
-    groups.push({ base: middle, members: neutrals });
-  }
+  if (neutrals.length) groups.push(...apart(neutrals));
   const leftOver: LooseColor[] = [...rest];
   const families: GatheredFamily[] = [];
-  for (const { base, members } of groups) {
-    if ((members.length === 1 && base.count < 2) || members.every(({ lch }) => isEnd(lch[0]))) {
+  for (const members of groups) {
+    const isAlone = members.length === 1 && members[0]!.count < 2;
+    if (isAlone || members.every(({ lch }) => isEnd(lch[0]))) {
       leftOver.push(...members);
       continue;
     }
-    const family = familyOf(members, base);
-    const near = family.snapped.filter(({ distance }) => distance <= FARTHEST);
-    leftOver.push(...family.snapped.filter(({ distance }) => distance > FARTHEST));
-    families.push({
-      ...family,
-      name: base.lch[1] < NEUTRAL ? 'Neutral' : hueName(base.rgb),
-      snapped: [...near].sort((a, b) => b.distance - a.distance),
-    });
+    const isGrey = members.every(({ lch }) => lch[1] < NEUTRAL);
+    // The grey that leads is of middle lightness, so that shades are left on either side.
+    const base = members.reduce((a, b) =>
+      (isGrey ? Math.abs(b.lch[0] - 0.6) < Math.abs(a.lch[0] - 0.6) : weight(b) > weight(a)) ? b : a,
+    );
+    families.push({ name: isGrey ? 'Neutral' : hueName(base.rgb), ...familyOf(members, base) });
   }
   return { families, leftOver: leftOver.map(({ color, count }) => ({ color, count })) };
 }

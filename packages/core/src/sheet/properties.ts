@@ -1,74 +1,194 @@
-import type { SheetBlock, SheetDeclaration } from './blocks.ts';
-import type { SheetTheme } from './theme-blocks.ts';
-import { readValue, type SheetValue } from './values.ts';
+import type { PageProperty, PageValues } from '../cascade/page.ts';
+import type { SheetBlock, SheetDeclaration } from '../cascade/rules.ts';
+import { parseColor, readColor } from '../color/parse.ts';
+import { paint } from '../system/painted.ts';
+import { asPainted } from './as-painted.ts';
+import { GRADIENT, isBareHex, readValue, type SheetValue } from './values.ts';
 
 /** A custom property that is a colour or a gradient, or leads to one, with its value in each theme. */
 export interface SheetProperty {
   readonly name: string;
   /** By theme key; a theme in which it has none, or none that can be read, is missing. */
   readonly values: ReadonlyMap<string, SheetValue>;
-  /** Where it is declared first. */
+  /** The colour that it comes to, by theme key; a theme in which it comes to none is missing. */
+  readonly colors: ReadonlyMap<string, string>;
+  /** Where it has a value first. */
   readonly declaration: SheetDeclaration;
   /** The block of that. */
   readonly block: SheetBlock;
 }
 
-/** The custom properties of a sheet's themes that have to do with colour, in order of first appearance. */
-export function propertiesOf(themes: readonly SheetTheme[]): Map<string, SheetProperty> {
-  const found = new Map<
-    string,
-    { values: Map<string, SheetValue>; declaration: SheetDeclaration; block: SheetBlock }
-  >();
-  for (const theme of themes)
-    for (const block of theme.blocks)
-      for (const declaration of block.declarations) {
-        if (!declaration.property.startsWith('--')) continue;
-        const value = readValue(declaration.value);
-        const known = found.get(declaration.property);
-        if (!known) found.set(declaration.property, { values: new Map(), declaration, block });
-        const { values } = known ?? found.get(declaration.property)!;
-        if (!value) {
-          values.delete(theme.key);
-          continue;
-        }
-        // What it stands for is said where it has a value first.
-        if (!values.size) found.set(declaration.property, { values, declaration, block });
-        values.set(theme.key, value);
-      }
-  const leads = leadingToColor(found);
-  return new Map(
-    [...found].flatMap(([name, one]) => (leads.has(name) ? [[name, { name, ...one }] as const] : [])),
-  );
+/** A custom property that is a colour, but not a fixed one, and what it depends on. */
+export interface UnfixedProperty {
+  readonly property: string;
+  readonly on: 'currentcolor' | 'system';
+}
+
+/** CSS Color 4 §10: what the system paints controls and pages with. */
+const SYSTEM =
+  /\b(?:AccentColor(?:Text)?|ActiveText|Button(?:Border|Face|Text)|Canvas(?:Text)?|Field(?:Text)?|GrayText|Highlight(?:Text)?|LinkText|Mark(?:Text)?|SelectedItem(?:Text)?|VisitedText)\b/i;
+const CURRENT = /\bcurrentcolor\b/i;
+
+const known = new Map<string, string | null>();
+
+/** The colour that a computed value is, as browsers paint it; null where it is none, or no fixed one. */
+function colorOf(value: string, scheme: 'light' | 'dark'): string | null {
+  const key = `${scheme} ${value}`;
+  let color = known.get(key);
+  if (color === undefined) {
+    const parsed = isBareHex(value) ? null : parseColor(value, scheme);
+    color = parsed?.ok ? asPainted(parsed.color) : null;
+    if (known.size > 20_000) known.clear();
+    known.set(key, color);
+  }
+  return color;
+}
+
+/** Whether two colours are painted with the same bytes. */
+const isSame = (a: string, b: string): boolean => {
+  if (a === b) return true;
+  const [x, y] = [paint(a), paint(b)];
+  return x.r === y.r && x.g === y.g && x.b === y.b && Math.abs(x.alpha - y.alpha) < 1 / 510;
+};
+
+/** The value of a property as it is declared, as long as it comes to what the page has. */
+function valueOn(
+  { value, declaration }: PageProperty,
+  color: string | null,
+  colorsOfOthers: (name: string) => string | null | undefined,
+): SheetValue | null {
+  const raw = readValue(declaration.value);
+  if (color === null) {
+    if (raw?.to === 'property' && raw.opacity === 1 && GRADIENT.test(value)) return raw;
+    if (!GRADIENT.test(value)) return null;
+    // Variables as stops are links; others are put in.
+    return {
+      to: 'gradient',
+      text: raw?.to === 'gradient' && !/\b(?:calc|env)\(/.test(raw.text) ? raw.text : value,
+    };
+  }
+  if (raw?.to === 'property') {
+    const other = colorsOfOthers(raw.property);
+    if (other) {
+      const under = readColor(other);
+      const faded =
+        raw.opacity === 1 ? other : asPainted({ ...under, alpha: (under.alpha ?? 0) * raw.opacity });
+      if (isSame(faded, color)) return raw;
+    }
+  }
+  return { to: 'color', color };
 }
 
 /**
- * The properties that come to a colour or gradient somewhere; a circle comes to nothing. From the ends back to whoever
- * points to them, so that chains of any length are gone through once.
+ * The custom properties of a sheet that have to do with colour, in order of first appearance in its `blocks`. `pages`: what
+ * the sheet comes to in each theme, by key.
  */
-function leadingToColor(found: ReadonlyMap<string, { readonly values: ReadonlyMap<string, SheetValue> }>) {
-  const pointers = new Map<string, string[]>();
-  const leads = new Set<string>();
-  for (const [name, { values }] of found)
-    for (const value of values.values())
-      if (value.to !== 'property') leads.add(name);
-      else {
-        const list = pointers.get(value.property);
-        if (list) list.push(name);
-        else pointers.set(value.property, [name]);
+export function propertiesOf(
+  blocks: readonly SheetBlock[],
+  pages: ReadonlyMap<string, PageValues>,
+): {
+  readonly properties: Map<string, SheetProperty>;
+  readonly unfixed: readonly UnfixedProperty[];
+} {
+  const found = new Map<
+    string,
+    Omit<SheetProperty, 'name'> & { values: Map<string, SheetValue>; colors: Map<string, string> }
+  >();
+  const unfixed = new Map<string, UnfixedProperty['on']>();
+  const inOrder = new Map<string, number>();
+  for (const { declarations } of blocks)
+    for (const { property } of declarations) if (!inOrder.has(property)) inOrder.set(property, inOrder.size);
+  for (const [key, { properties, scheme }] of pages) {
+    const colors = new Map<string, string | null>();
+    const colorIn = (name: string) => {
+      let color = colors.get(name);
+      if (color === undefined) {
+        const own = properties.get(name);
+        color = own ? colorOf(own.value, scheme) : null;
+        colors.set(name, color);
       }
-  for (const name of leads) for (const pointer of pointers.get(name) ?? []) leads.add(pointer);
-  return leads;
+      return color;
+    };
+    for (const [name, property] of properties) {
+      const color = colorIn(name);
+      if (color === null && property.value.length < 2000) {
+        if (CURRENT.test(property.value) && isColorWith(property.value, CURRENT))
+          unfixed.set(name, 'currentcolor');
+        else if (SYSTEM.test(property.value) && isColorWith(property.value, SYSTEM))
+          unfixed.set(name, 'system');
+      }
+      const value = valueOn(property, color, colorIn);
+      if (!value) continue;
+      let one = found.get(name);
+      if (!one) {
+        const { declaration, block } = property;
+        one = { values: new Map(), colors: new Map(), declaration, block };
+        found.set(name, one);
+      }
+      one.values.set(key, value);
+      if (color !== null) one.colors.set(key, color);
+    }
+    breakCircles(found, key);
+  }
+  const properties = [...found]
+    .filter(
+      ([, { values, colors }]) =>
+        colors.size || [...values.values()].some(({ to }) => to === 'gradient') || leads(values, found),
+    )
+    .sort(([a], [b]) => inOrder.get(a)! - inOrder.get(b)!)
+    .map(([name, one]) => [name, { name, ...one }] as const);
+  return {
+    properties: new Map(properties),
+    unfixed: [...unfixed].map(([property, on]) => ({ property, on })),
+  };
 }
 
-/** The color that a property comes to in a theme, following others; null for gradients, circles and what is gone. */
-export function colorIn(
+/**
+ * Puts the colour in place of links that lead back: `--red: rgb(var(--red-rgb))` is read as a link to the property that the
+ * channels stand beside, which may be the same one.
+ */
+function breakCircles(
+  found: ReadonlyMap<
+    string,
+    { readonly values: Map<string, SheetValue>; readonly colors: ReadonlyMap<string, string> }
+  >,
+  theme: string,
+): void {
+  const done = new Set<string>();
+  for (const start of found.keys()) {
+    const passed = new Set<string>();
+    for (let name = start; !done.has(name); ) {
+      passed.add(name);
+      const one = found.get(name);
+      const value = one?.values.get(theme);
+      if (value?.to !== 'property') break;
+      const color = one!.colors.get(theme);
+      if (passed.has(value.property) && color !== undefined) {
+        one!.values.set(theme, { to: 'color', color });
+        break;
+      }
+      if (passed.has(value.property)) break;
+      name = value.property;
+    }
+    for (const name of passed) done.add(name);
+  }
+}
+
+const leads = (
+  values: ReadonlyMap<string, SheetValue>,
+  found: ReadonlyMap<string, { readonly values: ReadonlyMap<string, SheetValue> }>,
+) => [...values.values()].some((value) => value.to === 'property' && found.has(value.property));
+
+/** Whether a value is a colour once its words are. */
+const isColorWith = (value: string, words: RegExp) =>
+  parseColor(value.replace(new RegExp(words.source, 'gi'), 'red')).ok;
+
+/** The colour that a property comes to in a theme; null for gradients, circles and what is gone. */
+export const colorIn = (
   properties: ReadonlyMap<string, SheetProperty>,
   name: string,
   theme: string,
-): string | null {
-  const end = endIn(properties, name, theme);
-  return end?.value.to === 'color' ? end.value.color : null;
-}
+): string | null => properties.get(name)?.colors.get(theme) ?? null;
 
 /** The property at which one ends in a theme, following others, where that is a gradient; null where it is none. */
 export function gradientIn(
@@ -76,49 +196,13 @@ export function gradientIn(
   name: string,
   theme: string,
 ): string | null {
-  const end = endIn(properties, name, theme);
-  return end?.value.to === 'gradient' ? end.name : null;
-}
-
-interface End {
-  readonly name: string;
-  readonly value: SheetValue;
-}
-
-// A sheet is read once; what its properties lead to is asked for again and again.
-const ends = new WeakMap<ReadonlyMap<string, SheetProperty>, Map<string, Map<string, End | null>>>();
-
-/** The property that a property leads to by way of others, with its value; null for circles and what is gone. */
-function endIn(properties: ReadonlyMap<string, SheetProperty>, name: string, theme: string): End | null {
-  let byTheme = ends.get(properties);
-  if (!byTheme) {
-    byTheme = new Map();
-    ends.set(properties, byTheme);
-  }
-  let known = byTheme.get(theme);
-  if (!known) {
-    known = new Map();
-    byTheme.set(theme, known);
-  }
-  const passed: string[] = [];
-  let end: End | null = null;
-  for (let at = name; ; ) {
-    const before = known.get(at);
-    if (before !== undefined) {
-      end = before;
-      break;
-    }
-    // Nothing until it is known, so that a circle ends where it began.
-    known.set(at, null);
-    passed.push(at);
+  const passed = new Set<string>();
+  for (let at = name; !passed.has(at); ) {
+    passed.add(at);
     const value = properties.get(at)?.values.get(theme);
-    if (!value) break;
-    if (value.to !== 'property') {
-      end = { name: at, value };
-      break;
-    }
+    if (value?.to === 'gradient') return at;
+    if (value?.to !== 'property') return null;
     at = value.property;
   }
-  for (const one of passed) known.set(one, end);
-  return end;
+  return null;
 }

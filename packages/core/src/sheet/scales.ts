@@ -75,13 +75,55 @@ export function scalesOf(properties: Iterable<SheetProperty>, prefix: string): S
       scale.shades.push({ label, property: property.name, color });
   }
   return [...byStem.values()]
-    .filter(
-      ({ shades }) =>
-        shades.length >= LEAST_SHADES &&
-        shades.length <= MOST_SHADES &&
-        shades.every(({ label }) => isLabel(label)),
-    )
+    .filter(isScale)
     .map(({ isOurs, ...scale }) => ({ ...scale, shades: isOurs ? scale.shades : inOrder(scale.shades) }));
+}
+
+const isScale = ({ shades }: Pick<SheetScale, 'shades'>) =>
+  shades.length >= LEAST_SHADES &&
+  shades.length <= MOST_SHADES &&
+  shades.every(({ label }) => isLabel(label));
+
+/**
+ * The families that a sheet spells out anew in each theme: numbered custom properties of one beginning whose colours differ
+ * by theme. One for each theme that has others than those before, its name behind that of the family. Their custom
+ * properties stay roles, which lead to another of these in each theme.
+ */
+export function themedScalesOf(
+  properties: Iterable<SheetProperty>,
+  themes: readonly { readonly key: string; readonly name: string }[],
+  prefix: string,
+): SheetScale[] {
+  const byStem = new Map<string, { label: string; property: SheetProperty }[]>();
+  for (const property of properties) {
+    const numbered = NUMBERED.exec(property.name);
+    if (!numbered || constantOf(property) !== null) continue;
+    const [, stem, label] = numbered;
+    const list = byStem.get(stem!) ?? [];
+    byStem.set(stem!, list);
+    list.push({ label: label!, property });
+  }
+  const scales: SheetScale[] = [];
+  for (const [stem, list] of byStem) {
+    const name = nameFrom(titleOf(withoutPrefix(`--${stem}`, prefix)), 'Family');
+    const seen = new Set<string>();
+    for (const theme of themes) {
+      const shades = list.flatMap(({ label, property }) => {
+        const color = property.values.get(theme.key)?.to === 'color' && property.colors.get(theme.key);
+        return color && readColor(color).alpha === 1 ? [{ label, property: property.name, color }] : [];
+      });
+      const key = shades.map(({ label, color }) => `${label} ${color}`).join();
+      if (shades.length !== list.length || seen.has(key) || !isScale({ shades })) continue;
+      scales.push({
+        name: seen.size ? nameFrom(`${name} ${theme.name.toLowerCase()}`, 'Family') : name,
+        base: null,
+        baseProperty: null,
+        shades: inOrder(shades),
+      });
+      seen.add(key);
+    }
+  }
+  return scales;
 }
 
 /** Lightest first: the order of the labels where they are numbers, either way round, else that of the colours. */

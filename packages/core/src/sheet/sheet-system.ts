@@ -1,27 +1,42 @@
-import { readBlocks } from './blocks.ts';
+import { type PageState, type PageValues, pageOf } from '../cascade/page.ts';
+import { readRules } from '../cascade/rules.ts';
+import { readColor } from '../color/parse.ts';
+import { MOST_THEMES } from '../document/limits.ts';
 import { colorCounter, type LooseColor, opaque } from './counted-colors.ts';
-import { gatherFamilies } from './gathered-families.ts';
-import { propertiesOf } from './properties.ts';
-import { scalesOf } from './scales.ts';
+import { type GatheredFamily, gatherFamilies, type SnappedColor } from './gathered-families.ts';
+import { mergeColors } from './merged-colors.ts';
+import { propertiesOf, type SheetProperty, type UnfixedProperty } from './properties.ts';
+import { scalesOf, themedScalesOf } from './scales.ts';
 import { commonPrefix, freeFound } from './sheet-names.ts';
 import { type NamedSheetGradient, rolesAndGradients, type SheetRole } from './sheet-roles.ts';
-import { type SheetFamily, spelledFamily, withTwins } from './spelled-families.ts';
-import { themesOf } from './theme-blocks.ts';
+import { type SheetFamily, spelledFamily, withSnapped } from './spelled-families.ts';
+import { type SheetTheme, themesOf } from './theme-blocks.ts';
 
 /** What a style sheet comes to when it is read as a colour system. */
 export interface SheetSystem {
-  readonly themes: readonly { readonly key: string; readonly name: string }[];
+  readonly themes: readonly {
+    readonly key: string;
+    readonly name: string;
+    /** The page that has it. */
+    readonly state: PageState;
+  }[];
+  /** Names of themes that are beyond as many as a project has. */
+  readonly beyond: readonly string[];
   readonly families: readonly SheetFamily[];
   readonly roles: readonly SheetRole[];
   readonly gradients: readonly NamedSheetGradient[];
+  /** Custom properties that are colours, but of the text around or of the system. */
+  readonly unfixed: readonly UnfixedProperty[];
   /** Opaque colours that no family took. */
   readonly leftOver: readonly LooseColor[];
   /** Different opaque colours in the sheet, translucent ones counted by what they are without their opacity. */
   readonly colors: number;
+  /** How many of those give way to others. */
+  readonly merged: number;
 }
 
 /** How the product's own export begins. */
-const OWN_FILE = /^\s*\/\*[^*]{0,200}written by Mint Lamp/;
+const OWN_FILE = /^\s*\/\*(?:(?!\*\/)[\s\S]){0,400}written by Mint Lamp/;
 
 /** The plain colours that roles and stops are given, without their opacity. */
 function plainColors(roles: readonly SheetRole[], gradients: readonly NamedSheetGradient[]): string[] {
@@ -34,68 +49,171 @@ function plainColors(roles: readonly SheetRole[], gradients: readonly NamedSheet
   return sources.flatMap((source) => (source.to === 'color' ? opaque(source.color) : []));
 }
 
+/** ΔE OK (0–1) that nobody sees unless both lie beside each other. */
+export const NOT_VISIBLY = 0.02;
+
+/** A theme, and what the page has in it. */
+interface ThemedPage {
+  readonly theme: SheetTheme;
+  readonly values: PageValues;
+}
+
+/** Themes that come to other values than all before them. */
+function distinct(pages: readonly ThemedPage[]): ThemedPage[] {
+  const seen = new Set<string>();
+  return pages.filter(({ values: { properties, scheme } }) => {
+    const said = [...properties].map(([name, { value }]) => `${name}:${value}`).sort();
+    const key = `${scheme};${said.join(';')}`;
+    const isNew = !seen.has(key);
+    seen.add(key);
+    return isNew;
+  });
+}
+
+/** Themes that have colours of their own, by key: others than all before them. */
+function coloured(properties: Iterable<SheetProperty>, keys: readonly string[]): Set<string> {
+  const said = new Map(keys.map((key) => [key, '']));
+  for (const { name, colors, values } of properties)
+    for (const [key, value] of values) {
+      const own = colors.get(key) ?? (value.to === 'gradient' ? value.text : null);
+      if (own !== null) said.set(key, `${said.get(key)}${name}:${own};`);
+    }
+  const seen = new Set<string>(['']);
+  return new Set(
+    keys.filter((key) => {
+      const isNew = !seen.has(said.get(key)!);
+      seen.add(said.get(key)!);
+      return isNew;
+    }),
+  );
+}
+
+/** Colours with how often they are, put together from several counts. */
+function counted(...counts: readonly ReadonlyMap<string, number>[]): LooseColor[] {
+  const all = new Map<string, number>();
+  for (const one of counts) for (const [color, n] of one) all.set(color, (all.get(color) ?? 0) + n);
+  return [...all].map(([color, count]) => ({ color, count }));
+}
+
+/** The colours that some properties come to in any theme, without their opacity. */
+function comeTo(properties: Iterable<SheetProperty>): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const { colors, values } of properties)
+    for (const [theme, color] of colors) {
+      if (values.get(theme)?.to !== 'color' || readColor(color).alpha === 0) continue;
+      counts.set(opaque(color), (counts.get(opaque(color)) ?? 0) + 1);
+    }
+  return counts;
+}
+
 /**
- * Reads a style sheet as a colour system: blocks for all of the page, under an attribute or a class, or for a colour
- * scheme become themes; numbered custom properties become families, other custom properties roles, `var()` links;
- * loose colours are gathered into families by hue. Null when the text has no rule with a colour in it. Never throws.
+ * Reads a style sheet as a colour system: what all of the page has, what it has under attributes and classes, for a colour
+ * scheme or for more contrast become themes, worked out as a browser does; numbered custom properties become families, other
+ * custom properties roles, `var()` links; all other colours are gathered into families by hue, as they are. `farthest`: how
+ * far (ΔE OK, 0–1) a colour may move to be one with another that is used more; by default none moves. Null when the text
+ * has no rule with a colour in it. Never throws.
  */
-export function readSheet(css: string): SheetSystem | null {
-  const blocks = readBlocks(css);
-  const themes = themesOf(blocks);
-  const properties = propertiesOf(themes);
+export function readSheet(css: string, farthest = 0): SheetSystem | null {
+  const rules = readRules(css);
+  const { blocks } = rules;
+  const page = pageOf(rules);
+  const isOwn = OWN_FILE.test(css);
+  const found = themesOf(blocks).map((theme) => ({ theme, values: page(theme.state) }));
+  const named = new Set<string>();
+  // Themes of our own files are themes, even where they are alike.
+  const all = (isOwn ? found : distinct(found)).map(({ theme: { key, name, state }, values }) => ({
+    key,
+    name: freeFound(name, named),
+    state,
+    values,
+  }));
+  const first = isOwn ? all : all.slice(0, MOST_THEMES);
+  const { properties, unfixed } = propertiesOf(
+    blocks,
+    new Map(first.map(({ key, values }) => [key, values])),
+  );
+  const own = coloured(
+    properties.values(),
+    first.map(({ key }) => key),
+  );
+  const themes = isOwn || !own.size ? first : first.filter(({ key }) => own.has(key));
   const count = colorCounter();
-  const all = count(blocks);
-  if (!all.size && !properties.size) return null;
+  const written = count(blocks);
+  if (!written.size && !properties.size) return null;
 
   const prefix = commonPrefix([...properties.keys()]);
   const scales = scalesOf(properties.values(), prefix);
-  const spelled = scales.map((scale, i) => spelledFamily(scale, `spelled-${i}`));
   const inScales = new Set(
-    spelled.flatMap(({ shades, baseProperty }) => [
-      ...shades.keys(),
+    scales.flatMap(({ shades, baseProperty }) => [
+      ...shades.map(({ property }) => property),
       ...(baseProperty ? [baseProperty] : []),
     ]),
   );
+  const others = [...properties.values()].filter(({ name }) => !inScales.has(name));
+  const spelled = [
+    ...scales.map((scale, i) => spelledFamily(scale, `spelled-${i}`)),
+    ...themedScalesOf(others, themes, prefix).map((scale, i) => ({
+      ...spelledFamily(scale, `themed-${i}`),
+      // Their properties are roles.
+      shades: new Map<string, string>(),
+    })),
+  ];
   const { roles, gradients } = rolesAndGradients(
-    [...properties.values()].filter(({ name }) => !inScales.has(name)),
+    others,
     properties,
     themes.map(({ key }) => key),
     prefix,
   );
 
-  const isOwn = OWN_FILE.test(css);
-  const inThemes = new Set(themes.flatMap((theme) => theme.blocks));
-  const inRules = count(blocks.filter((block) => !inThemes.has(block)));
+  const onPages = new Set(found.flatMap(({ theme }) => theme.blocks));
+  const inRules = count(blocks.filter((block) => !onPages.has(block)));
   const besideScales = count(
     blocks.map((block) => ({
       ...block,
-      declarations: block.declarations.filter(({ property }) => !inScales.has(property)),
+      declarations: block.declarations.filter(
+        ({ property }) => !inScales.has(property) && !properties.has(property),
+      ),
     })),
   );
-  const loose = [...(isOwn ? inRules : besideScales)].map(([color, times]) => ({ color, count: times }));
-  const families = withTwins(spelled, loose);
-  const taken = new Set(families.flatMap(({ snapped }) => snapped.map(({ color }) => color)));
+  const loose = isOwn ? counted(inRules) : counted(besideScales, comeTo(others));
+  const shadeColors = [...new Set(spelled.flatMap(({ colors }) => [...colors.values()]))];
+  const { kept, merged } = mergeColors(loose, farthest, shadeColors);
+  const families = withSnapped(spelled, kept, merged);
+  const taken = new Set(shadeColors);
   const plain = new Set(plainColors(roles, gradients));
   // A sheet that spells its families out means the plain colours of its roles to be plain.
-  const isMeant = (color: string) => inScales.size > plain.size && plain.has(color) && !inRules.has(color);
-  const gathered = gatherFamilies(loose.filter(({ color }) => !taken.has(color) && !isMeant(color)));
+  const isMeant = (color: string) =>
+    isOwn && inScales.size > plain.size && plain.has(color) && !inRules.has(color);
+  const gathered = gatherFamilies(kept.filter(({ color }) => !taken.has(color) && !isMeant(color)));
   const names = new Set<string>();
+  const moved = (family: GatheredFamily): SnappedColor[] => {
+    const shadeOf = new Map(family.snapped.map(({ color, shade }) => [color, shade]));
+    const joining = merged.flatMap(({ into, ...one }) => {
+      const shade = shadeOf.get(into);
+      return shade === undefined ? [] : [{ ...one, shade }];
+    });
+    return [...family.snapped, ...joining].sort((a, b) => b.distance - a.distance);
+  };
+  const proposed: SheetFamily[] = [
+    ...families,
+    ...gathered.families.map((family, i) => ({
+      ...family,
+      snapped: moved(family),
+      key: `gathered-${i}`,
+      shades: new Map<string, string>(),
+      baseProperty: null,
+      colors: new Map<string, string>(),
+    })),
+  ].map((family) => ({ ...family, name: freeFound(family.name, names) }));
   return {
-    themes: themes.map(({ key, name }) => ({ key, name })),
-    families: [
-      ...families,
-      ...gathered.families.map((family, i) => ({
-        ...family,
-        key: `gathered-${i}`,
-        handSet: {},
-        shades: new Map<string, string>(),
-        baseProperty: null,
-        colors: new Map<string, string>(),
-      })),
-    ].map((family) => ({ ...family, name: freeFound(family.name, names) })),
+    themes: themes.map(({ key, name, state }) => ({ key, name, state })),
+    beyond: all.slice(first.length).map(({ name }) => name),
+    families: proposed,
     roles,
     gradients,
+    unfixed,
     leftOver: [...gathered.leftOver].sort((a, b) => b.count - a.count),
-    colors: all.size,
+    colors: new Set([...written.keys(), ...loose.map(({ color }) => color), ...shadeColors]).size,
+    merged: proposed.reduce((sum, one) => sum + one.snapped.filter(({ distance }) => distance > 0).length, 0),
   };
 }

@@ -4,6 +4,7 @@ import { isDeepStrictEqual } from 'node:util';
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { runs } from '../../test/runs.ts';
+import { readBlocks } from '../cascade/rules.ts';
 import { MINT_LAMP_INTERFACE } from '../demo/interface.ts';
 import { SKERRY_LINE } from '../demo/skerry-line.ts';
 import { applyCommand } from '../document/commands/apply.ts';
@@ -17,7 +18,6 @@ import { writeCss } from '../exchange/css.ts';
 import { resolveSystem } from '../system/resolve.ts';
 import { rolePaint } from '../system/roles/role-paint.ts';
 import { adoptSheet, type SheetChoice, wholeOf } from './adopt.ts';
-import { readBlocks } from './blocks.ts';
 import { readSheet, type SheetSystem } from './sheet-system.ts';
 import { themesOf } from './theme-blocks.ts';
 
@@ -101,16 +101,30 @@ describe('the rules of a style sheet', () => {
       @media (prefers-color-scheme: dark) { :root { --a: #fff } }`).filter(
       ({ selectors }) => selectors[0] !== '.x',
     );
-    expect(root).toMatchObject({ selectors: [':root', '[data-theme="a,b"]'], scheme: null, heading: 'Day' });
+    expect(root).toMatchObject({ selectors: [':root', '[data-theme="a,b"]'], asks: {}, heading: 'Day' });
     expect(root!.declarations).toEqual([
-      { property: '--a', value: '#123', line: 6, heading: 'Deep water', remark: 'the first' },
-      { property: '--b', value: 'rgb(1, 2, 3)', line: 7, heading: 'Deep water', remark: null },
+      {
+        property: '--a',
+        value: '#123',
+        important: false,
+        line: 6,
+        heading: 'Deep water',
+        remark: 'the first',
+      },
+      {
+        property: '--b',
+        value: 'rgb(1, 2, 3)',
+        important: false,
+        line: 7,
+        heading: 'Deep water',
+        remark: null,
+      },
     ]);
     expect(inner).toMatchObject({
       selectors: ['.x:hover'],
       declarations: [{ property: 'color', value: 'blue' }],
     });
-    expect(dark).toMatchObject({ scheme: 'dark', selectors: [':root'] });
+    expect(dark).toMatchObject({ asks: { scheme: 'dark' }, selectors: [':root'] });
   });
 
   it('are closed at the end of a sheet that is cut off, and what closes nothing is passed over', () => {

@@ -1,8 +1,8 @@
 import type { LightnessGrowth } from '../family/growth.ts';
-import { oklabOf, paint } from '../system/painted.ts';
 import { type LooseColor, opaque } from './counted-colors.ts';
 import { fitGrowth } from './fitted-growth.ts';
 import type { SnappedColor } from './gathered-families.ts';
+import type { MergedColor } from './merged-colors.ts';
 import { basesOf, type SheetScale } from './scales.ts';
 
 /** A family that a style sheet proposes. */
@@ -41,24 +41,22 @@ export function spelledFamily(scale: SheetScale, key: string): SheetFamily {
   };
 }
 
-/** Colours nearer than this (ΔE OK) to a shade that the sheet spells out belong to it. */
-const TWINS = 0.02;
-
-/** Spelled families with those of some colours that hardly differ from one of their shades, the farthest first. */
-export function withTwins(families: readonly SheetFamily[], colors: readonly LooseColor[]): SheetFamily[] {
-  const shades = families.flatMap(({ key, colors: own }) =>
-    [...own].map(([shade, color]) => ({ key, shade, lab: oklabOf(paint(color)) })),
-  );
+/** Spelled families with the colours that become one of their shades: those that are one, and those that give way to one. */
+export function withSnapped(
+  families: readonly SheetFamily[],
+  colors: readonly LooseColor[],
+  merged: readonly MergedColor[],
+): SheetFamily[] {
+  const at = new Map<string, { key: string; shade: string }>();
+  for (const { key, colors: own } of families)
+    for (const [shade, color] of own) if (!at.has(color)) at.set(color, { key, shade });
   const snapped = new Map<string, SnappedColor[]>(families.map(({ key }) => [key, []]));
-  for (const { color, count } of colors) {
-    const [l, a, b] = oklabOf(paint(color));
-    let near: { key: string; shade: string; distance: number } | null = null;
-    for (const { key, shade, lab } of shades) {
-      const distance = Math.hypot(l - lab[0], a - lab[1], b - lab[2]);
-      if (distance < (near?.distance ?? TWINS)) near = { key, shade, distance };
-    }
-    if (near) snapped.get(near.key)!.push({ color, count, shade: near.shade, distance: near.distance });
-  }
+  const snap = ({ color, count }: LooseColor, into: string, distance: number) => {
+    const place = at.get(into);
+    if (place) snapped.get(place.key)!.push({ color, count, shade: place.shade, distance });
+  };
+  for (const one of colors) snap(one, one.color, 0);
+  for (const one of merged) snap(one, one.into, one.distance);
   return families.map((family) => ({
     ...family,
     snapped: snapped.get(family.key)!.sort((a, b) => b.distance - a.distance),

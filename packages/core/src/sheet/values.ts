@@ -1,5 +1,5 @@
 import { parseColor } from '../color/parse.ts';
-import { canonical } from '../color/write.ts';
+import { asPainted } from './as-painted.ts';
 
 /** What the value of a custom property comes to, as far as colours go. */
 export type SheetValue =
@@ -12,7 +12,8 @@ const FADED =
   /^color-mix\(\s*in\s+[\w-]+\s*,\s*([\s\S]+?)\s+([\d.]+)%\s*,\s*transparent(?:\s+[\d.]+%)?\s*\)$/i;
 /** `rgba(var(--blue-rgb), 0.5)`, where a property of numbers stands beside one of the colour. */
 const CHANNELS = /^rgba?\(\s*var\(\s*(--[\w\u0080-\uffff-]+?)-rgb\s*\)\s*(?:[,/]\s*([\d.]+)(%?)\s*)?\)$/i;
-const GRADIENT = /^(?:-\w+-)?(?:repeating-)?(?:linear|radial|conic)-gradient\(/i;
+/** How gradients begin. */
+export const GRADIENT = /^(?:-\w+-)?(?:repeating-)?(?:linear|radial|conic)-gradient\(/i;
 const LONGEST = 20_000;
 
 /** A number or word of hex digits, which is no colour in CSS, whatever it is in an e-mail. */
@@ -52,5 +53,5 @@ function read(text: string): SheetValue | null {
   }
   if (/\b(?:var|env|attr)\(/i.test(value)) return null;
   const parsed = isBareHex(value) ? null : parseColor(value);
-  return parsed?.ok ? { to: 'color', color: canonical(parsed.color) } : null;
+  return parsed?.ok ? { to: 'color', color: asPainted(parsed.color) } : null;
 }

@@ -1,0 +1,44 @@
+import { oklabOf, paint } from '../system/painted.ts';
+import type { LooseColor } from './counted-colors.ts';
+
+/** A colour that gives way to another. */
+export interface MergedColor extends LooseColor {
+  /** The colour that it becomes, one of the sheet's own. */
+  readonly into: string;
+  /** ΔE OK between the two. */
+  readonly distance: number;
+}
+
+/**
+ * Colours that lie within a distance (ΔE OK) of one that is used more often give way to it; none moves twice, so that none
+ * moves further. `anchors` stay, and others give way to them first. Nothing gives way at a distance of 0.
+ */
+export function mergeColors(
+  colors: readonly LooseColor[],
+  farthest: number,
+  anchors: readonly string[],
+): { readonly kept: LooseColor[]; readonly merged: MergedColor[] } {
+  if (farthest <= 0) return { kept: [...colors], merged: [] };
+  const held = new Set(anchors);
+  const staying = anchors.map((color) => ({ color, lab: oklabOf(paint(color)) }));
+  const kept: LooseColor[] = [];
+  const merged: MergedColor[] = [];
+  for (const one of [...colors].sort((a, b) => b.count - a.count)) {
+    if (held.has(one.color)) {
+      kept.push(one);
+      continue;
+    }
+    const lab = oklabOf(paint(one.color));
+    let near: { into: string; distance: number } | null = null;
+    for (const { color, lab: other } of staying) {
+      const distance = Math.hypot(lab[0] - other[0], lab[1] - other[1], lab[2] - other[2]);
+      if (distance <= (near?.distance ?? farthest)) near = { into: color, distance };
+    }
+    if (near) merged.push({ ...one, ...near });
+    else {
+      kept.push(one);
+      staying.push({ color: one.color, lab });
+    }
+  }
+  return { kept, merged };
+}
