@@ -6,6 +6,7 @@ import type { Family } from '../document/families/family.ts';
 import type { Link, RoleLink } from '../document/links/link.ts';
 import { slug, slugsOf } from '../document/naming/names.ts';
 import { roleSlug, writeRoleName } from '../document/naming/role-name.ts';
+import { MOST_PAIRS } from '../document/pairs/pair.ts';
 import type { Role } from '../document/roles/role.ts';
 import { gradientFromCss } from '../edits/gradients/gradient-from-css.ts';
 import type { StopSource } from './linked-gradient.ts';
@@ -19,6 +20,8 @@ export interface SheetChoice {
   readonly families: ReadonlySet<string>;
   readonly roles: ReadonlySet<string>;
   readonly gradients: ReadonlySet<string>;
+  /** By key; one whose roles are not both taken is left out. */
+  readonly pairs: ReadonlySet<string>;
   /** Colours that are not snapped to a shade and stay as they are. */
   readonly unsnapped: ReadonlySet<string>;
 }
@@ -29,6 +32,7 @@ export const wholeOf = (system: SheetSystem): SheetChoice => ({
   families: new Set(system.families.map(({ key }) => key)),
   roles: new Set(system.roles.map(({ property }) => property)),
   gradients: new Set(system.gradients.map(({ property }) => property)),
+  pairs: new Set(system.pairs.map(({ key }) => key)),
   unsnapped: new Set(),
 });
 
@@ -153,6 +157,18 @@ class Adopting {
     }
   }
 
+  addPairs(): void {
+    const room = MOST_PAIRS - this.document.pairs.length;
+    const taken = this.system.pairs.filter(({ key }) => this.choice.pairs.has(key)).slice(0, room);
+    for (const { text, ground } of taken) {
+      const [foreground, background] = [this.roles.get(text), this.roles.get(ground)];
+      if (foreground === undefined || background === undefined) continue;
+      const target = { level: 'AA', content: 'body' } as const;
+      const pair = { id: this.newId(), foreground, background, target, size: 16, weight: 400 };
+      this.commands.push({ type: 'addPair', pair });
+    }
+  }
+
   /** A plain colour as a link: to the shade that it was snapped to, under its own opacity. */
   private linkOfColor(text: string, opacity: number): Link {
     const c = readColor(text);
@@ -202,7 +218,9 @@ export function adoptSheet(
   const made = adopting.madeGradients();
   adopting.addRoles();
   const { themes, roles, gradients } = adopting;
-  const commands = [...adopting.commands, ...made];
+  adopting.commands.push(...made);
+  adopting.addPairs();
+  const { commands } = adopting;
   if (!commands.length) return null;
   return { command: { type: 'batch', label: 'read a style sheet', commands }, themes, roles, gradients };
 }

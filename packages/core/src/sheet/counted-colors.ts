@@ -24,29 +24,36 @@ const PAINTS =
 const URL = /url\((?:"[^"]*"|'[^']*'|[^)"']*)\)/gi;
 const LONGEST = 20_000;
 
-/** The colours in a value; what nothing is seen of, as in `transparent`, is none. */
-function colorsIn(value: string): readonly LooseColor[] {
+const known = new Map<string, readonly LooseColor[]>();
+const MOST_KNOWN = 20_000;
+
+/** The colours that a value writes out, with their opacity; what nothing is seen of, as in `transparent`, is none. */
+export function colorsOf(value: string): readonly LooseColor[] {
+  const before = known.get(value);
+  if (before) return before;
   const direct = isBareHex(value) ? null : parseColor(value);
   const found = direct?.ok
     ? [{ color: asPainted(direct.color), count: 1 }]
     : findColors(value.replace(URL, ' ')).found;
-  return found
-    .filter(({ color }) => readColor(color).alpha !== 0)
-    .map(({ color, count }) => ({ color: opaque(color), count }));
+  const seen = found.flatMap(({ color, count }) => {
+    const read = readColor(color);
+    return read.alpha === 0 ? [] : [{ color: asPainted(read), count }];
+  });
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(value, seen);
+  return seen;
 }
 
-/** Counts every colour that some rules write, without its opacity. What was read of a value is remembered. */
-export function colorCounter(): (blocks: readonly SheetBlock[]) => Map<string, number> {
-  const known = new Map<string, readonly LooseColor[]>();
-  return (blocks) => {
-    const counts = new Map<string, number>();
-    for (const { declarations } of blocks)
-      for (const { property, value } of declarations) {
-        if (!PAINTS.test(property) || value.length > LONGEST) continue;
-        const colors = known.get(value) ?? colorsIn(value);
-        known.set(value, colors);
-        for (const { color, count } of colors) counts.set(color, (counts.get(color) ?? 0) + count);
+/** Counts every colour that some rules write, without its opacity. */
+export function countColors(blocks: readonly SheetBlock[]): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const { declarations } of blocks)
+    for (const { property, value } of declarations) {
+      if (!PAINTS.test(property) || value.length > LONGEST) continue;
+      for (const { color, count } of colorsOf(value)) {
+        const plain = opaque(color);
+        counts.set(plain, (counts.get(plain) ?? 0) + count);
       }
-    return counts;
-  };
+    }
+  return counts;
 }

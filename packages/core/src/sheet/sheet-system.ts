@@ -2,10 +2,13 @@ import { type PageState, type PageValues, pageOf } from '../cascade/page.ts';
 import { readRules } from '../cascade/rules.ts';
 import { readColor } from '../color/parse.ts';
 import { MOST_THEMES } from '../document/limits.ts';
-import { colorCounter, type LooseColor, opaque } from './counted-colors.ts';
+import { countColors, type LooseColor, opaque } from './counted-colors.ts';
 import { type GatheredFamily, gatherFamilies, type SnappedColor } from './gathered-families.ts';
 import { mergeColors } from './merged-colors.ts';
 import { propertiesOf, type SheetProperty, type UnfixedProperty } from './properties.ts';
+import { rulesPairs } from './rule-pairs.ts';
+import { rolesOfRules, type SheetPair } from './rule-roles.ts';
+import { rulesUses, type UsedColor } from './rule-uses.ts';
 import { scalesOf, themedScalesOf } from './scales.ts';
 import { commonPrefix, freeFound } from './sheet-names.ts';
 import { type NamedSheetGradient, rolesAndGradients, type SheetRole } from './sheet-roles.ts';
@@ -25,6 +28,9 @@ export interface SheetSystem {
   readonly families: readonly SheetFamily[];
   readonly roles: readonly SheetRole[];
   readonly gradients: readonly NamedSheetGradient[];
+  readonly pairs: readonly SheetPair[];
+  /** Colours that are written out in rules, by what they are used for. */
+  readonly uses: readonly UsedColor[];
   /** Custom properties that are colours, but of the text around or of the system. */
   readonly unfixed: readonly UnfixedProperty[];
   /** Opaque colours that no family took. */
@@ -95,6 +101,20 @@ function counted(...counts: readonly ReadonlyMap<string, number>[]): LooseColor[
   return [...all].map(([color, count]) => ({ color, count }));
 }
 
+/** By a colour the role whose custom property is just that in every theme, the first of them; null where none is. */
+function constantRoles(
+  roles: readonly SheetRole[],
+  properties: ReadonlyMap<string, SheetProperty>,
+): (color: string) => string | null {
+  const known = new Map<string, string>();
+  for (const { property } of roles) {
+    const colors = new Set(properties.get(property)?.colors.values());
+    const [color] = colors;
+    if (color !== undefined && colors.size === 1 && !known.has(color)) known.set(color, property);
+  }
+  return (color) => known.get(color) ?? null;
+}
+
 /** The colours that some properties come to in any theme, without their opacity. */
 function comeTo(properties: Iterable<SheetProperty>): Map<string, number> {
   const counts = new Map<string, number>();
@@ -137,8 +157,7 @@ export function readSheet(css: string, farthest = 0): SheetSystem | null {
     first.map(({ key }) => key),
   );
   const themes = isOwn || !own.size ? first : first.filter(({ key }) => own.has(key));
-  const count = colorCounter();
-  const written = count(blocks);
+  const written = countColors(blocks);
   if (!written.size && !properties.size) return null;
 
   const prefix = commonPrefix([...properties.keys()]);
@@ -158,7 +177,7 @@ export function readSheet(css: string, farthest = 0): SheetSystem | null {
       shades: new Map<string, string>(),
     })),
   ];
-  const { roles, gradients } = rolesAndGradients(
+  const { roles: ofProperties, gradients } = rolesAndGradients(
     others,
     properties,
     themes.map(({ key }) => key),
@@ -166,8 +185,27 @@ export function readSheet(css: string, farthest = 0): SheetSystem | null {
   );
 
   const onPages = new Set(found.flatMap(({ theme }) => theme.blocks));
-  const inRules = count(blocks.filter((block) => !onPages.has(block)));
-  const besideScales = count(
+  const ofParts = blocks.filter((block) => !onPages.has(block));
+  const inRules = countColors(ofParts);
+  const uses = rulesUses(
+    blocks.map((block) =>
+      onPages.has(block)
+        ? { ...block, declarations: block.declarations.filter(({ property }) => !property.startsWith('--')) }
+        : block,
+    ),
+    found.flatMap(({ theme }) => (own.has(theme.key) ? theme : [])),
+  );
+  const fromRules = isOwn
+    ? { roles: [], pairs: [] }
+    : rolesOfRules({
+        uses,
+        pairs: rulesPairs(blocks, (property) => properties.has(property)),
+        themes: themes.map(({ key }) => key),
+        roles: ofProperties,
+        roleOfColor: constantRoles(ofProperties, properties),
+      });
+  const roles = [...ofProperties, ...fromRules.roles];
+  const besideScales = countColors(
     blocks.map((block) => ({
       ...block,
       declarations: block.declarations.filter(
@@ -211,6 +249,8 @@ export function readSheet(css: string, farthest = 0): SheetSystem | null {
     families: proposed,
     roles,
     gradients,
+    pairs: fromRules.pairs,
+    uses,
     unfixed,
     leftOver: [...gathered.leftOver].sort((a, b) => b.count - a.count),
     colors: new Set([...written.keys(), ...loose.map(({ color }) => color), ...shadeColors]).size,
