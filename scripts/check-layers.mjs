@@ -96,7 +96,7 @@ const CORE_LAYERS = [
   ['edits'],
   ['exchange'],
   ['sheet', 'shelf'],
-  ['read-back'],
+  ['moving', 'read-back'],
   ['wire'],
   ['demo'],
 ];

@@ -15,6 +15,8 @@ export interface SheetDeclaration {
   readonly heading: string | null;
   /** The comment after it on its own line. */
   readonly remark: string | null;
+  /** Offsets in the text of the rules: all of it, without the sign that ends it, and its value. */
+  readonly at: { readonly start: number; readonly end: number; readonly value: number };
 }
 
 /** A rule with what it declares itself. */
@@ -52,6 +54,8 @@ interface Registered {
 
 /** All that is read of a style sheet. */
 export interface SheetRules {
+  /** What was read: the sheet with all brackets closed. */
+  readonly text: string;
   /** In order, nested ones after those around them. */
   readonly blocks: readonly SheetBlock[];
   readonly registered: ReadonlyMap<string, Registered>;
@@ -74,7 +78,7 @@ export function readRules(text: string): SheetRules {
   const registered = new Map<string, Registered>();
   const layers: string[] = [];
   const css = balanced(text);
-  if (css === null) return { blocks: [], registered, layers };
+  if (css === null) return { text: '', blocks: [], registered, layers };
   const sheet = parse(css, {
     positions: true,
     parseValue: false,
@@ -147,7 +151,7 @@ export function readRules(text: string): SheetRules {
   };
   const outside: Place = { around: [], asks: {}, layer: null };
   if (sheet.type === 'StyleSheet') for (const node of sheet.children) visit(node, [], outside);
-  return { blocks, registered, layers };
+  return { text: css, blocks, registered, layers };
 }
 
 type Place = Pick<SheetBlock, 'around' | 'asks' | 'layer'>;
@@ -180,6 +184,11 @@ function declarationOf(node: Declaration, heading: string | null, remark: string
     line: node.loc!.start.line,
     heading,
     remark,
+    at: {
+      start: node.loc!.start.offset,
+      end: node.loc!.end.offset,
+      value: node.value.loc?.start.offset ?? node.loc!.end.offset,
+    },
   };
 }
 

@@ -36,17 +36,24 @@ export const wholeOf = (system: SheetSystem): SheetChoice => ({
   unsnapped: new Set(),
 });
 
-/** The edit that takes a choice, and what ids the things have in it: themes by key, roles and gradients by property. */
-export interface Adoption {
-  readonly command: Command;
-  readonly themes: ReadonlyMap<string, string>;
-  readonly roles: ReadonlyMap<string, string>;
-  readonly gradients: ReadonlyMap<string, string>;
-}
-
+/** A shade, by its family's id. */
 interface At {
   readonly family: string;
   readonly shade: string;
+}
+
+/** The edit that takes a choice, and what ids the things have in it: themes by key, roles and gradients by property. */
+export interface Adoption {
+  readonly command: Command;
+  /** By the custom properties that are one. */
+  readonly shades: ReadonlyMap<string, At>;
+  /** Families, by the custom property that is their base. */
+  readonly bases: ReadonlyMap<string, string>;
+  /** By the opaque colours that become one. */
+  readonly colors: ReadonlyMap<string, At>;
+  readonly themes: ReadonlyMap<string, string>;
+  readonly roles: ReadonlyMap<string, string>;
+  readonly gradients: ReadonlyMap<string, string>;
 }
 
 /** The edit that takes a choice, put together step by step: themes first, then what roles and gradients point to. */
@@ -55,9 +62,9 @@ class Adopting {
   readonly themes = new Map<string, string>();
   readonly roles = new Map<string, string>();
   readonly gradients = new Map<string, string>();
-  private readonly shades = new Map<string, At>();
-  private readonly bases = new Map<string, string>();
-  private readonly snapped = new Map<string, At>();
+  readonly shades = new Map<string, At>();
+  readonly bases = new Map<string, string>();
+  readonly snapped = new Map<string, At>();
   private readonly byProperty: ReadonlyMap<string, SheetSystem['roles'][number]>;
   private readonly document: ProjectDocument;
   private readonly system: SheetSystem;
@@ -217,12 +224,13 @@ export function adoptSheet(
   adopting.nameRoles();
   const made = adopting.madeGradients();
   adopting.addRoles();
-  const { themes, roles, gradients } = adopting;
+  const { themes, roles, gradients, shades, bases, snapped: colors } = adopting;
   adopting.commands.push(...made);
   adopting.addPairs();
   const { commands } = adopting;
   if (!commands.length) return null;
-  return { command: { type: 'batch', label: 'read a style sheet', commands }, themes, roles, gradients };
+  const command: Command = { type: 'batch', label: 'read a style sheet', commands };
+  return { command, themes, roles, gradients, shades, bases, colors };
 }
 
 function familyOf(family: SheetFamily, id: string, name: string): Family {
