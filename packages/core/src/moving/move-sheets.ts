@@ -11,7 +11,7 @@ import type { Adoption } from '../sheet/adopt.ts';
 import { useOf, withinTheme } from '../sheet/rule-uses.ts';
 import { joinedSheets, type SheetFile } from '../sheet/sheet-files.ts';
 import type { SheetSystem } from '../sheet/sheet-system.ts';
-import { type SheetTheme, themesOf } from '../sheet/theme-blocks.ts';
+import { themesOf } from '../sheet/theme-blocks.ts';
 import { resolveSystem } from '../system/resolve.ts';
 import { keptNames, type NewName, newNames } from './new-names.ts';
 import { rewrittenValue } from './rewritten-value.ts';
@@ -134,18 +134,28 @@ class Constants {
   }
 }
 
-const hooksOf = (rules: SheetRules, themes: readonly SheetTheme[]) => {
-  const ofThemes = new Set(themes.flatMap(({ blocks }) => blocks));
-  return new Set(
-    rules.blocks.filter(
-      (block) =>
-        ofThemes.has(block) &&
-        block.around.every(({ name }) => PORTABLE.has(name)) &&
-        !(block.layer ?? '').includes('(') &&
-        block.selectors.every((selector) => readPageSelector(selector) !== null),
-    ),
-  );
-};
+const isOfPage = (selector: string) => readPageSelector(selector) !== null;
+
+/**
+ * The blocks whose declarations can stand in another file, before the rest: all that they mean is a page or what has a class
+ * of its own, and nothing else says the same of that. `stuck` are properties of which others say something too.
+ */
+function hooksOf(
+  { blocks }: SheetRules,
+  renamed: ReadonlyMap<string, NewName>,
+): { readonly hooks: ReadonlySet<SheetBlock>; readonly stuck: ReadonlySet<string> } {
+  const hooks = new Set<SheetBlock>();
+  const stuck = new Set<string>();
+  for (const block of blocks) {
+    const own = block.declarations.filter(({ property }) => renamed.has(property));
+    if (!own.length) continue;
+    const isPortable =
+      block.around.every(({ name }) => PORTABLE.has(name)) && !(block.layer ?? '').includes('(');
+    if (isPortable && block.selectors.every(isOfPage)) hooks.add(block);
+    else if (block.selectors.some(isOfPage)) for (const { property } of own) stuck.add(property);
+  }
+  return { hooks, stuck };
+}
 
 function wrapped(block: SheetBlock, lines: readonly string[]): string {
   const inner = `${block.selectors.join(',\n')} {\n${lines.join('\n')}\n}`;
@@ -194,9 +204,10 @@ export function moveSheets(
   const kept = keptNames(rules, renamed);
   const keys = new Set(adoption.themes.keys());
   const themes = themesOf(rules.blocks).filter(({ key }) => keys.has(key));
-  const hooks = hooksOf(rules, themes);
+  const { hooks, stuck } = hooksOf(rules, renamed);
   const constants = new Constants(document, names, adoption, system, kept);
   const replaced = new Replaced();
+  const ofThemes = new Set(themes.flatMap(({ blocks }) => blocks));
   const [, ...others] = themes;
   const isThemed = ({ asks, selectors }: SheetBlock) =>
     asks.scheme !== undefined ||
@@ -238,9 +249,9 @@ export function moveSheets(
     for (const declaration of block.declarations) {
       const { property, at } = declaration;
       const own = renamed.get(property);
-      if (isHook && own) {
-        // Shades stand on the root once and for all.
-        if (own.of === 'shade') constants.use(own.property);
+      if (isHook && own && !stuck.has(property)) {
+        // Shades stand on the root once and for all; what is said of them elsewhere, as for print, stays said.
+        if (own.of === 'shade' && ofThemes.has(block)) constants.use(own.property);
         else {
           lines.push(`  ${own.property}: ${rewrite(block, declaration, true).trim()};`);
           declared.add(own.property);
