@@ -13,6 +13,8 @@ export interface SnappedColor extends LooseColor {
   readonly shade: string;
   /** ΔE OK between the two. */
   readonly distance: number;
+  /** The colour of the sheet that it becomes, where it is another. */
+  readonly into?: string;
 }
 
 /** A family that loose colours were gathered into. */

@@ -55,7 +55,9 @@ function sideOf(
   const inner = [...value.matchAll(INNER_VAR)].map(([, name]) => name!);
   // `var(--surface) no-repeat`, and no colour that is put together from one.
   if (inner.length)
-    return inner.length === 1 && isKnown(inner[0]!) && !/\b(?:rgb|hsl|color|oklch|oklab|lab|lch|hwb|calc)/.test(value)
+    return inner.length === 1 &&
+      isKnown(inner[0]!) &&
+      !/\b(?:rgb|hsl|color|oklch|oklab|lab|lch|hwb|calc)/.test(value)
       ? { to: 'property', property: inner[0]! }
       : null;
   const colors = colorsOf(value);

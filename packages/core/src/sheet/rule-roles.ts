@@ -126,12 +126,7 @@ export function rolesOfRules({ uses, pairs, themes, roles, roleOfColor }: Asked)
       const key = `${use} ${side.property}`;
       if (made.has(key)) return key;
       return made.size < MOST_ROLES
-        ? make(
-            key,
-            use,
-            selectors,
-            new Map(themes.map((theme) => [theme, { ...side, opacity: 1 }] as const)),
-          )
+        ? make(key, use, selectors, new Map(themes.map((theme) => [theme, { ...side, opacity: 1 }] as const)))
         : null;
     }
     const own = roleOfColor(side.color);

@@ -226,8 +226,8 @@ export function readSheet(css: string, farthest = 0): SheetSystem | null {
   const names = new Set<string>();
   const moved = (family: GatheredFamily): SnappedColor[] => {
     const shadeOf = new Map(family.snapped.map(({ color, shade }) => [color, shade]));
-    const joining = merged.flatMap(({ into, ...one }) => {
-      const shade = shadeOf.get(into);
+    const joining = merged.flatMap((one) => {
+      const shade = shadeOf.get(one.into);
       return shade === undefined ? [] : [{ ...one, shade }];
     });
     return [...family.snapped, ...joining].sort((a, b) => b.distance - a.distance);

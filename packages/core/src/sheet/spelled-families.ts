@@ -51,12 +51,14 @@ export function withSnapped(
   for (const { key, colors: own } of families)
     for (const [shade, color] of own) if (!at.has(color)) at.set(color, { key, shade });
   const snapped = new Map<string, SnappedColor[]>(families.map(({ key }) => [key, []]));
-  const snap = ({ color, count }: LooseColor, into: string, distance: number) => {
-    const place = at.get(into);
-    if (place) snapped.get(place.key)!.push({ color, count, shade: place.shade, distance });
-  };
-  for (const one of colors) snap(one, one.color, 0);
-  for (const one of merged) snap(one, one.into, one.distance);
+  for (const { color, count } of colors) {
+    const place = at.get(color);
+    if (place) snapped.get(place.key)!.push({ color, count, shade: place.shade, distance: 0 });
+  }
+  for (const one of merged) {
+    const place = at.get(one.into);
+    if (place) snapped.get(place.key)!.push({ ...one, shade: place.shade });
+  }
   return families.map((family) => ({
     ...family,
     snapped: snapped.get(family.key)!.sort((a, b) => b.distance - a.distance),
