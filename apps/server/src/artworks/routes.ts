@@ -21,7 +21,7 @@ const tooLarge = () =>
 const PAGE: Wanted = {
   one: 'page',
   many: 'pages',
-  accept: 'text/html, image/svg+xml',
+  accept: 'text/html, image/svg+xml, text/css',
   bytes: MOST_BYTES,
   tooLarge,
 };
@@ -65,8 +65,9 @@ export async function artworkRoutes(
         URL.canParse(href, url.href) ? [new URL(href, url.href).href] : [],
       );
       // One that cannot be had leaves the others; the page says that it is not there.
+      const addresses = wanted.slice(0, MOST_SHEETS);
       const sheets = await Promise.all(
-        wanted.slice(0, MOST_SHEETS).map((one) =>
+        addresses.map((one) =>
           textOf(one, SHEET, left).then(
             (sheet) => sheet.text,
             () => '',
@@ -76,6 +77,7 @@ export async function artworkRoutes(
       return {
         text,
         sheets,
+        addresses,
         name:
           url.pathname
             .split('/')

@@ -23,7 +23,7 @@ export interface BilledColor {
 }
 
 /** Colours that nobody tells apart, the one that is written most first. */
-export interface TwinGroup {
+interface TwinGroup {
   readonly lead: BilledColor;
   readonly twins: readonly (BilledColor & { readonly distance: number })[];
 }

@@ -2,6 +2,7 @@ import { type PageState, type PageValues, pageOf } from '../cascade/page.ts';
 import { readRules } from '../cascade/rules.ts';
 import { readColor } from '../color/parse.ts';
 import { MOST_THEMES } from '../document/limits.ts';
+import { drain } from '../in-parts/drain.ts';
 import { countColors, type LooseColor, opaque } from './counted-colors.ts';
 import { type GatheredFamily, gatherFamilies, type SnappedColor } from './gathered-families.ts';
 import { mergeColors } from './merged-colors.ts';
@@ -31,6 +32,8 @@ export interface SheetSystem {
   readonly pairs: readonly SheetPair[];
   /** Colours that are written out in rules, by what they are used for. */
   readonly uses: readonly UsedColor[];
+  /** What custom properties were declared as first, and in which line, from 1. */
+  readonly origins: ReadonlyMap<string, SheetOrigin>;
   /** Custom properties that are colours, but of the text around or of the system. */
   readonly unfixed: readonly UnfixedProperty[];
   /** Opaque colours that no family took. */
@@ -39,6 +42,12 @@ export interface SheetSystem {
   readonly colors: number;
   /** How many of those give way to others. */
   readonly merged: number;
+}
+
+/** What something was in a sheet. */
+interface SheetOrigin {
+  readonly value: string;
+  readonly line: number;
 }
 
 /** How the product's own export begins. */
@@ -133,12 +142,22 @@ function comeTo(properties: Iterable<SheetProperty>): Map<string, number> {
  * far (ΔE OK, 0–1) a colour may move to be one with another that is used more; by default none moves. Null when the text
  * has no rule with a colour in it. Never throws.
  */
-export function readSheet(css: string, farthest = 0): SheetSystem | null {
+export const readSheet = (css: string, farthest = 0): SheetSystem | null =>
+  drain(readSheetInParts(css, farthest));
+
+/** {@link readSheet} in parts, which say how far it is, 0–1. */
+export function* readSheetInParts(css: string, farthest = 0): Generator<number, SheetSystem | null> {
   const rules = readRules(css);
+  yield 0.35;
   const { blocks } = rules;
   const page = pageOf(rules);
   const isOwn = OWN_FILE.test(css);
-  const found = themesOf(blocks).map((theme) => ({ theme, values: page(theme.state) }));
+  const found: ThemedPage[] = [];
+  const ofSheet = themesOf(blocks);
+  for (const theme of ofSheet) {
+    found.push({ theme, values: page(theme.state) });
+    yield 0.35 + (0.25 * found.length) / ofSheet.length;
+  }
   const named = new Set<string>();
   // Themes of our own files are themes, even where they are alike.
   const all = (isOwn ? found : distinct(found)).map(({ theme: { key, name, state }, values }) => ({
@@ -157,6 +176,7 @@ export function readSheet(css: string, farthest = 0): SheetSystem | null {
     first.map(({ key }) => key),
   );
   const themes = isOwn || !own.size ? first : first.filter(({ key }) => own.has(key));
+  yield 0.7;
   const written = countColors(blocks);
   if (!written.size && !properties.size) return null;
 
@@ -204,6 +224,7 @@ export function readSheet(css: string, farthest = 0): SheetSystem | null {
         roles: ofProperties,
         roleOfColor: constantRoles(ofProperties, properties),
       });
+  yield 0.85;
   const roles = [...ofProperties, ...fromRules.roles];
   const besideScales = countColors(
     blocks.map((block) => ({
@@ -251,6 +272,9 @@ export function readSheet(css: string, farthest = 0): SheetSystem | null {
     gradients,
     pairs: fromRules.pairs,
     uses,
+    origins: new Map(
+      [...properties.values()].map(({ name, declaration: { value, line } }) => [name, { value, line }]),
+    ),
     unfixed,
     leftOver: [...gathered.leftOver].sort((a, b) => b.count - a.count),
     colors: new Set([...written.keys(), ...loose.map(({ color }) => color), ...shadeColors]).size,

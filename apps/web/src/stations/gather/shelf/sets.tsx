@@ -1,3 +1,4 @@
+import { slug } from '@mint-lamp/core/document/naming/names';
 import type { ShelfSet } from '@mint-lamp/core/wire/shelf';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -12,9 +13,9 @@ import {
   useTakeBackSetMutation,
 } from '../../../fetching/shelf-api.ts';
 import { useProjectId } from '../../../store/selectors.ts';
-import { ofTab } from '../../../storing/storage.ts';
 import { Button } from '../../../ui/button.tsx';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
+import { setSheets } from '../sheets/sheet-files.ts';
 import { AdoptSet } from './adopt-set.tsx';
 import { SetCard } from './set-card.tsx';
 import { SetsSearch } from './sets-search.tsx';
@@ -124,9 +125,8 @@ function Adopting({ set: adopted, onClose }: { set: ShelfSet; onClose: () => voi
       }}
       onRead={(set, css) => {
         counted(set);
-        // As if it had been pasted: the draft of the other source.
-        ofTab.write(`mint-lamp/gather/${id}`, css);
-        navigate(addressOf(id, 'gather', 'text', 'system'));
+        setSheets(id, [{ name: `${slug(set.name) || 'set'}.css`, text: css }]);
+        navigate(addressOf(id, 'gather', 'sheets'));
       }}
     />
   );

@@ -8,7 +8,7 @@ import { Button } from '../../../ui/button.tsx';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
 import { GatherHeader } from '../gather-header.tsx';
 import { TakeFiles } from '../pictures/take-files.tsx';
-import { SheetProposal } from '../sheet/sheet-proposal.tsx';
+import { setSheets } from '../sheets/sheet-files.ts';
 import { FoundGradients } from './found-gradients.tsx';
 import { FoundTile } from './found-tile.tsx';
 import { NearCodes } from './near-codes.tsx';
@@ -34,12 +34,11 @@ function useDraft(projectId: string) {
 }
 
 /**
- * Collects colours from any text: found codes on one side, what looks like a code and is none beside them; and a style
- * sheet as the system that it comes to.
+ * Collects colours from any text: found codes on one side, what looks like a code and is none beside them; a style sheet goes
+ * on to where it is read as a system.
  * @public Found by its file.
  */
-export default function TextSource({ view }: { view: string | null }) {
-  const asSystem = view === 'system';
+export default function TextSource() {
   const id = useAppSelector((state) => selectProject(state).id);
   const [text, setText] = useDraft(id);
   usePasteAnywhere(setText);
@@ -49,12 +48,6 @@ export default function TextSource({ view }: { view: string | null }) {
   const { inTray, collect, onCollect } = useCollecting();
   const chosen = shown.filter((item) => isChosen(item) && !inTray.has(item.color));
 
-  if (asSystem && system)
-    return (
-      <SheetProposal system={system} onCollect={collect}>
-        <PasteArea text={text} onText={setText} />
-      </SheetProposal>
-    );
   return (
     <TakeFiles className="relative flex min-h-full flex-col">
       <GatherHeader
@@ -93,7 +86,8 @@ export default function TextSource({ view }: { view: string | null }) {
               <SheetOffer
                 system={system}
                 busy={result.isSheet && reading.busy}
-                to={addressOf(id, 'gather', 'text', 'system')}
+                to={addressOf(id, 'gather', 'sheets')}
+                onRead={() => setSheets(id, [{ name: 'pasted.css', text }])}
               />
               <FoundGradients gradients={result.gradients} onCollect={onCollect} />
               <ul className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">

@@ -19,7 +19,11 @@ export function useFoundInText(text: string) {
     () => merged ?? result.found.map((item) => ({ ...item, twins: [] as string[] })),
     [merged, result],
   );
-  const reading = useJob('readSheet', result.isSheet ? text : null);
+  const sheet = useMemo(
+    () => (result.isSheet ? { files: [{ name: 'pasted.css', text }], farthest: 0 } : null),
+    [result, text],
+  );
+  const reading = useJob('readSheets', sheet);
   const toggle = useCallback(
     (color: string) =>
       setTurned((old) => {
@@ -43,6 +47,6 @@ export function useFoundInText(text: string) {
     isChosen: (item: MergedColor) => item.inProse === turned.has(item.color),
     toggle,
     reading,
-    system: result.isSheet ? reading.result : null,
+    system: result.isSheet ? (reading.result?.system ?? null) : null,
   };
 }

@@ -1,7 +1,9 @@
+import type { Movement } from '@mint-lamp/core/moving/pair-ratios';
 import { adoptSheet } from '@mint-lamp/core/sheet/adopt';
+import type { SheetFile } from '@mint-lamp/core/sheet/sheet-files';
 import type { SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
-import { useMemo } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { type ReactNode, useMemo } from 'react';
+import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
 import { useJob } from '../../../jobs/use-job.ts';
@@ -11,22 +13,41 @@ import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { Failure } from '../../../ui/notice.tsx';
 import { GatherHeader } from '../gather-header.tsx';
+import { HowFar } from './how-far.tsx';
 import { ProposedFamilies } from './proposed-families.tsx';
+import { ProposedPairs } from './proposed-pairs.tsx';
 import { ProposedRoles } from './proposed-roles.tsx';
 import { sheetSummary } from './sheet-summary.ts';
 import { useSheetChoice } from './use-sheet-choice.ts';
+import { UsedInRules } from './used-in-rules.tsx';
+import { WayBack } from './way-back.tsx';
 
 interface SheetProposalProps {
-  system: SheetSystem;
+  files: readonly SheetFile[];
+  read: { readonly system: SheetSystem; readonly movement: Movement };
+  farthest: number;
+  onFarthest: (farthest: number) => void;
+  busy: boolean;
   /** Puts colours into the tray. */
   onCollect: (colors: readonly string[]) => void;
-  children: React.ReactNode;
+  /** What is said above the proposal. */
+  notes: ReactNode;
+  children: ReactNode;
 }
 
 const count = (n: number, one: string, many: string) => (n ? [`${n} ${n === 1 ? one : many}`] : []);
 
-/** A style sheet as a colour system: a proposal beside the original, taken whole or in part. */
-export function SheetProposal({ system, onCollect, children }: SheetProposalProps) {
+/** Style sheets as a colour system: a proposal beside the original, taken whole or in part. */
+export function SheetProposal({
+  files,
+  read: { system, movement },
+  farthest,
+  onFarthest,
+  busy,
+  onCollect,
+  notes,
+  children,
+}: SheetProposalProps) {
   const id = useProjectId();
   const document = useProjectDocument();
   const { edit } = useEditing();
@@ -38,6 +59,7 @@ export function SheetProposal({ system, onCollect, children }: SheetProposalProp
     ...count(choice.families.size, 'family', 'families'),
     ...count(choice.roles.size, 'role', 'roles'),
     ...count(choice.gradients.size, 'gradient', 'gradients'),
+    ...count(choice.pairs.size, 'pair', 'pairs'),
   ];
   const take = () => {
     const adoption = adoptSheet(document, system, choice, newId);
@@ -47,18 +69,23 @@ export function SheetProposal({ system, onCollect, children }: SheetProposalProp
   };
   return (
     <div className="flex min-h-full flex-col">
-      <GatherHeader source="text" lead={sheetSummary(system)}>
-        <Link to={addressOf(id, 'gather', 'text')} className="underline underline-offset-2">
-          Back to the colours
-        </Link>
-        <Button look="primary" disabled={!parts.length} onClick={take}>
+      <GatherHeader source="sheets" lead={sheetSummary(system)}>
+        <Button data-next look="primary" disabled={!parts.length || busy} onClick={take}>
           {parts.length ? `Take ${parts.join(', ')}` : 'Nothing chosen'}
         </Button>
       </GatherHeader>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(230px,1fr)_3fr] gap-5 px-5 pb-5">
         {children}
         <div className="min-w-0">
+          {notes}
           {painting.fault && <Failure fault={painting.fault} onAgain={painting.again} />}
+          <HowFar
+            farthest={farthest}
+            onFarthest={onFarthest}
+            system={system}
+            movement={movement}
+            busy={busy}
+          />
           <ThemeChoice system={system} taken={choice.themes} set={set} />
           <ProposedFamilies families={system.families} choice={choice} set={set} />
           {/* With their colours, which are worked out meanwhile. */}
@@ -71,7 +98,11 @@ export function SheetProposal({ system, onCollect, children }: SheetProposalProp
             set={set}
             painted={painting.result?.gradients}
           />
+          <ProposedPairs system={system} taken={choice.pairs} set={set} />
           <LeftOver system={system} onCollect={onCollect} />
+          <Unfixed system={system} />
+          <UsedInRules uses={system.uses} />
+          <WayBack files={files} system={system} choice={choice} />
         </div>
       </div>
     </div>
@@ -84,7 +115,33 @@ interface PartProps {
   set: ReturnType<typeof useSheetChoice>['set'];
 }
 
-function ThemeChoice({ system: { themes, roles }, taken, set }: PartProps) {
+/** Custom properties that are no fixed colour, and so no role. */
+function Unfixed({ system: { unfixed } }: Pick<PartProps, 'system'>) {
+  if (!unfixed.length) return null;
+  const names = (on: 'currentcolor' | 'system') =>
+    unfixed
+      .filter((one) => one.on === on)
+      .map(({ property }) => property)
+      .join(', ');
+  const [current, system] = [names('currentcolor'), names('system')];
+  return (
+    <section aria-label="No fixed colours" className="mb-5">
+      <h2 className="font-title text-lg font-semibold">No fixed colours</h2>
+      {current && (
+        <p className="text-sm">
+          The colour of the text around: <span className="font-mono">{current}</span>
+        </p>
+      )}
+      {system && (
+        <p className="text-sm">
+          Colours of the system that shows the page: <span className="font-mono">{system}</span>
+        </p>
+      )}
+    </section>
+  );
+}
+
+function ThemeChoice({ system: { themes, roles, beyond }, taken, set }: PartProps) {
   if (!roles.length) return null;
   return (
     <fieldset className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -99,6 +156,12 @@ function ThemeChoice({ system: { themes, roles }, taken, set }: PartProps) {
           {name}
         </label>
       ))}
+      {beyond.length > 0 && (
+        <span className="text-sm text-quiet">
+          {beyond.length} more are beyond what a project has: {beyond.slice(0, 6).join(', ')}
+          {beyond.length > 6 ? ' …' : ''}
+        </span>
+      )}
     </fieldset>
   );
 }
@@ -139,7 +202,10 @@ function GradientChoice({
 
 const MOST_SHOWN = 60;
 
-function LeftOver({ system: { leftOver }, onCollect }: Pick<SheetProposalProps, 'system' | 'onCollect'>) {
+function LeftOver({
+  system: { leftOver },
+  onCollect,
+}: Pick<PartProps, 'system'> & Pick<SheetProposalProps, 'onCollect'>) {
   if (!leftOver.length) return null;
   return (
     <section aria-label="Left over" className="mb-5">

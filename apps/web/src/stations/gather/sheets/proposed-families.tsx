@@ -6,8 +6,6 @@ import { memo } from 'react';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import type { SetChoice } from './use-sheet-choice.ts';
 
-/** Colours that lie this far from their shade are worth a look, ΔE OK. */
-const WORTH_A_LOOK = 0.02;
 const MOST_TOLD = 6;
 
 interface ProposedFamiliesProps {
@@ -23,7 +21,7 @@ export function ProposedFamilies({ families, choice, set }: ProposedFamiliesProp
     <section aria-label="Proposed families" className="mb-5">
       <h2 className="font-title text-lg font-semibold">Families</h2>
       <p className="mb-1 text-sm text-quiet">
-        Above each shade, beneath it the colours of the sheet that are nearest to it.
+        Above each shade, beneath it the colours of the sheet that it stands for.
       </p>
       <ul className="divide-y divide-hair border-y border-hair">
         {families.map((family) => (
@@ -40,6 +38,9 @@ export function ProposedFamilies({ families, choice, set }: ProposedFamiliesProp
   );
 }
 
+const colorsTold = ({ snapped }: SheetFamily) =>
+  `${snapped.length} ${snapped.length === 1 ? 'colour' : 'colours'}`;
+
 interface ProposedFamilyProps {
   family: SheetFamily;
   taken: boolean;
@@ -50,7 +51,7 @@ interface ProposedFamilyProps {
 const ProposedFamily = memo(function ProposedFamily({ family, taken, unsnapped, set }: ProposedFamilyProps) {
   const { key, name, base, growth, handSet } = family;
   const { shades } = resolveFamily({ id: key, name, base, follows: null, growth, handSet });
-  const far = family.snapped.filter(({ distance }) => distance >= WORTH_A_LOOK);
+  const far = family.snapped.filter(({ distance }) => distance > 0);
   return (
     <li className={clsx('flex gap-3 py-2.5', !taken && 'opacity-50')}>
       <label className="flex w-32 shrink-0 items-start gap-2">
@@ -63,7 +64,7 @@ const ProposedFamily = memo(function ProposedFamily({ family, taken, unsnapped, 
         <span className="min-w-0">
           <b className="block truncate">{name}</b>
           <span className="text-sm text-quiet">
-            {family.shades.size ? 'spelled out' : `${family.snapped.length} colours`}
+            {family.shades.size ? 'spelled out' : colorsTold(family)}
           </span>
         </span>
       </label>
@@ -95,7 +96,7 @@ const ProposedFamily = memo(function ProposedFamily({ family, taken, unsnapped, 
         </div>
         {far.length > 0 && (
           <div className="mt-1 flex flex-wrap items-center gap-1.5 text-sm">
-            <span className="text-quiet">Moved most</span>
+            <span className="text-quiet">Give way, furthest first</span>
             {far.slice(0, MOST_TOLD).map(({ color, shade, distance }) => {
               const stays = unsnapped.has(color);
               return (

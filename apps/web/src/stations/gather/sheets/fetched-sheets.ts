@@ -1,0 +1,27 @@
+import type { SheetFile } from '@mint-lamp/core/sheet/sheet-files';
+import { fetchArtwork } from '../../../fetching/fetch-artwork.ts';
+
+const nameIn = (address: string) => {
+  const { hostname, pathname } = new URL(address);
+  return `${hostname}${pathname === '/' ? '' : pathname}`;
+};
+
+/** What a page's address comes to: its sheets, and the styles that stand in it; and those that could not be had. */
+export async function fetchedSheets(
+  project: string,
+  address: string,
+): Promise<{ readonly files: SheetFile[]; readonly missing: readonly string[] }> {
+  const { text, sheets, addresses } = await fetchArtwork(project, address);
+  // A sheet's own address.
+  if (!/<[a-z!]/i.test(text)) return { files: [{ name: cssNamed(nameIn(address)), text }], missing: [] };
+  const files = sheets.flatMap((sheet, i) =>
+    sheet ? [{ name: cssNamed(nameIn(addresses[i]!)), text: sheet }] : [],
+  );
+  const page = /<style\b/i.test(text) ? [{ name: `${nameIn(address)}.html`, text }] : [];
+  return {
+    files: [...files, ...page],
+    missing: addresses.filter((_, i) => !sheets[i]),
+  };
+}
+
+const cssNamed = (name: string) => (/\.css$/i.test(name) ? name : `${name}.css`);

@@ -1,0 +1,57 @@
+import type { RuleUse, UsedColor } from '@mint-lamp/core/sheet/rule-uses';
+import { useMemo } from 'react';
+import { ColorChip } from '../../../ui/color-chip.tsx';
+
+const NAMES: readonly (readonly [RuleUse, string])[] = [
+  ['text', 'Text'],
+  ['ground', 'Grounds'],
+  ['line', 'Lines'],
+  ['shadow', 'Shadows'],
+  ['gradient', 'Gradients'],
+  ['drawing', 'Drawings'],
+];
+const MOST = 14;
+
+/** The colours that rules write out instead of a custom property, by what they are used for. */
+export function UsedInRules({ uses }: { uses: readonly UsedColor[] }) {
+  const byUse = useMemo(
+    () => NAMES.map(([use, name]) => ({ use, name, colors: uses.filter((one) => one.use === use) })),
+    [uses],
+  );
+  if (!uses.length) return null;
+  return (
+    <section aria-label="Written out in rules" className="mb-5">
+      <h2 className="font-title text-lg font-semibold">Written out in rules</h2>
+      <p className="mb-1 text-sm text-quiet">
+        Colours that stand in rules and not in a custom property; point at one to see where.
+      </p>
+      <dl className="grid grid-cols-[6rem_1fr] gap-y-1.5">
+        {byUse
+          .filter(({ colors }) => colors.length)
+          .map(({ use, name, colors }) => (
+            <div key={use} className="col-span-2 grid grid-cols-subgrid border-t border-hair pt-1.5">
+              <dt>
+                {name} <span className="text-sm text-quiet">{colors.length}</span>
+              </dt>
+              <dd className="flex flex-wrap gap-x-3 gap-y-1">
+                {colors.slice(0, MOST).map(({ key, color, count, selectors }) => (
+                  <span
+                    key={key}
+                    className="flex items-center gap-1 text-sm"
+                    title={`${color}\n${selectors.slice(0, 12).join('\n')}${selectors.length > 12 ? `\nand ${selectors.length - 12} more` : ''}`}
+                  >
+                    <ColorChip css={color} className="size-5" />
+                    <span className="font-mono">{color}</span>
+                    <span className="text-quiet">×{count}</span>
+                  </span>
+                ))}
+                {colors.length > MOST && (
+                  <span className="text-sm text-quiet">and {colors.length - MOST} more</span>
+                )}
+              </dd>
+            </div>
+          ))}
+      </dl>
+    </section>
+  );
+}

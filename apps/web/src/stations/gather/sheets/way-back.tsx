@@ -1,0 +1,109 @@
+import { slug } from '@mint-lamp/core/document/naming/names';
+import type { SheetChoice } from '@mint-lamp/core/sheet/adopt';
+import type { SheetFile } from '@mint-lamp/core/sheet/sheet-files';
+import type { SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
+import { Printer } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { runJob } from '../../../jobs/run-job.ts';
+import { useProjectDocument } from '../../../store/selectors.ts';
+import { Button } from '../../../ui/button.tsx';
+import { Dialog } from '../../../ui/dialog.tsx';
+import { save } from '../../../ui/save-file.ts';
+
+interface WayBackProps {
+  files: readonly SheetFile[];
+  system: SheetSystem;
+  choice: SheetChoice;
+}
+
+type Work = 'bill' | 'list' | 'sheets';
+
+/** What is handed back to those who keep the sheets: the bill, the list of replacements, the sheets rewritten. */
+export function WayBack({ files, system, choice }: WayBackProps) {
+  const document = useProjectDocument();
+  const [busy, setBusy] = useState<Work | null>(null);
+  const [bill, setBill] = useState<string | null>(null);
+  const stem = slug(document.name) || 'colours';
+  const during = async (what: Work, work: () => Promise<void>) => {
+    setBusy(what);
+    try {
+      await work();
+    } catch (error) {
+      toast.error((error as Error).message);
+    } finally {
+      setBusy(null);
+    }
+  };
+  const moved = () => runJob('moveSheets', { files, document, system, choice, at: new Date().toISOString() });
+  return (
+    <section aria-label="The way back" className="mb-5">
+      <h2 className="font-title text-lg font-semibold">The way back</h2>
+      <p className="mb-1.5 text-sm text-quiet">
+        For those who keep the sheets: what to mend, what is called what, and the sheets themselves with the
+        names of this system, painted the same.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <Button
+          disabled={busy !== null}
+          onClick={() =>
+            during('bill', async () => {
+              setBill(await runJob('writeBill', { title: document.name, files, system }));
+            })
+          }
+        >
+          {busy === 'bill' ? 'Counting …' : 'The bill'}
+        </Button>
+        <Button
+          disabled={busy !== null}
+          onClick={() =>
+            during('list', async () => {
+              const { table, replacements } = await moved();
+              save(`${stem}-replacements.csv`, table, 'text/csv');
+              toast(`${replacements.length} replacements are in the list.`);
+            })
+          }
+        >
+          {busy === 'list' ? 'Writing …' : 'List of replacements'}
+        </Button>
+        <Button
+          disabled={busy !== null}
+          onClick={() =>
+            during('sheets', async () => {
+              const { zip } = await moved();
+              save(`${stem}-sheets.zip`, zip, 'application/zip');
+              toast('The sheets are rewritten; load colours.css before the others.');
+            })
+          }
+        >
+          {busy === 'sheets' ? 'Rewriting …' : 'Rewritten sheets'}
+        </Button>
+      </div>
+      {bill !== null && <BillDialog html={bill} name={`${stem}-bill.html`} onClose={() => setBill(null)} />}
+    </section>
+  );
+}
+
+function BillDialog({ html, name, onClose }: { html: string; name: string; onClose: () => void }) {
+  const frame = useRef<HTMLIFrameElement>(null);
+  return (
+    <Dialog open onOpenChange={(open) => !open && onClose()} title="The bill">
+      <iframe
+        ref={frame}
+        title="The bill"
+        sandbox="allow-same-origin allow-modals"
+        srcDoc={html}
+        className="h-[50vh] w-full rounded-md border border-hair bg-white"
+      />
+      <div className="mt-3 flex justify-end gap-2">
+        <Button onClick={() => frame.current?.contentWindow?.print()}>
+          <Printer aria-hidden className="size-4" />
+          Print
+        </Button>
+        <Button look="primary" onClick={() => save(name, html, 'text/html')}>
+          Save the page
+        </Button>
+      </div>
+    </Dialog>
+  );
+}
