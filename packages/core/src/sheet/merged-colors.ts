@@ -9,6 +9,9 @@ export interface MergedColor extends LooseColor {
   readonly distance: number;
 }
 
+/** What paper and ink are: nothing gives way less gladly. */
+const ENDS = new Set(['#ffffff', '#000000']);
+
 /**
  * Colours that lie within a distance (ΔE OK) of one that is used more often give way to it; none moves twice, so that none
  * moves further. `anchors` stay, and others give way to them first. Nothing gives way at a distance of 0.
@@ -24,8 +27,9 @@ export function mergeColors(
   const kept: LooseColor[] = [];
   const merged: MergedColor[] = [];
   for (const one of [...colors].sort((a, b) => b.count - a.count)) {
-    if (held.has(one.color)) {
+    if (held.has(one.color) || ENDS.has(one.color)) {
       kept.push(one);
+      if (!held.has(one.color)) staying.push({ color: one.color, lab: oklabOf(paint(one.color)) });
       continue;
     }
     const lab = oklabOf(paint(one.color));

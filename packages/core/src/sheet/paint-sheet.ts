@@ -3,6 +3,8 @@ import { emptyDocument } from '../document/document.ts';
 import { linkName } from '../document/naming/link-name.ts';
 import { gradientCss } from '../system/gradients/gradient-css.ts';
 import { resolveSystem } from '../system/resolve.ts';
+import { castOf } from '../system/scenes/cast.ts';
+import { type ScenePaints, scenePaints } from '../system/scenes/scene-paints.ts';
 import { adoptSheet, type SheetChoice, wholeOf } from './adopt.ts';
 import type { SheetSystem } from './sheet-system.ts';
 
@@ -18,6 +20,8 @@ export interface PaintedSheet {
   readonly roles: ReadonlyMap<string, ReadonlyMap<string, PaintedSource>>;
   /** CSS in the first theme, by property. */
   readonly gradients: ReadonlyMap<string, string>;
+  /** A page as scenes paint it in the first theme; null where there is none. */
+  readonly page: ScenePaints | null;
 }
 
 /** Paints all roles and gradients of a proposal, those that are not chosen too, as the chosen families and snaps make them. */
@@ -34,7 +38,7 @@ export function paintSheet(system: SheetSystem, choice: SheetChoice): PaintedShe
     () => `n${++ids}`,
   );
   const result = adoption && applyCommand(empty, adoption.command);
-  if (!result?.ok) return { roles, gradients };
+  if (!result?.ok) return { roles, gradients, page: null };
   const { document } = result;
   const { themes } = resolveSystem(document);
   for (const [property, id] of adoption!.roles) {
@@ -51,5 +55,6 @@ export function paintSheet(system: SheetSystem, choice: SheetChoice): PaintedShe
     const css = resolved && gradientCss(resolved);
     if (css) gradients.set(property, css);
   }
-  return { roles, gradients };
+  const page = first ? scenePaints(castOf(document), first, () => null) : null;
+  return { roles, gradients, page };
 }

@@ -1,9 +1,11 @@
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import type { Movement, TurnedPair } from '@mint-lamp/core/moving/pair-ratios';
 import { NOT_VISIBLY, type SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
+import type { ScenePaints } from '@mint-lamp/core/system/scenes/scene-paints';
 import { useState } from 'react';
 import { SwitchGroup } from '../../../ui/switch-group.tsx';
 import { Track } from '../../../ui/track.tsx';
+import SmallPage from '../proposals/small-page.tsx';
 
 interface HowFarProps {
   farthest: number;
@@ -11,6 +13,8 @@ interface HowFarProps {
   system: SheetSystem;
   movement: Movement;
   busy: boolean;
+  /** A page as it is, and as it would be; null where there is nothing to see. */
+  pages: { readonly before: ScenePaints; readonly after: ScenePaints } | null;
 }
 
 const FAR = { min: 0.005, max: 0.15, usual: 0.05 };
@@ -22,7 +26,7 @@ const WAYS = [
 const wayOf = (farthest: number) => (farthest === 0 ? 'exact' : farthest === NOT_VISIBLY ? 'unseen' : 'far');
 
 /** How far colours may move to be one with another: what it saves, and what it does to pairs, before anything is taken. */
-export function HowFar({ farthest, onFarthest, system, movement, busy }: HowFarProps) {
+export function HowFar({ farthest, onFarthest, system, movement, busy, pages }: HowFarProps) {
   const way = wayOf(farthest);
   const [dragged, setDragged] = useState<number | null>(null);
   const value = dragged ?? farthest;
@@ -57,6 +61,18 @@ export function HowFar({ farthest, onFarthest, system, movement, busy }: HowFarP
       <p role="status" className="mt-1">
         {busy ? <span className="text-quiet">Reading …</span> : told(system, movement)}
       </p>
+      {pages && movement.moved > 0 && (
+        <div className="mt-2 grid grid-cols-2 gap-px">
+          {(['before', 'after'] as const).map((side) => (
+            <figure key={side} className="min-w-0">
+              <SmallPage page={pages[side]} />
+              <figcaption className="text-sm text-quiet">
+                {side === 'before' ? 'As it is' : 'As it would be'}
+              </figcaption>
+            </figure>
+          ))}
+        </div>
+      )}
       <Turned title="Begin to pass" pairs={movement.begin} />
       <Turned title="Cease to pass" pairs={movement.cease} />
     </section>

@@ -41,7 +41,7 @@ export function SheetList({ files, unread, onAdd, onFault }: SheetListProps) {
       files.map((file) => (file.name === name ? { name, text } : file)),
     );
   return (
-    <section aria-label="Sheets" className="flex min-w-0 flex-col gap-3">
+    <section aria-label="Sheets" className="sticky top-0 flex min-w-0 flex-col gap-3 self-start">
       <AddSheets onAdd={onAdd} onFault={onFault} />
       {files.length > 0 && (
         <ul className="divide-y divide-hair border-y border-hair">

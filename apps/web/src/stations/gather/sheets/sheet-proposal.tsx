@@ -1,8 +1,8 @@
 import type { Movement } from '@mint-lamp/core/moving/pair-ratios';
-import { adoptSheet } from '@mint-lamp/core/sheet/adopt';
+import { adoptSheet, type SheetChoice, wholeOf } from '@mint-lamp/core/sheet/adopt';
 import type { SheetFile } from '@mint-lamp/core/sheet/sheet-files';
 import type { SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
-import { type ReactNode, useMemo } from 'react';
+import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
@@ -55,6 +55,10 @@ export function SheetProposal({
   const { choice, set } = useSheetChoice(system);
   const input = useMemo(() => ({ system, choice }), [system, choice]);
   const painting = useJob('paintSheet', input);
+  const exact = useExact(system, farthest, busy);
+  const before = useJob('paintSheet', exact);
+  const [was, is] = [before.result?.page, painting.result?.page];
+  const pages = farthest > 0 && was && is ? { before: was, after: is } : null;
   const parts = [
     ...count(choice.families.size, 'family', 'families'),
     ...count(choice.roles.size, 'role', 'roles'),
@@ -85,6 +89,7 @@ export function SheetProposal({
             system={system}
             movement={movement}
             busy={busy}
+            pages={pages}
           />
           <ThemeChoice system={system} taken={choice.themes} set={set} />
           <ProposedFamilies families={system.families} choice={choice} set={set} />
@@ -107,6 +112,15 @@ export function SheetProposal({
       </div>
     </div>
   );
+}
+
+/** The proposal in which no colour moves, as it was read last. */
+function useExact(system: SheetSystem, farthest: number, busy: boolean) {
+  const [exact, setExact] = useState<{ system: SheetSystem; choice: SheetChoice } | null>(null);
+  useEffect(() => {
+    if (farthest === 0 && !busy) setExact({ system, choice: wholeOf(system) });
+  }, [system, farthest, busy]);
+  return exact;
 }
 
 interface PartProps {

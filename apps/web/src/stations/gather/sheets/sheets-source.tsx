@@ -66,7 +66,10 @@ export default function SheetsSource() {
           files={files}
           read={{ ...read, system: read.system, movement: read.movement }}
           farthest={farthest}
-          onFarthest={setFarthest}
+          onFarthest={(next) => {
+            setStopped(null);
+            setFarthest(next);
+          }}
           busy={reading.busy}
           onCollect={collect}
           notes={

@@ -33,7 +33,7 @@ export function PasteArea({ text, onText }: PasteAreaProps) {
     );
   return (
     <section aria-label="Long text" className="flex min-w-0 flex-col gap-2">
-      <div className="flex items-center justify-between">
+      <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
         <p>
           <b>{text.length.toLocaleString('en-GB')}</b> characters; this is the beginning
         </p>
