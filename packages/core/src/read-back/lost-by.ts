@@ -77,6 +77,15 @@ const brokenFamilies = (doc: ProjectDocument, names: NamesById) =>
  * and written again in the same bytes.
  */
 export function lostBy(form: BackForm, system: System): string[] {
+  const come = system.document.roles.filter(({ origin }) => origin);
+  return [
+    ...brokenBy(form, system),
+    ...(come.length ? [`What roles were in a style sheet: ${list(come.map(writeRoleName))}.`] : []),
+  ];
+}
+
+/** {@link lostBy}, without what no file of these forms says. */
+function brokenBy(form: BackForm, system: System): string[] {
   const { document } = system;
   const names = new NamesById(document);
   const out: string[] = [];
@@ -120,7 +129,7 @@ export function lostBy(form: BackForm, system: System): string[] {
 
 /** Whether a file of a form comes back in the same bytes: nothing of it is broken. */
 export const comesBackWhole = (form: BackForm, system: System): boolean => {
-  const broken = lostBy('tokens', system);
+  const broken = brokenBy('tokens', system);
   if (form === 'tokens') return !broken.length;
   if (form === 'css' && (unset(system.document).length || inPlainStops(system).length)) return false;
   return ![brokenRoles(system), brokenGradients(system), movedBases(system)].some(({ length }) => length);

@@ -150,13 +150,14 @@ class Adopting {
       let name = role.name;
       for (let n = 2; taken.has(slug(writeRoleName({ group: role.group, name }))); n++)
         name = `${role.name}-${n}`;
-      const { about, retired } = role;
+      const { about, retired, origin } = role;
       const one: Role = {
         id,
         group: role.group,
         name,
         ...(about === undefined ? {} : { about }),
         ...(retired === undefined ? {} : { retired }),
+        ...(origin === undefined ? {} : { origin }),
         links,
       };
       taken.add(roleSlug(one));

@@ -1,6 +1,6 @@
 import { slug } from '../document/naming/names.ts';
 import { type FullName, readNames, writeRoleName } from '../document/naming/role-name.ts';
-import { MOST_ABOUT } from '../document/roles/role.ts';
+import { MOST_ABOUT, type RoleOrigin } from '../document/roles/role.ts';
 import { gradientFromCss } from '../edits/gradients/gradient-from-css.ts';
 import { type RoleTold, readGradientRemark, readRoleRemark } from '../exchange/css-remarks.ts';
 import { readLinkedGradient, type SheetGradient, type StopSource } from './linked-gradient.ts';
@@ -11,6 +11,8 @@ import { MOST_FOUND, nameFrom, titleOf, withoutPrefix } from './sheet-names.ts';
 export interface SheetRole extends FullName, RoleTold {
   readonly property: string;
   readonly sources: ReadonlyMap<string, StopSource>;
+  /** What it was in the sheet; left out where the sheet is the product's own. */
+  readonly origin?: RoleOrigin;
 }
 
 /** A custom property that is a gradient. */

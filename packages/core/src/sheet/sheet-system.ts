@@ -2,6 +2,7 @@ import { type PageState, type PageValues, pageOf } from '../cascade/page.ts';
 import { readRules } from '../cascade/rules.ts';
 import { readColor } from '../color/parse.ts';
 import { MOST_THEMES } from '../document/limits.ts';
+import { MOST_ORIGIN } from '../document/roles/role.ts';
 import { drain } from '../in-parts/drain.ts';
 import { countColors, type LooseColor, opaque } from './counted-colors.ts';
 import { type GatheredFamily, gatherFamilies, type SnappedColor } from './gathered-families.ts';
@@ -32,8 +33,6 @@ export interface SheetSystem {
   readonly pairs: readonly SheetPair[];
   /** Colours that are written out in rules, by what they are used for. */
   readonly uses: readonly UsedColor[];
-  /** What custom properties were declared as first, and in which line, from 1. */
-  readonly origins: ReadonlyMap<string, SheetOrigin>;
   /** Custom properties that are colours, but of the text around or of the system. */
   readonly unfixed: readonly UnfixedProperty[];
   /** Opaque colours that no family took. */
@@ -42,12 +41,6 @@ export interface SheetSystem {
   readonly colors: number;
   /** How many of those give way to others. */
   readonly merged: number;
-}
-
-/** What something was in a sheet. */
-interface SheetOrigin {
-  readonly value: string;
-  readonly line: number;
 }
 
 /** How the product's own export begins. */
@@ -124,6 +117,29 @@ function constantRoles(
   return (color) => known.get(color) ?? null;
 }
 
+const shortened = (text: string) => text.slice(0, MOST_ORIGIN);
+
+/** A role with what it was in the sheet. */
+function withOrigin(
+  role: SheetRole,
+  properties: ReadonlyMap<string, SheetProperty>,
+  uses: readonly UsedColor[],
+  placeOf: PlaceOf,
+): SheetRole {
+  const property = properties.get(role.property)?.declaration;
+  const used = property ? undefined : uses.find(({ key }) => key === role.property);
+  const line = property?.line ?? used?.line;
+  if (line === undefined) return role;
+  const place = placeOf(line);
+  const origin = {
+    property: shortened(role.property),
+    value: shortened(property?.value ?? used!.color),
+    file: shortened(place.name),
+    line: Math.max(1, place.line),
+  };
+  return { ...role, origin };
+}
+
 /** The colours that some properties come to in any theme, without their opacity. */
 function comeTo(properties: Iterable<SheetProperty>): Map<string, number> {
   const counts = new Map<string, number>();
@@ -142,11 +158,19 @@ function comeTo(properties: Iterable<SheetProperty>): Map<string, number> {
  * far (ΔE OK, 0–1) a colour may move to be one with another that is used more; by default none moves. Null when the text
  * has no rule with a colour in it. Never throws.
  */
-export const readSheet = (css: string, farthest = 0): SheetSystem | null =>
-  drain(readSheetInParts(css, farthest));
+export const readSheet = (css: string, farthest = 0, placeOf?: PlaceOf): SheetSystem | null =>
+  drain(readSheetInParts(css, farthest, placeOf));
+
+/** The file, and the line there, of a line of the sheet, both from 1. */
+type PlaceOf = (line: number) => { readonly name: string; readonly line: number };
+const inOneFile: PlaceOf = (line) => ({ name: '', line });
 
 /** {@link readSheet} in parts, which say how far it is, 0–1. */
-export function* readSheetInParts(css: string, farthest = 0): Generator<number, SheetSystem | null> {
+export function* readSheetInParts(
+  css: string,
+  farthest = 0,
+  placeOf = inOneFile,
+): Generator<number, SheetSystem | null> {
   const rules = readRules(css);
   yield 0.35;
   const { blocks } = rules;
@@ -225,7 +249,9 @@ export function* readSheetInParts(css: string, farthest = 0): Generator<number, 
         roleOfColor: constantRoles(ofProperties, properties),
       });
   yield 0.85;
-  const roles = [...ofProperties, ...fromRules.roles];
+  const roles = isOwn
+    ? ofProperties
+    : [...ofProperties, ...fromRules.roles].map((role) => withOrigin(role, properties, uses, placeOf));
   const besideScales = countColors(
     blocks.map((block) => ({
       ...block,
@@ -272,9 +298,6 @@ export function* readSheetInParts(css: string, farthest = 0): Generator<number, 
     gradients,
     pairs: fromRules.pairs,
     uses,
-    origins: new Map(
-      [...properties.values()].map(({ name, declaration: { value, line } }) => [name, { value, line }]),
-    ),
     unfixed,
     leftOver: [...gathered.leftOver].sort((a, b) => b.count - a.count),
     colors: new Set([...written.keys(), ...loose.map(({ color }) => color), ...shadeColors]).size,

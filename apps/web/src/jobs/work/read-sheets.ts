@@ -1,5 +1,5 @@
 import { type Movement, movementOf } from '@mint-lamp/core/moving/pair-ratios';
-import { type JoinedSheets, joinedSheets, type SheetFile } from '@mint-lamp/core/sheet/sheet-files';
+import { joinedSheets, placeOfLine, type SheetFile } from '@mint-lamp/core/sheet/sheet-files';
 import { readSheetInParts, type SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
 import { sheetOf } from '@mint-lamp/core/sheet/written/sheet-of';
 import type { Job } from '../job.ts';
@@ -16,8 +16,6 @@ export interface SheetsRead {
   readonly movement: Movement | null;
   /** Files that are no sheets, and why. */
   readonly unread: readonly { readonly name: string; readonly reason: string }[];
-  /** Where each file begins in all of them. */
-  readonly parts: JoinedSheets['parts'];
 }
 
 /** Files as one colour system. */
@@ -26,7 +24,7 @@ const work: Job<SheetsInput, SheetsRead> = async ({ files, farthest }, { progres
   const joined = joinedSheets(read.flatMap((one) => (one.ok ? one.file : [])));
   progress(0.1);
   await yieldTurn();
-  const steps = readSheetInParts(joined.text, farthest);
+  const steps = readSheetInParts(joined.text, farthest, (line) => placeOfLine(joined, line));
   let step = steps.next();
   for (; !step.done; step = steps.next()) {
     progress(0.1 + step.value * 0.8);
@@ -37,7 +35,6 @@ const work: Job<SheetsInput, SheetsRead> = async ({ files, farthest }, { progres
     system,
     movement: system && movementOf(system),
     unread: read.flatMap((one) => (one.ok ? [] : [{ name: one.name, reason: one.reason }])),
-    parts: joined.parts,
   };
 };
 export default work;

@@ -14,7 +14,7 @@ export function RoleTold({ role }: { role: Role }) {
   const roles = useDocumentPart('roles');
   const { edit } = useEditing();
   const names = useId();
-  const { id, about = '', retired } = role;
+  const { id, about = '', retired, origin } = role;
   return (
     <div className="mt-2 flex flex-col gap-1.5">
       <TextField
@@ -27,6 +27,17 @@ export function RoleTold({ role }: { role: Role }) {
           return fault;
         }}
       />
+      {origin && (
+        <p className="text-sm text-quiet">
+          Was <span className="font-mono text-main break-all">{origin.property}</span>
+          {origin.value !== origin.property && (
+            <>
+              : <span className="font-mono break-all">{origin.value}</span>
+            </>
+          )}
+          , {origin.file ? `${origin.file}, ` : ''}line {origin.line}
+        </p>
+      )}
       <label className="flex items-center gap-2">
         <input
           type="checkbox"

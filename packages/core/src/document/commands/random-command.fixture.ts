@@ -108,6 +108,10 @@ export const SIMPLE = [
   }),
   of('moveRole', { role: roleId, index: fc.nat(6) }),
   of('tellOfRole', { role: roleId, about: fc.option(about) }),
+  of('setOrigin', {
+    role: roleId,
+    origin: fc.constantFrom(null, { property: '--ink', value: '#12262b', file: 'old.css', line: 3 }),
+  }),
   of('retireRole', { role: roleId, instead: fc.constantFrom('', 'text.main', null) }),
   fc.oneof(
     ...(

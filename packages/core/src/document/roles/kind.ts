@@ -1,5 +1,6 @@
 import { Refusal } from '../commands/refusal.ts';
 import { kindOf } from '../kind.ts';
+import { sameJson } from '../same.ts';
 import type { Role } from './role.ts';
 import { checkNames, type RoleCommand, type RoleLists, roleSteps, roleWords } from './role-commands.ts';
 import { roleSchemas } from './role-schema.ts';
@@ -25,6 +26,7 @@ export const roles = kindOf<{ readonly roles: readonly Role[] }, RoleCommand, Ro
         ...(was.use === is.use ? [] : ['what it is shown as']),
         ...(was.about === is.about ? [] : ['what is said of it']),
         ...(was.retired === is.retired ? [] : [is.retired === undefined ? 'in use again' : 'retired']),
+        ...(sameJson(was.origin, is.origin) ? [] : ['what it was']),
       ],
     },
   },

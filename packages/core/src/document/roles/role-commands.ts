@@ -6,7 +6,7 @@ import { canCircle, type Linked, refuseCircles } from '../links/circles.ts';
 import type { RoleLink } from '../links/link.ts';
 import { checkLength, nameIn, slug } from '../naming/names.ts';
 import { roleNameIn, roleSlug, writeGroup, writeRoleName } from '../naming/role-name.ts';
-import type { Role } from './role.ts';
+import type { Role, RoleOrigin } from './role.ts';
 import type { RoleUse } from './use-names.ts';
 
 /** What these commands look at. */
@@ -30,6 +30,8 @@ export type RoleCommand =
   | { readonly type: 'tellOfRole'; readonly role: string; readonly about: string | null }
   /** Null for a role that is in use. */
   | { readonly type: 'retireRole'; readonly role: string; readonly instead: string | null }
+  /** Null for a role that comes from no style sheet. */
+  | { readonly type: 'setOrigin'; readonly role: string; readonly origin: RoleOrigin | null }
   | { readonly type: 'setUse'; readonly role: string; readonly use: RoleUse | null }
   | {
       readonly type: 'setLink';
@@ -156,6 +158,13 @@ export const roleSteps: StepsOf<RoleCommand, RoleLists> = {
     ];
   },
 
+  setOrigin(doc, { role, origin }) {
+    const index = indexOf(doc.roles, role, 'role');
+    const { origin: old, ...rest } = doc.roles[index]!;
+    const changed: Role = origin === null ? rest : { ...rest, origin };
+    return [{ roles: replaced(doc.roles, index, changed) }, { type: 'setOrigin', role, origin: old ?? null }];
+  },
+
   setLink(doc, { role, theme, link }) {
     const index = indexOf(doc.roles, role, 'role');
     indexOf(doc.themes, theme, 'theme');
@@ -180,6 +189,10 @@ export const roleWords: WordsOf<RoleCommand, RoleLists> = {
       ? `show ${roleNameIn(doc.roles, role)} as ${use}`
       : `show ${roleNameIn(doc.roles, role)} as its name says`,
   tellOfRole: (doc, { role }) => `say what ${roleNameIn(doc.roles, role)} is for`,
+  setOrigin: (doc, { role, origin }) =>
+    origin
+      ? `say that ${roleNameIn(doc.roles, role)} was ${origin.property}`
+      : `forget what ${roleNameIn(doc.roles, role)} was`,
   retireRole: (doc, { role, instead }) =>
     instead === null
       ? `take ${roleNameIn(doc.roles, role)} into use again`

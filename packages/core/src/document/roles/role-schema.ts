@@ -3,7 +3,7 @@ import { MOST_ROLES, MOST_THEMES } from '../limits.ts';
 import { ROLE_NAME_PATTERN } from '../naming/role-name.ts';
 import type { CommandSchemas } from '../schema/keys.ts';
 import type { SchemaParts } from '../schema/toolbox.ts';
-import { MOST_ABOUT, MOST_GROUPS, type Role } from './role.ts';
+import { MOST_ABOUT, MOST_GROUPS, MOST_ORIGIN, type Role, type RoleOrigin } from './role.ts';
 import type { RoleCommand } from './role-commands.ts';
 import { ROLE_USES } from './use-names.ts';
 
@@ -15,6 +15,14 @@ export function roleSchemas(parts: SchemaParts): KindSchemas<{ roles: readonly R
   const instead = about.allow('');
   const group = Joi.array().items(name).max(MOST_GROUPS);
 
+  const said = Joi.string().max(MOST_ORIGIN).required();
+  const origin = objectOf<RoleOrigin>({
+    property: said,
+    value: said.allow(''),
+    file: said.allow(''),
+    line: Joi.number().integer().min(1).max(1e8).required(),
+  });
+
   const roleSchema = objectOf<Role>({
     id,
     group,
@@ -22,6 +30,7 @@ export function roleSchemas(parts: SchemaParts): KindSchemas<{ roles: readonly R
     use: optional(use),
     about: optional(about),
     retired: optional(instead),
+    origin: optional(origin),
     links: record(roleLink, MOST_THEMES),
   });
 
@@ -33,6 +42,7 @@ export function roleSchemas(parts: SchemaParts): KindSchemas<{ roles: readonly R
     moveRole: { role: id, index },
     tellOfRole: { role: id, about: about.allow(null) },
     retireRole: { role: id, instead: instead.allow(null) },
+    setOrigin: { role: id, origin: origin.allow(null) },
     setUse: { role: id, use: use.allow(null) },
     setLink: { role: id, theme: id, link: roleLink.allow(null) },
   };

@@ -13,6 +13,8 @@ import { command as commandTo7 } from './7/command.ts';
 import { document as documentTo7 } from './7/document.ts';
 import { command as commandTo8 } from './8/command.ts';
 import { document as documentTo8 } from './8/document.ts';
+import { command as commandTo9 } from './9/command.ts';
+import { document as documentTo9 } from './9/document.ts';
 import type { Stored } from './stored.ts';
 
 /** From one version to the next: documents and commands of the one in the schema of the other. */
@@ -30,6 +32,7 @@ const STEPS: Readonly<Record<number, VersionStep>> = {
   6: { document: documentTo6, command: commandTo6 },
   7: { document: documentTo7, command: commandTo7 },
   8: { document: documentTo8, command: commandTo8 },
+  9: { document: documentTo9, command: commandTo9 },
 };
 
 /** The result of migrating something: in today's schema, though not checked yet; or why that cannot be. */
