@@ -2,6 +2,8 @@
 export const JOBS = {
   cleanDrawing: () => import('./work/clean-drawing.ts'),
   cleanPage: () => import('./work/clean-page.ts'),
+  compareSheets: () => import('./work/compare-sheets.ts'),
+  takeSheetsAgain: () => import('./work/take-sheets-again.ts'),
   compare: () => import('./work/compare.ts'),
   deriveTheme: () => import('./work/derive-theme.ts'),
   findColors: () => import('./work/find-colors.ts'),

@@ -4,9 +4,9 @@ import { contrastRatio, paintedOver, reaches } from '../contrast/ratio.ts';
 import { requiredRatio } from '../contrast/targets.ts';
 import { writeRoleName } from '../document/naming/role-name.ts';
 import { opaque } from '../sheet/counted-colors.ts';
-import type { StopSource } from '../sheet/linked-gradient.ts';
 import type { SheetSystem } from '../sheet/sheet-system.ts';
 import { paint } from '../system/painted.ts';
+import { roleColors } from './role-colors.ts';
 
 /** What the pairs of sheets are asked to reach: AA for body text. */
 export const ASKED = requiredRatio({ level: 'AA', content: 'body' });
@@ -22,30 +22,6 @@ export interface PairRatio {
   readonly colors: readonly [text: string, ground: string];
   readonly ratio: number;
   readonly passes: boolean;
-}
-
-const faded = (color: string, opacity: number): string => {
-  if (opacity === 1) return color;
-  const c = readColor(color);
-  return canonical({ ...c, alpha: (c.alpha ?? 0) * opacity });
-};
-
-/** What the roles of a proposal come to, by property and theme key; null where that is no colour. */
-function roleColors(system: SheetSystem): (property: string, theme: string) => string | null {
-  const roles = new Map(system.roles.map((role) => [role.property, role]));
-  const shades = new Map<string, string>();
-  for (const { shades: own, colors, base, baseProperty } of system.families) {
-    for (const [property, label] of own) shades.set(property, colors.get(label)!);
-    if (baseProperty) shades.set(baseProperty, base);
-  }
-  const colorOf = (source: StopSource | undefined, theme: string, depth: number): string | null => {
-    if (!source || depth > 100) return null;
-    if (source.to === 'color') return source.color;
-    const shade = shades.get(source.property);
-    const under = shade ?? colorOf(roles.get(source.property)?.sources.get(theme), theme, depth + 1);
-    return under === null ? null : faded(under, source.opacity);
-  };
-  return (property, theme) => colorOf(roles.get(property)?.sources.get(theme), theme, 0);
 }
 
 /** The contrast of every pair of a proposal in every theme; `as` says what a colour is painted as, by default itself. */

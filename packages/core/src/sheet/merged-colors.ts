@@ -1,3 +1,4 @@
+import type { Triple } from '../color/kernel.ts';
 import { oklabOf, paint } from '../system/painted.ts';
 import type { LooseColor } from './counted-colors.ts';
 
@@ -21,27 +22,36 @@ export function mergeColors(
   farthest: number,
   anchors: readonly string[],
 ): { readonly kept: LooseColor[]; readonly merged: MergedColor[] } {
-  if (farthest <= 0) return { kept: [...colors], merged: [] };
   const held = new Set(anchors);
-  const staying = anchors.map((color) => ({ color, lab: oklabOf(paint(color)) }));
+  const staying: { color: string; lab: Readonly<Triple> }[] = [];
+  const byPaint = new Map<string, string>();
+  const stay = (color: string) => {
+    const painted = paint(color);
+    if (!byPaint.has(painted.css)) byPaint.set(painted.css, color);
+    if (farthest > 0) staying.push({ color, lab: oklabOf(painted) });
+  };
+  for (const color of anchors) stay(color);
   const kept: LooseColor[] = [];
   const merged: MergedColor[] = [];
   for (const one of [...colors].sort((a, b) => b.count - a.count)) {
-    if (held.has(one.color) || ENDS.has(one.color)) {
+    if (held.has(one.color)) {
       kept.push(one);
-      if (!held.has(one.color)) staying.push({ color: one.color, lab: oklabOf(paint(one.color)) });
       continue;
     }
-    const lab = oklabOf(paint(one.color));
-    let near: { into: string; distance: number } | null = null;
-    for (const { color, lab: other } of staying) {
-      const distance = Math.hypot(lab[0] - other[0], lab[1] - other[1], lab[2] - other[2]);
-      if (distance <= (near?.distance ?? farthest)) near = { into: color, distance };
+    const painted = paint(one.color);
+    const alike = byPaint.get(painted.css);
+    let near = alike === undefined ? null : { into: alike, distance: 0 };
+    if (!near && !ENDS.has(painted.css)) {
+      const lab = oklabOf(painted);
+      for (const { color, lab: other } of staying) {
+        const distance = Math.hypot(lab[0] - other[0], lab[1] - other[1], lab[2] - other[2]);
+        if (distance <= (near?.distance ?? farthest)) near = { into: color, distance };
+      }
     }
     if (near) merged.push({ ...one, ...near });
     else {
       kept.push(one);
-      staying.push({ color: one.color, lab });
+      stay(one.color);
     }
   }
   return { kept, merged };

@@ -18,7 +18,8 @@ export interface UsedColor {
   readonly count: number;
   /** Where, each once, in order. */
   readonly selectors: readonly string[];
-  /** Of the first. */
+  /** Of the first: the sheet, empty where there is but one, and the line in it. */
+  readonly file: string;
   readonly line: number;
   /** What stands in its place in themes that say so, by theme key. */
   readonly others: ReadonlyMap<string, string>;
@@ -136,7 +137,7 @@ export function rulesUses(blocks: readonly SheetBlock[], themes: readonly SheetT
         // It becomes another colour where all of them become that one.
         if (there.length === places.size && new Set(there).size === 1) instead.set(theme, there[0]!);
       }
-      return { key, use, color, count, selectors: [...selectors], line, others: instead };
+      return { key, use, color, count, selectors: [...selectors], file: '', line, others: instead };
     })
     .sort((a, b) => b.count - a.count);
 }

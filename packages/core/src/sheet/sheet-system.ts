@@ -4,6 +4,7 @@ import { readColor } from '../color/parse.ts';
 import { MOST_THEMES } from '../document/limits.ts';
 import { MOST_ORIGIN } from '../document/roles/role.ts';
 import { drain } from '../in-parts/drain.ts';
+import { paint } from '../system/painted.ts';
 import { countColors, type LooseColor, opaque } from './counted-colors.ts';
 import { type GatheredFamily, gatherFamilies, type SnappedColor } from './gathered-families.ts';
 import { mergeColors } from './merged-colors.ts';
@@ -37,7 +38,7 @@ export interface SheetSystem {
   readonly unfixed: readonly UnfixedProperty[];
   /** Opaque colours that no family took. */
   readonly leftOver: readonly LooseColor[];
-  /** Different opaque colours in the sheet, translucent ones counted by what they are without their opacity. */
+  /** Different opaque colours in the sheet as they are painted, translucent ones by what they are without their opacity. */
   readonly colors: number;
   /** How many of those give way to others. */
   readonly merged: number;
@@ -128,9 +129,8 @@ function withOrigin(
 ): SheetRole {
   const property = properties.get(role.property)?.declaration;
   const used = property ? undefined : uses.find(({ key }) => key === role.property);
-  const line = property?.line ?? used?.line;
-  if (line === undefined) return role;
-  const place = placeOf(line);
+  const place = property ? placeOf(property.line) : used && { name: used.file, line: used.line };
+  if (!place) return role;
   const origin = {
     property: shortened(role.property),
     value: shortened(property?.value ?? used!.color),
@@ -238,7 +238,10 @@ export function* readSheetInParts(
         : block,
     ),
     found.flatMap(({ theme }) => (own.has(theme.key) ? theme : [])),
-  );
+  ).map((one) => {
+    const { name, line } = placeOf(one.line);
+    return { ...one, file: name, line };
+  });
   const fromRules = isOwn
     ? { roles: [], pairs: [] }
     : rolesOfRules({
@@ -300,7 +303,11 @@ export function* readSheetInParts(
     uses,
     unfixed,
     leftOver: [...gathered.leftOver].sort((a, b) => b.count - a.count),
-    colors: new Set([...written.keys(), ...loose.map(({ color }) => color), ...shadeColors]).size,
+    colors: new Set(
+      [...written.keys(), ...loose.map(({ color }) => color), ...shadeColors].map(
+        (color) => paint(color).css,
+      ),
+    ).size,
     merged: proposed.reduce((sum, one) => sum + one.snapped.filter(({ distance }) => distance > 0).length, 0),
   };
 }

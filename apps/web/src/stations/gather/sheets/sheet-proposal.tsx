@@ -18,6 +18,7 @@ import { ProposedFamilies } from './proposed-families.tsx';
 import { ProposedPairs } from './proposed-pairs.tsx';
 import { ProposedRoles } from './proposed-roles.tsx';
 import { sheetSummary } from './sheet-summary.ts';
+import { SheetsAgainList } from './sheets-again.tsx';
 import { useSheetChoice } from './use-sheet-choice.ts';
 import { UsedInRules } from './used-in-rules.tsx';
 import { WayBack } from './way-back.tsx';
@@ -57,6 +58,9 @@ export function SheetProposal({
   const painting = useJob('paintSheet', input);
   const exact = useExact(system, farthest, busy);
   const before = useJob('paintSheet', exact);
+  const names = useMemo(() => files.map(({ name }) => name), [files]);
+  const asked = useMemo(() => ({ document, system, files: names }), [document, system, names]);
+  const again = useJob('compareSheets', asked).result?.again ?? null;
   const [was, is] = [before.result?.page, painting.result?.page];
   const pages = farthest > 0 && was && is ? { before: was, after: is } : null;
   const parts = [
@@ -74,7 +78,12 @@ export function SheetProposal({
   return (
     <div className="flex min-h-full flex-col">
       <GatherHeader source="sheets" lead={sheetSummary(system)}>
-        <Button data-next look="primary" disabled={!parts.length || busy} onClick={take}>
+        <Button
+          {...(again ? {} : { 'data-next': true })}
+          look={again ? 'plain' : 'primary'}
+          disabled={!parts.length || busy}
+          onClick={take}
+        >
           {parts.length ? `Take ${parts.join(', ')}` : 'Nothing chosen'}
         </Button>
       </GatherHeader>
@@ -83,6 +92,8 @@ export function SheetProposal({
         <div className="min-w-0">
           {notes}
           {painting.fault && <Failure fault={painting.fault} onAgain={painting.again} />}
+          {again && <SheetsAgainList again={again} system={system} />}
+          {again && <h2 className="mb-2 font-title text-xl font-semibold">Or all of it once more</h2>}
           <HowFar
             farthest={farthest}
             onFarthest={onFarthest}

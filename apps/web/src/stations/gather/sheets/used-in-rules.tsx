@@ -1,5 +1,6 @@
 import type { RuleUse, UsedColor } from '@mint-lamp/core/sheet/rule-uses';
-import { useMemo } from 'react';
+import clsx from 'clsx';
+import { useMemo, useState } from 'react';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 
 const NAMES: readonly (readonly [RuleUse, string])[] = [
@@ -11,9 +12,11 @@ const NAMES: readonly (readonly [RuleUse, string])[] = [
   ['drawing', 'Drawings'],
 ];
 const MOST = 14;
+const MOST_PLACES = 24;
 
 /** The colours that rules write out instead of a custom property, by what they are used for. */
 export function UsedInRules({ uses }: { uses: readonly UsedColor[] }) {
+  const [open, setOpen] = useState<string | null>(null);
   const byUse = useMemo(
     () => NAMES.map(([use, name]) => ({ use, name, colors: uses.filter((one) => one.use === use) })),
     [uses],
@@ -23,7 +26,7 @@ export function UsedInRules({ uses }: { uses: readonly UsedColor[] }) {
     <section aria-label="Written out in rules" className="mb-5">
       <h2 className="font-title text-lg font-semibold">Written out in rules</h2>
       <p className="mb-1 text-sm text-quiet">
-        Colours that stand in rules and not in a custom property; point at one to see where.
+        Colours that stand in rules and not in a custom property; press one to see where.
       </p>
       <dl className="grid grid-cols-[6rem_1fr] gap-y-1.5">
         {byUse
@@ -34,20 +37,36 @@ export function UsedInRules({ uses }: { uses: readonly UsedColor[] }) {
                 {name} <span className="text-sm text-quiet">{colors.length}</span>
               </dt>
               <dd className="flex flex-wrap gap-x-3 gap-y-1">
-                {colors.slice(0, MOST).map(({ key, color, count, selectors }) => (
-                  <span
+                {colors.slice(0, MOST).map(({ key, color, count }) => (
+                  <button
                     key={key}
-                    className="flex items-center gap-1 text-sm"
-                    title={`${color}\n${selectors.slice(0, 12).join('\n')}${selectors.length > 12 ? `\nand ${selectors.length - 12} more` : ''}`}
+                    type="button"
+                    aria-expanded={open === key}
+                    onClick={() => setOpen(open === key ? null : key)}
+                    className={clsx(
+                      'flex items-center gap-1 rounded-md pr-1 text-sm hover:bg-pressed',
+                      open === key && 'bg-pressed',
+                    )}
                   >
                     <ColorChip css={color} className="size-5" />
                     <span className="font-mono">{color}</span>
                     <span className="text-quiet">×{count}</span>
-                  </span>
+                  </button>
                 ))}
                 {colors.length > MOST && (
                   <span className="text-sm text-quiet">and {colors.length - MOST} more</span>
                 )}
+                {colors
+                  .filter(({ key }) => key === open)
+                  .map(({ key, selectors, file, line }) => (
+                    <p key={key} className="w-full font-mono text-sm break-words">
+                      {selectors.slice(0, MOST_PLACES).join(', ')}
+                      <span className="font-sans text-quiet">
+                        {selectors.length > MOST_PLACES && ` and ${selectors.length - MOST_PLACES} more`},
+                        first in {file && `${file}, `}line {line}
+                      </span>
+                    </p>
+                  ))}
               </dd>
             </div>
           ))}
