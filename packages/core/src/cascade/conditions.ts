@@ -1,5 +1,6 @@
 import { parseColor } from '../color/parse.ts';
 import { splitOutside } from '../color/split.ts';
+import { isUnfixed } from '../color/unfixed.ts';
 
 /** What of a device a theme goes by. */
 export interface Device {
@@ -94,8 +95,11 @@ const TYPES: Readonly<Record<string, boolean>> = { all: true, screen: true, prin
 
 function isMediaMet(prelude: string, device: Device): boolean {
   return splitOutside(prelude.toLowerCase(), ',').some((query) => {
-    const plain = query.replace(/^only\s+/, '').trim();
-    return isMet(plain, (inner) => TYPES[inner] ?? isFeatureMet(inner, device));
+    const plain = query.replace(/^\s*only\s+/, '').trim();
+    const met = (text: string) => isMet(text, (inner) => TYPES[inner] ?? isFeatureMet(inner, device));
+    // Before a type it denies all that follows.
+    const denied = /^not\s+([a-z].*)$/s.exec(plain)?.[1];
+    return denied === undefined ? met(plain) : !met(denied);
   });
 }
 
@@ -109,10 +113,9 @@ function isSupported(text: string): boolean {
   return isColor ? isKnownColor(value!.trim()) : true;
 }
 
-const KEYWORDS =
-  /^(?:currentcolor|inherit|initial|unset|revert|transparent|canvas\w*|accentcolor\w*|linktext|field\w*)$/i;
+const KEPT = /^(?:inherit|initial|unset|revert|transparent)$/i;
 const isKnownColor = (value: string) =>
-  KEYWORDS.test(value) || parseColor(value.replace(/currentcolor/gi, 'red')).ok;
+  KEPT.test(value) || isUnfixed(value) || parseColor(value.replace(/currentcolor/gi, 'red')).ok;
 
 const known = new Map<string, boolean>();
 

@@ -97,6 +97,7 @@ export function pageOf({ blocks, registered, layers }: SheetRules): (state: Page
     return selectors.length ? [{ block, selectors, layer: layerOf(block.layer), order }] : [];
   });
   const initial = (name: string) => registered.get(name)?.initial ?? null;
+  const isTyped = (name: string) => (registered.get(name)?.syntax ?? '*') !== '*';
   const isValid = (name: string, value: string) =>
     registered.get(name)?.syntax !== '<color>' || parseColor(value).ok || /^currentcolor$/i.test(value);
 
@@ -139,9 +140,9 @@ export function pageOf({ blocks, registered, layers }: SheetRules): (state: Page
       );
     const onRoot = winners(root);
     const onBody = winners(body);
-    const inherited = computedProperties(declaredBy(onRoot), new Map(), initial, isValid);
+    const inherited = computedProperties(declaredBy(onRoot), new Map(), initial, isTyped, isValid);
     for (const [name, { inherits }] of registered) if (!inherits) inherited.delete(name);
-    const values = computedProperties(declaredBy(onBody), inherited, initial, isValid);
+    const values = computedProperties(declaredBy(onBody), inherited, initial, isTyped, isValid);
     const properties = new Map<string, PageProperty>();
     for (const [name, value] of values) {
       const from = onBody.get(name) ?? onRoot.get(name);

@@ -3,6 +3,7 @@ import type { Block, CssNode, Declaration, Rule } from 'css-tree';
 import parse from 'css-tree/parser';
 import { balanced } from './balanced.ts';
 import { type AtRule, askedBy, type Device } from './conditions.ts';
+import { statements } from './statements.ts';
 
 /** A declaration of a style sheet, with the comments about it. */
 export interface SheetDeclaration {
@@ -66,6 +67,15 @@ export interface SheetRules {
 /** The rules of a style sheet, as {@link readRules} reads them. */
 export const readBlocks = (text: string): readonly SheetBlock[] => readRules(text).blocks;
 
+/** Values and selectors stay text. */
+const PARSING = {
+  positions: true,
+  parseValue: false,
+  parseCustomProperty: false,
+  parseAtrulePrelude: false,
+  parseRulePrelude: false,
+} as const;
+
 /** Nested selectors put together that are longer than this are left as they are. */
 const LONGEST_SELECTOR = 2000;
 
@@ -80,11 +90,7 @@ export function readRules(text: string): SheetRules {
   const css = balanced(text);
   if (css === null) return { text: '', blocks: [], registered, layers };
   const sheet = parse(css, {
-    positions: true,
-    parseValue: false,
-    parseCustomProperty: false,
-    parseAtrulePrelude: false,
-    parseRulePrelude: false,
+    ...PARSING,
     onComment: (value, { start, end }) => {
       comments.push({ text: value.trim().replace(/\s+/g, ' '), start: start.offset, end: end.offset });
     },
@@ -107,12 +113,18 @@ export function readRules(text: string): SheetRules {
     if (!layers.includes(name)) layers.push(name);
     return name;
   };
-  const read = (block: Block, around: readonly string[], place: Place, heading: string | null) => {
+  const read = (
+    block: Block,
+    around: readonly string[],
+    place: Place,
+    heading: string | null,
+    depth: number,
+  ) => {
     const declarations: SheetDeclaration[] = [];
     const inner: (() => void)[] = [];
     let title: string | null = null;
     let seen = block.loc!.start.offset;
-    for (const node of block.children) {
+    for (const node of wholeNodes(block, css, depth)) {
       const { start, end } = node.loc!;
       // Comments on lines of their own, since the declaration before.
       for (let i = firstFrom(comments, seen); i < comments.length && comments[i]!.end <= start.offset; i++)
@@ -122,15 +134,21 @@ export function readRules(text: string): SheetRules {
         const remark = afterOnLine(end.offset);
         if (remark) seen = remark.end;
         declarations.push(declarationOf(node, title, remark?.text ?? null));
-      } else inner.push(() => visit(node, around, place));
+      } else inner.push(() => visit(node, around, place, depth + 1));
     }
     if (declarations.length || !inner.length)
       blocks.push({ selectors: around, ...place, heading, declarations });
     for (const visitInner of inner) visitInner();
   };
-  const visit = (node: CssNode, around: readonly string[], place: Place) => {
+  const visit = (node: CssNode, around: readonly string[], place: Place, depth = 0) => {
     if (node.type === 'Rule')
-      read(node.block, selectorsOf(node, around), place, rightBefore(node.loc!.start.offset)?.text ?? null);
+      read(
+        node.block,
+        selectorsOf(node, around),
+        place,
+        rightBefore(node.loc!.start.offset)?.text ?? null,
+        depth,
+      );
     if (node.type !== 'Atrule') return;
     const name = node.name.toLowerCase();
     const prelude = node.prelude?.type === 'Raw' ? node.prelude.value.trim() : '';
@@ -146,12 +164,56 @@ export function readRules(text: string): SheetRules {
     const inside = [...place.around, { name, prelude }];
     const own: Place = { around: inside, asks: askedBy(inside), layer };
     // A nested at-rule may hold declarations of the rule around it.
-    if (around.length) read(node.block, around, own, null);
-    else for (const child of node.block.children) visit(child, around, own);
+    if (around.length) read(node.block, around, own, null, depth);
+    else for (const child of node.block.children) visit(child, around, own, depth);
   };
   const outside: Place = { around: [], asks: {}, layer: null };
   if (sheet.type === 'StyleSheet') for (const node of sheet.children) visit(node, [], outside);
   return { text: css, blocks, registered, layers };
+}
+
+/** Rules in rules that are read; deeper ones are left out. */
+const DEEPEST = 40;
+
+/**
+ * What a block holds. The parser takes a nested rule that begins with a name, such as `body { … }`, for a broken
+ * declaration, together with what follows it: that is read once more, piece by piece.
+ */
+function* wholeNodes(block: Block, css: string, depth: number): Generator<CssNode> {
+  for (const node of block.children) {
+    const { start, end } = node.loc!;
+    const isSwallowed =
+      node.type === 'Raw' ||
+      (node.type === 'Declaration' &&
+        !node.property.startsWith('--') &&
+        node.value.type === 'Raw' &&
+        node.value.value.includes('{'));
+    if (!isSwallowed) {
+      yield node;
+      continue;
+    }
+    if (depth > DEEPEST) continue;
+    const text = css.slice(start.offset, end.offset);
+    for (const { start: from, whole, block: inner } of statements(text)) {
+      const begin = from + /^\s*/.exec(whole)![0].length;
+      const own = whole.trim().replace(/;$/, '');
+      if (!own) continue;
+      const node = pieceOf(own, inner === null ? 'declaration' : own.startsWith('@') ? 'atrule' : 'rule', {
+        offset: start.offset + begin,
+        line: start.line + text.slice(0, begin).split('\n').length - 1,
+      });
+      if (node) yield node;
+    }
+  }
+}
+
+/** A piece of a block read on its own; null where it is no such thing. */
+function pieceOf(text: string, context: string, place: { offset: number; line: number }): CssNode | null {
+  try {
+    return parse(text, { ...PARSING, context, ...place });
+  } catch {
+    return null;
+  }
 }
 
 type Place = Pick<SheetBlock, 'around' | 'asks' | 'layer'>;
@@ -197,7 +259,9 @@ function selectorsOf(rule: Rule, around: readonly string[]): string[] {
   if (!around.length) return own;
   const parent = around.length === 1 ? around[0]! : `:is(${around.join(', ')})`;
   return own.map((selector) => {
-    const whole = selector.includes('&') ? selector.replaceAll('&', parent) : `${parent} ${selector}`;
+    // What has parts stands for itself where it does not begin.
+    const inner = /[\s>+~]/.test(parent) && !/^&/.test(selector) ? `:is(${parent})` : parent;
+    const whole = selector.includes('&') ? selector.replaceAll('&', inner) : `${parent} ${selector}`;
     return whole.length > LONGEST_SELECTOR ? selector : whole;
   });
 }

@@ -12,7 +12,7 @@ export type Mark =
   | { readonly kind: 'class'; readonly value: string }
   | { readonly kind: 'attribute'; readonly name: string; readonly value: string };
 
-type Test = (element: PageElement) => boolean;
+type Test = (element: PageElement, root: PageElement) => boolean;
 /** Ids, classes and types, each counting more than all after it (Selectors 4 §17). */
 export type Specificity = readonly [number, number, number];
 
@@ -21,6 +21,8 @@ interface Compound {
   readonly specificity: Specificity;
   /** The marks of each way to be meant. */
   readonly ways: readonly (readonly Mark[])[];
+  /** That the marks are those of the root around it. */
+  readonly ofRoot?: boolean;
 }
 
 /** A selector that means the root of a page or its body, where these have some marks. */
@@ -91,7 +93,7 @@ function readPiece(piece: string, depth: number): Compound | null {
   const nested = /^:(where|is|not|host|-webkit-any|-moz-any|matches)\(([\s\S]*)\)$/i.exec(piece);
   if (!nested || depth > 4) return null;
   const [, word, list] = nested;
-  const inner = splitOutside(list!, ',').map((one) => readCompound(one.trim(), depth + 1));
+  const inner = splitOutside(list!, ',').map((one) => readComplex(one, depth + 1));
   const known = inner.flatMap((one) => one ?? []);
   const most = known.reduce<Specificity>(
     (best, { specificity }) => (bySpecificity(specificity, best) > 0 ? specificity : best),
@@ -99,13 +101,15 @@ function readPiece(piece: string, depth: number): Compound | null {
   );
   const name = word!.toLowerCase();
   // What is in it that means no page is never met, so that its denial always is.
-  if (name === 'not') return plain((element) => !known.some(({ test }) => test(element)), most);
+  if (name === 'not') return plain((element, root) => !known.some(({ test }) => test(element, root)), most);
   if (!known.length) return null;
   const isHost = name === 'host';
   return {
-    test: (element) => (!isHost || element.tag === 'html') && known.some(({ test }) => test(element)),
+    test: (element, root) =>
+      (!isHost || element.tag === 'html') && known.some(({ test }) => test(element, root)),
     specificity: name === 'where' ? NONE : isHost ? sum(most, [0, 1, 0]) : most,
     ways: known.flatMap(({ ways }) => ways),
+    ofRoot: known.every(({ ways, ofRoot }) => ofRoot || ways.every((way) => !way.length)),
   };
 }
 
@@ -115,6 +119,7 @@ function readCompound(text: string, depth = 0): Compound | null {
   let test: Test = () => true;
   let specificity = NONE;
   let ways: readonly (readonly Mark[])[] = [[]];
+  let ofRoot = true;
   for (let at = 0; at < text.length; ) {
     PIECE.lastIndex = at;
     const piece = PIECE.exec(text)?.[0];
@@ -122,11 +127,34 @@ function readCompound(text: string, depth = 0): Compound | null {
     const read = piece && piece !== '&' ? readPiece(piece, depth) : null;
     if (!read) return null;
     const before = test;
-    test = (element) => before(element) && read.test(element);
+    test = (element, root) => before(element, root) && read.test(element, root);
     specificity = sum(specificity, read.specificity);
+    ofRoot &&= read.ofRoot ?? read.ways.every((way) => !way.length);
     ways = ways.flatMap((way) => read.ways.map((own) => [...way, ...own])).slice(0, MOST_WAYS);
   }
-  return { test, specificity, ways };
+  return { test, specificity, ways, ofRoot };
+}
+
+/** The compounds of a complex selector, one in another, and none beside another; null where there is one. */
+function readComplex(selector: string, depth: number): Compound | null {
+  if (selector.length > 2000) return null;
+  const parts = selector
+    .trim()
+    .replace(/\s*>\s*/g, ' ')
+    .match(/(?:\[[^\]]*\]|\((?:[^()]|\((?:[^()]|\((?:[^()]|\([^()]*\))*\))*\))*\)|\\.|[^\s[(])+/g);
+  if (!parts || parts.length > 2 || /[+~](?![^[(]*[\])])/.test(selector)) return null;
+  const compounds = parts.map((part) => readCompound(part, depth));
+  const [first, second] = compounds;
+  if (!first || compounds.includes(null)) return null;
+  if (!second) return first;
+  // Nobody but the root has marks: what has some within is a part of a page.
+  if (!second.ofRoot && second.ways.some((way) => way.length)) return null;
+  return {
+    test: (element, root) => element.tag === 'body' && second.test(element, root) && first.test(root, root),
+    specificity: sum(first.specificity, second.specificity),
+    ways: first.ways.flatMap((way) => second.ways.map((own) => [...way, ...own])).slice(0, MOST_WAYS),
+    ofRoot: true,
+  };
 }
 
 /**
@@ -134,25 +162,6 @@ function readCompound(text: string, depth = 0): Compound | null {
  * `:where(:root, .light):not(.dark)`. Null where it means something else of a page. Source: Selectors 4.
  */
 export function readPageSelector(selector: string): PageSelector | null {
-  const parts = selector
-    .trim()
-    .replace(/\s*>\s*/g, ' ')
-    .match(/(?:\[[^\]]*\]|\((?:[^()]|\((?:[^()]|\([^()]*\))*\))*\)|\\.|[^\s[(])+/g);
-  if (!parts || parts.length > 2 || /[+~](?![^[(]*[\])])/.test(selector)) return null;
-  const compounds = parts.map((part) => readCompound(part));
-  const [first, second] = compounds;
-  if (!first || compounds.includes(null)) return null;
-  // Nobody but the root has marks: what has some within is a part of a page.
-  if (second?.ways.some((way) => way.length)) return null;
-  if (!second)
-    return {
-      matches: (element) => first.test(element),
-      specificity: first.specificity,
-      ways: first.ways,
-    };
-  return {
-    matches: (element, root) => element.tag === 'body' && second.test(element) && first.test(root),
-    specificity: sum(first.specificity, second.specificity),
-    ways: first.ways,
-  };
+  const read = readComplex(selector, 0);
+  return read && { matches: read.test, specificity: read.specificity, ways: read.ways };
 }

@@ -106,13 +106,15 @@ function inOrder(declared: ReadonlyMap<string, string>): { order: string[]; circ
 const KEPT = /^(?:inherit|unset|revert|revert-layer)$/i;
 
 /**
- * What an element's custom properties come to: those that it declares, over those that it inherits. `registered` says what a
- * property is where nothing else does; `isValid` whether a value is one that it may have.
+ * What an element's custom properties come to: those that it declares, over those that it inherits (CSS Variables 1 §3).
+ * `initial` says what a property is where nothing else does, `isTyped` whether it is registered with a syntax, and `isValid`
+ * whether a value is one of that.
  */
 export function computedProperties(
   declared: ReadonlyMap<string, string>,
   inherited: ReadonlyMap<string, string>,
   initial: (name: string) => string | null,
+  isTyped: (name: string) => boolean,
   isValid: (name: string, value: string) => boolean,
 ): Map<string, string> {
   const computed = new Map(inherited);
@@ -122,10 +124,10 @@ export function computedProperties(
     const raw = declared.get(name)!;
     if (KEPT.test(raw)) continue;
     const value = circular.has(name) || /^initial$/i.test(raw) ? null : substitute(raw, known)?.trim();
-    if (value !== null && value !== undefined && value !== '' && isValid(name, value))
-      computed.set(name, value);
-    // What is invalid once it is computed is as if it were unset.
-    else if (/^initial$/i.test(raw) || !inherited.has(name)) computed.delete(name);
+    // One that is empty is a value like any other, and no reason for a fallback.
+    if (value !== null && value !== undefined && isValid(name, value)) computed.set(name, value);
+    // What is invalid once it is computed has no value; one that is registered is as if it were unset.
+    else if (/^initial$/i.test(raw) || !isTyped(name) || !inherited.has(name)) computed.delete(name);
   }
   return computed;
 }

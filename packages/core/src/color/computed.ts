@@ -5,6 +5,7 @@ import { type HueWay, mixIn } from './mix.ts';
 import type { ParseResult } from './parse-result.ts';
 import { type Channel, type Color, color, SPACES, type SpaceId } from './spaces.ts';
 import { splitOutside } from './split.ts';
+import { isUnfixed } from './unfixed.ts';
 
 /** Reads a colour inside another. */
 type Read = (text: string) => ParseResult;
@@ -143,7 +144,10 @@ export function readComputed(text: string, read: Read, scheme: Scheme): ParseRes
   if (name === 'light-dark') {
     const parts = splitOutside(args, ',');
     if (parts.length !== 2) return no(`light-dark() takes two colours; this has ${parts.length}.`);
-    return read(parts[scheme === 'light' ? 0 : 1]!);
+    const [own, other] = scheme === 'light' ? parts : [parts[1], parts[0]];
+    // Both are to be colours, whichever is seen.
+    const unseen = isUnfixed(other!) ? null : read(other!);
+    return unseen && !unseen.ok ? unseen : read(own!);
   }
   if (/^from\s/.test(args.trim()) && (name === 'color' || OWN_FUNCTIONS.has(name)))
     return readRelative(name, args.trim(), read);

@@ -1,6 +1,7 @@
 import type { PageProperty, PageValues } from '../cascade/page.ts';
 import type { SheetBlock, SheetDeclaration } from '../cascade/rules.ts';
 import { parseColor, readColor } from '../color/parse.ts';
+import { SYSTEM_COLORS } from '../color/unfixed.ts';
 import { paint } from '../system/painted.ts';
 import { asPainted } from './as-painted.ts';
 import { GRADIENT, isBareHex, readValue, type SheetValue } from './values.ts';
@@ -24,9 +25,6 @@ export interface UnfixedProperty {
   readonly on: 'currentcolor' | 'system';
 }
 
-/** CSS Color 4 §10: what the system paints controls and pages with. */
-const SYSTEM =
-  /\b(?:AccentColor(?:Text)?|ActiveText|Button(?:Border|Face|Text)|Canvas(?:Text)?|Field(?:Text)?|GrayText|Highlight(?:Text)?|LinkText|Mark(?:Text)?|SelectedItem(?:Text)?|VisitedText)\b/i;
 const CURRENT = /\bcurrentcolor\b/i;
 
 const known = new Map<string, string | null>();
@@ -114,7 +112,7 @@ export function propertiesOf(
       if (color === null && property.value.length < 2000) {
         if (CURRENT.test(property.value) && isColorWith(property.value, CURRENT))
           unfixed.set(name, 'currentcolor');
-        else if (SYSTEM.test(property.value) && isColorWith(property.value, SYSTEM))
+        else if (SYSTEM_COLORS.test(property.value) && isColorWith(property.value, SYSTEM_COLORS))
           unfixed.set(name, 'system');
       }
       const value = valueOn(property, color, colorIn);

@@ -1,3 +1,4 @@
+import { closingOf, statements } from '../../cascade/statements.ts';
 import { splitOutside } from '../../color/split.ts';
 
 /** Languages that come to CSS, by the sign of their variables. */
@@ -17,24 +18,6 @@ const withoutLineComments = (text: string) =>
     /("(?:[^"\\\n]|\\.)*"|'(?:[^'\\\n]|\\.)*'|url\([^)]*\)|\/\*[\s\S]*?\*\/)|\/\/[^\n]*/g,
     (_, kept: string | undefined) => kept ?? '',
   );
-
-/** Where the bracket that opens at an offset closes; the length of the text where it does not. */
-function closingOf(text: string, open: number): number {
-  let depth = 0;
-  for (let i = open; i < text.length; i++) {
-    const sign = text[i];
-    if (sign === '"' || sign === "'") {
-      const end = text.indexOf(sign, i + 1);
-      if (end === -1) return text.length;
-      i = end;
-    } else if (sign === '(' || sign === '{' || sign === '[') depth += 1;
-    else if (sign === ')' || sign === '}' || sign === ']') {
-      depth -= 1;
-      if (depth === 0) return i;
-    }
-  }
-  return text.length;
-}
 
 const share = (text: string) => {
   const number = Number.parseFloat(text);
@@ -203,44 +186,4 @@ function rulesOf(head: string, block: string, language: Language, named: (text: 
   }
   const own = AT_RULES.test(head.trim()) ? head : named(head);
   return `${own} {${out.join('\n')}}`;
-}
-
-interface Statement {
-  readonly whole: string;
-  /** What stands before its block, or all of it. */
-  readonly head: string;
-  readonly block: string | null;
-}
-
-/** The statements of a text one after the other: what ends with a sign, and what has a block. */
-function* statements(text: string): Generator<Statement> {
-  let start = 0;
-  for (let i = 0; i < text.length; i++) {
-    const sign = text[i];
-    if (sign === '"' || sign === "'") {
-      const end = text.indexOf(sign, i + 1);
-      if (end === -1) break;
-      i = end;
-    } else if (sign === '/' && text[i + 1] === '*') {
-      const end = text.indexOf('*/', i + 2);
-      if (end === -1) break;
-      i = end + 1;
-    } else if (sign === '(' || sign === '[') i = closingOf(text, i);
-    else if ((sign === '#' || sign === '@') && text[i + 1] === '{') i = closingOf(text, i + 1);
-    else if (sign === ';') {
-      yield { whole: text.slice(start, i + 1), head: text.slice(start, i), block: null };
-      start = i + 1;
-    } else if (sign === '{') {
-      const close = closingOf(text, i);
-      yield {
-        whole: text.slice(start, close + 1),
-        head: text.slice(start, i),
-        block: text.slice(i + 1, close),
-      };
-      i = close;
-      start = close + 1;
-    }
-  }
-  const last = text.slice(start);
-  if (last.trim()) yield { whole: `${last};`, head: last, block: null };
 }
