@@ -134,6 +134,33 @@ class Constants {
   }
 }
 
+/** Values that make a colour of another, which what is put in its place changes where it is not just the same. */
+const DERIVES = /\bfrom\s+|color-mix\(/i;
+const USED = /var\(\s*(--[^\s,()]+)/g;
+
+/** Custom properties that others are derived from, by way of others too. */
+function derivedFrom({ blocks }: SheetRules): Set<string> {
+  const uses = new Map<string, Set<string>>();
+  const found = new Set<string>();
+  for (const { declarations } of blocks)
+    for (const { property, value } of declarations) {
+      if (!value.includes('var(')) continue;
+      const names = [...value.matchAll(USED)].map(([, name]) => name!);
+      if (DERIVES.test(value)) for (const name of names) found.add(name);
+      if (property.startsWith('--')) {
+        const own = uses.get(property) ?? new Set<string>();
+        uses.set(property, own);
+        for (const name of names) own.add(name);
+      }
+    }
+  // What is added meanwhile is gone through too.
+  for (const name of found) for (const next of uses.get(name) ?? []) found.add(next);
+  return found;
+}
+
+/** Notations of just the 8 bits that are painted. */
+const IN_BYTES = /^(?:#|[a-z]+$|rgba?\(\s*\d+\s*[\s,]\s*\d+\s*[\s,]\s*\d+\s*\)$)/i;
+
 const isOfPage = (selector: string) => readPageSelector(selector) !== null;
 
 /**
@@ -207,6 +234,7 @@ export function moveSheets(
   const { hooks, stuck } = hooksOf(rules, renamed);
   const constants = new Constants(document, names, adoption, system, kept);
   const replaced = new Replaced();
+  const derived = derivedFrom(rules);
   const ofThemes = new Set(themes.flatMap(({ blocks }) => blocks));
   const [, ...others] = themes;
   const isThemed = ({ asks, selectors }: SheetBlock) =>
@@ -228,7 +256,8 @@ export function moveSheets(
         if (!ofPage) replaced.add(name, to, block.selectors);
         return to;
       },
-      standsFor: (color) => {
+      standsFor: (color, written) => {
+        if ((derived.has(property) || DERIVES.test(raw)) && !IN_BYTES.test(written)) return null;
         const role = !themed && use ? constants.roleOf(use, color) : null;
         const to = role ?? (readColor(color).alpha === 1 ? constants.shadeOf(color) : null);
         if (to !== null && !ofPage)

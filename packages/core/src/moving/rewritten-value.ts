@@ -5,8 +5,8 @@ import { asPainted } from '../sheet/as-painted.ts';
 export interface Rewriting {
   /** What a custom property is called now; null where it keeps its name. */
   readonly renamed: (property: string) => string | null;
-  /** What stands for a colour, as CSS; null where nothing does. Not asked where `colors` is false. */
-  readonly standsFor: (color: string) => string | null;
+  /** What stands for a colour that is written so, as CSS; null where nothing does. Not asked where `colors` is false. */
+  readonly standsFor: (color: string, written: string) => string | null;
   readonly colors: boolean;
   /** Whether words may be colours, and not only codes. */
   readonly words: boolean;
@@ -32,6 +32,6 @@ export function rewrittenValue(value: string, { renamed, standsFor, colors, word
     const parsed = parseColor((color ?? word)!);
     if (!parsed.ok || parsed.color.alpha === 0) return text;
     if (inGradient && parsed.color.alpha !== 1) return text;
-    return standsFor(asPainted(parsed.color)) ?? text;
+    return standsFor(asPainted(parsed.color), text) ?? text;
   });
 }

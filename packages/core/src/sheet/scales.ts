@@ -41,6 +41,7 @@ export function scalesOf(properties: Iterable<SheetProperty>, prefix: string): S
     Omit<SheetScale, 'baseProperty' | 'shades'> & {
       baseProperty: string | null;
       isOurs: boolean;
+      labels: Set<string>;
       shades: SheetScale['shades'][number][];
     }
   >();
@@ -68,15 +69,18 @@ export function scalesOf(properties: Iterable<SheetProperty>, prefix: string): S
       base,
       baseProperty: null,
       isOurs: base !== null,
+      labels: new Set(),
       shades: [],
     };
     byStem.set(stem, scale);
-    if (label && !scale.shades.some((shade) => shade.label === label))
-      scale.shades.push({ label, property: property.name, color });
+    if (!label || scale.labels.has(label)) continue;
+    scale.labels.add(label);
+    scale.shades.push({ label, property: property.name, color });
   }
-  return [...byStem.values()]
-    .filter(isScale)
-    .map(({ isOurs, ...scale }) => ({ ...scale, shades: isOurs ? scale.shades : inOrder(scale.shades) }));
+  return [...byStem.values()].filter(isScale).map(({ isOurs, labels: _, ...scale }) => ({
+    ...scale,
+    shades: isOurs ? scale.shades : inOrder(scale.shades),
+  }));
 }
 
 const isScale = ({ shades }: Pick<SheetScale, 'shades'>) =>

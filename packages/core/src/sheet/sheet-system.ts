@@ -1,12 +1,15 @@
 import { type PageState, type PageValues, pageOf } from '../cascade/page.ts';
 import { readRules } from '../cascade/rules.ts';
 import { readColor } from '../color/parse.ts';
-import { MOST_THEMES } from '../document/limits.ts';
+import { MOST_FAMILIES } from '../document/families/family.ts';
+import { MOST_GRADIENTS } from '../document/gradients/gradient.ts';
+import { MOST_ROLES, MOST_THEMES } from '../document/limits.ts';
 import { MOST_ORIGIN } from '../document/roles/role.ts';
 import { drain } from '../in-parts/drain.ts';
 import { paint } from '../system/painted.ts';
 import { countColors, type LooseColor, opaque } from './counted-colors.ts';
 import { type GatheredFamily, gatherFamilies, type SnappedColor } from './gathered-families.ts';
+import type { StopSource } from './linked-gradient.ts';
 import { mergeColors } from './merged-colors.ts';
 import { propertiesOf, type SheetProperty, type UnfixedProperty } from './properties.ts';
 import { rulesPairs } from './rule-pairs.ts';
@@ -31,6 +34,8 @@ export interface SheetSystem {
   readonly families: readonly SheetFamily[];
   readonly roles: readonly SheetRole[];
   readonly gradients: readonly NamedSheetGradient[];
+  /** How many custom properties are beyond as many roles and gradients as a project has. */
+  readonly propertiesBeyond: number;
   readonly pairs: readonly SheetPair[];
   /** Colours that are written out in rules, by what they are used for. */
   readonly uses: readonly UsedColor[];
@@ -116,6 +121,25 @@ function constantRoles(
     if (color !== undefined && colors.size === 1 && !known.has(color)) known.set(color, property);
   }
   return (color) => known.get(color) ?? null;
+}
+
+/** Roles that point to none of those that are left out, but to the colour that it has. */
+function withoutBeyond(
+  roles: readonly SheetRole[],
+  left: readonly SheetRole[],
+  properties: ReadonlyMap<string, SheetProperty>,
+): readonly SheetRole[] {
+  if (!left.length) return roles;
+  const gone = new Set(left.map(({ property }) => property));
+  return roles.map((role) => {
+    const colors = properties.get(role.property)!.colors;
+    const sources = [...role.sources].flatMap(([theme, source]): [string, StopSource][] => {
+      if (source.to !== 'property' || !gone.has(source.property)) return [[theme, source]];
+      const color = colors.get(theme);
+      return color === undefined ? [] : [[theme, { to: 'color', color }]];
+    });
+    return { ...role, sources: new Map(sources) };
+  });
 }
 
 const shortened = (text: string) => text.slice(0, MOST_ORIGIN);
@@ -221,13 +245,15 @@ export function* readSheetInParts(
       shades: new Map<string, string>(),
     })),
   ];
-  const { roles: ofProperties, gradients } = rolesAndGradients(
+  const { roles: allRoles, gradients: allGradients } = rolesAndGradients(
     others,
     properties,
     themes.map(({ key }) => key),
     prefix,
   );
 
+  const ofProperties = withoutBeyond(allRoles.slice(0, MOST_ROLES), allRoles.slice(MOST_ROLES), properties);
+  const gradients = allGradients.slice(0, MOST_GRADIENTS);
   const onPages = new Set(found.flatMap(({ theme }) => theme.blocks));
   const ofParts = blocks.filter((block) => !onPages.has(block));
   const inRules = countColors(ofParts);
@@ -254,7 +280,9 @@ export function* readSheetInParts(
   yield 0.85;
   const roles = isOwn
     ? ofProperties
-    : [...ofProperties, ...fromRules.roles].map((role) => withOrigin(role, properties, uses, placeOf));
+    : [...ofProperties, ...fromRules.roles]
+        .slice(0, MOST_ROLES)
+        .map((role) => withOrigin(role, properties, uses, placeOf));
   const besideScales = countColors(
     blocks.map((block) => ({
       ...block,
@@ -292,13 +320,16 @@ export function* readSheetInParts(
       baseProperty: null,
       colors: new Map<string, string>(),
     })),
-  ].map((family) => ({ ...family, name: freeFound(family.name, names) }));
+  ]
+    .slice(0, MOST_FAMILIES)
+    .map((family) => ({ ...family, name: freeFound(family.name, names) }));
   return {
     themes: themes.map(({ key, name, state }) => ({ key, name, state })),
     beyond: all.slice(first.length).map(({ name }) => name),
     families: proposed,
     roles,
     gradients,
+    propertiesBeyond: allRoles.length - ofProperties.length + allGradients.length - gradients.length,
     pairs: fromRules.pairs,
     uses,
     unfixed,

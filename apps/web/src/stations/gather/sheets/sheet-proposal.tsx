@@ -166,7 +166,7 @@ function Unfixed({ system: { unfixed } }: Pick<PartProps, 'system'>) {
   );
 }
 
-function ThemeChoice({ system: { themes, roles, beyond }, taken, set }: PartProps) {
+function ThemeChoice({ system: { themes, roles, beyond, propertiesBeyond }, taken, set }: PartProps) {
   if (!roles.length) return null;
   return (
     <fieldset className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -181,6 +181,12 @@ function ThemeChoice({ system: { themes, roles, beyond }, taken, set }: PartProp
           {name}
         </label>
       ))}
+      {propertiesBeyond > 0 && (
+        <span className="text-sm text-quiet">
+          {propertiesBeyond.toLocaleString('en-GB')} custom properties are beyond what a project has, and stay
+          in the sheets.
+        </span>
+      )}
       {beyond.length > 0 && (
         <span className="text-sm text-quiet">
           {beyond.length} more are beyond what a project has: {beyond.slice(0, 6).join(', ')}
