@@ -176,14 +176,18 @@ function rulesOf(head: string, block: string, language: Language, named: (text: 
   const variable = new RegExp(`^\\s*${sign}([\\w-]+)\\s*:`);
   for (const { whole, head: inner, block: nested } of statements(block)) {
     const start = inner.trim();
-    if (NOT_RUN.test(start)) continue;
-    if (nested !== null) out.push(rulesOf(inner, nested, language, named));
-    else if (variable.test(start) && !AT_RULES.test(start))
-      out.push(
-        `${converted(named(start.replace(variable, (_, name: string) => `--${name}:`).replace(FLAGS, '')))};`,
-      );
-    else out.push(converted(named(whole)));
+    if (NOT_RUN.test(start)) {
+      out.push(onItsLine(whole, ''));
+      continue;
+    }
+    const text =
+      nested !== null
+        ? rulesOf(inner, nested, language, named)
+        : variable.test(start) && !AT_RULES.test(start)
+          ? `${converted(named(start.replace(variable, (_, name: string) => `--${name}:`).replace(FLAGS, '')))};`
+          : converted(named(whole));
+    out.push(onItsLine(whole, text));
   }
   const own = AT_RULES.test(head.trim()) ? head : named(head);
-  return `${own} {${out.join('\n')}}`;
+  return `${own.trim()} {${out.join('')}}`;
 }
