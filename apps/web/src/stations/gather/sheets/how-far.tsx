@@ -101,7 +101,7 @@ function Turned({ title, pairs }: { title: string; pairs: readonly TurnedPair[] 
       <ul className="flex flex-wrap gap-x-4 gap-y-1.5">
         {pairs.slice(0, MOST).map(({ was, is }) => (
           <li key={`${was.key} ${was.theme}`} className="flex items-center gap-2 text-sm">
-            <span aria-hidden className="flex overflow-hidden rounded-md border border-hair">
+            <span aria-hidden data-specimen className="flex overflow-hidden rounded-md border border-hair">
               {[was, is].map(({ colors: [color, background], ratio }, i) => (
                 // biome-ignore lint/suspicious/noArrayIndexKey: before and after
                 <span key={i} className="px-2 py-1 text-base" style={{ color, background }}>

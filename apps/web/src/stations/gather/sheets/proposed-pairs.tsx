@@ -46,7 +46,11 @@ export function ProposedPairs({ system, taken, set }: ProposedPairsProps) {
                 checked={taken.has(pair.key)}
                 onChange={(event) => set('pairs', [pair.key], event.target.checked)}
               />
-              <span className="flex shrink-0 overflow-hidden rounded-md border border-hair">
+              <span
+                aria-hidden
+                data-specimen
+                className="flex shrink-0 overflow-hidden rounded-md border border-hair"
+              >
                 {ratios.slice(0, 3).map(({ theme, colors: [color, background], ratio, passes }) => (
                   <span
                     key={theme}

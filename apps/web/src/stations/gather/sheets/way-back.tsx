@@ -93,6 +93,7 @@ function BillDialog({ html, name, onClose }: { html: string; name: string; onClo
         title="The bill"
         sandbox="allow-same-origin allow-modals"
         srcDoc={html}
+        data-specimen
         className="h-[50vh] w-full rounded-md border border-hair bg-white"
       />
       <div className="mt-3 flex justify-end gap-2">
