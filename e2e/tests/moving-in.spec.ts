@@ -162,10 +162,20 @@ test('a page with its sheets comes by its address; what is not public, or not th
   stack,
 }) => {
   await openSheets(page, stack);
-  await page.getByRole('button', { name: 'Deck notices, a page' }).click();
+  await page.getByRole('button', { name: 'The old timetable, a page' }).click();
   const list = page.getByRole('region', { name: 'Sheets' });
-  await expect(list).toContainText('deck-notices.css');
-  await expect(page.getByRole('region', { name: 'Proposed roles' })).toContainText('brand');
+  // Its sheet, the one that this takes in before it, and what stands in the page.
+  await expect(list.getByRole('listitem')).toContainText([
+    'old-colours.css',
+    'old-site.css',
+    'timetable.html',
+  ]);
+  const roles = page.getByRole('region', { name: 'Proposed roles' });
+  await expect(roles).toContainText('brand-soft');
+  const uses = page.getByRole('region', { name: 'Written out in rules' });
+  await uses.getByRole('button', { name: /#b8234a/ }).click();
+  await expect(uses).toContainText(/\.late, first in .*timetable\.html, line 1/);
+  await expect(page.getByRole('checkbox', { name: 'Dark' })).toBeChecked();
   const address = page.getByLabel('or a page’s address, with its sheets');
   for (const [typed, told] of [
     ['http://127.0.0.1/', 'fetched from the public web only'],
@@ -177,7 +187,7 @@ test('a page with its sheets comes by its address; what is not public, or not th
     await expect(page.getByRole('alert').filter({ hasText: told })).toBeVisible();
   }
   // What is there stays.
-  await expect(list).toContainText('deck-notices.css');
+  await expect(list).toContainText('old-site.css');
 });
 
 test('a folder is gone through, and a text that is pasted is one more sheet', async ({ page, stack }) => {

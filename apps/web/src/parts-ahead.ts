@@ -32,6 +32,7 @@ export const PARTS = [
   () => import('./stations/stage/artwork/add-artwork.tsx'),
   () => import('./stations/stage/artwork/large-drawing.tsx'),
   () => import('./stations/stage/artwork/large-page.tsx'),
+  () => import('./stations/gather/sheets/sheet-proposal.tsx'),
   () => import('./stations/gather/shelf/publish-dialog.tsx'),
   () => import('./stations/deliver/hand-overs/hand-overs.tsx'),
   () => import('./stations/deliver/read-back/read-back.tsx'),

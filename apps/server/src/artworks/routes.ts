@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { MOST_SHEETS, stylesheetsOf } from '@mint-lamp/core/page/stylesheets-of';
+import { importsOf, MOST_SHEETS, stylesheetsOf } from '@mint-lamp/core/page/stylesheets-of';
 import type { FetchedArtwork } from '@mint-lamp/core/wire/artworks';
 import type { FastifyInstance } from 'fastify';
 import Joi from 'joi';
@@ -33,6 +33,12 @@ const SHEET: Wanted = {
   tooLarge,
 };
 
+/** Sheets in sheets that are fetched. */
+const DEEPEST_IMPORT = 3;
+
+const resolvedAt = (hrefs: readonly string[], base: string): string[] =>
+  hrefs.flatMap((href) => (URL.canParse(href, base) ? [new URL(href, base).href] : []));
+
 const fetchBody = Joi.object({ address: Joi.string().trim().min(1).max(2000).required() }).required();
 
 interface OfOne {
@@ -61,19 +67,28 @@ export async function artworkRoutes(
         throw new ApiError('NOT_FOUND', 'There is no project at this address.', 'params.id');
       const left = leftSignal(reply);
       const { url, text } = await textOf(address, PAGE, left);
-      const wanted = stylesheetsOf(text).flatMap((href) =>
-        URL.canParse(href, url.href) ? [new URL(href, url.href).href] : [],
-      );
-      // One that cannot be had leaves the others; the page says that it is not there.
-      const addresses = wanted.slice(0, MOST_SHEETS);
-      const sheets = await Promise.all(
-        addresses.map((one) =>
-          textOf(one, SHEET, left).then(
-            (sheet) => sheet.text,
-            () => '',
-          ),
-        ),
-      );
+      // A sheet stands for itself; what a sheet takes in comes before it, as it does on a page.
+      const isPage = /<[a-z!]/i.test(text);
+      const found: { address: string; text: string }[] = [];
+      const asked = new Set<string>();
+      const take = async (address: string, depth: number): Promise<void> => {
+        if (asked.has(address) || asked.size >= MOST_SHEETS) return;
+        asked.add(address);
+        // One that cannot be had leaves the others; the page says that it is not there.
+        const sheet = await textOf(address, SHEET, left).then(
+          (one) => one.text,
+          () => '',
+        );
+        if (depth < DEEPEST_IMPORT)
+          for (const inner of resolvedAt(importsOf(sheet), address)) await take(inner, depth + 1);
+        found.push({ address, text: sheet });
+      };
+      const first = isPage
+        ? resolvedAt(stylesheetsOf(text), url.href)
+        : resolvedAt(importsOf(text), url.href);
+      for (const address of first) await take(address, 0);
+      const sheets = found.map((one) => one.text);
+      const addresses = found.map((one) => one.address);
       return {
         text,
         sheets,

@@ -3,7 +3,13 @@ import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import fastifyStatic from '@fastify/static';
 import { FERRY_DRAWING, LAMP_HOUSE_DRAWING } from '@mint-lamp/core/demo/drawings';
-import { OLD_PAGE, OLD_SHEET } from '@mint-lamp/core/demo/page';
+import {
+  OLD_COLOURS_SHEET,
+  OLD_PAGE,
+  OLD_SHEET,
+  OLD_SITE_SHEET,
+  OLD_TIMETABLE,
+} from '@mint-lamp/core/demo/page';
 import { LIBRARY } from '@mint-lamp/core/demo/pictures/library';
 import { LIBRARY_HOST } from '@mint-lamp/core/wire/pictures';
 import Fastify from 'fastify';
@@ -13,6 +19,9 @@ import type { Outside } from '../library/routes.ts';
 const TEXTS: Readonly<Record<string, { type: string; text: string; title?: string }>> = {
   'deck-notices.html': { type: 'text/html', text: OLD_PAGE, title: 'Deck notices, a page' },
   'deck-notices.css': { type: 'text/css', text: OLD_SHEET },
+  'timetable.html': { type: 'text/html', text: OLD_TIMETABLE, title: 'The old timetable, a page' },
+  'old-site.css': { type: 'text/css', text: OLD_SITE_SHEET },
+  'old-colours.css': { type: 'text/css', text: OLD_COLOURS_SHEET },
   'ferry.svg': { type: 'image/svg+xml', text: FERRY_DRAWING, title: 'The ferry, a drawing' },
   'lamp-house.svg': { type: 'image/svg+xml', text: LAMP_HOUSE_DRAWING, title: 'The lamp house, a drawing' },
 };

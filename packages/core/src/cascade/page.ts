@@ -9,7 +9,7 @@ import {
   readPageSelector,
   type Specificity,
 } from './selectors.ts';
-import { computedProperties } from './substituted.ts';
+import { type Computed, computedProperties, type Registry } from './substituted.ts';
 
 /** What the root of a page has on it, and who looks at it. */
 export interface PageState {
@@ -84,6 +84,8 @@ function wins(a: Candidate, b: Candidate): boolean {
   return (bySpecificity(a.specificity, b.specificity) || a.order - b.order) > 0;
 }
 
+const NOTHING: Computed = { values: new Map(), invalid: new Set() };
+
 const SCHEMES = /\b(?:light|dark)\b/gi;
 const matters = ({ property }: SheetDeclaration) =>
   property.startsWith('--') || property.toLowerCase() === 'color-scheme';
@@ -100,6 +102,8 @@ export function pageOf({ blocks, registered, layers }: SheetRules): (state: Page
   const isTyped = (name: string) => (registered.get(name)?.syntax ?? '*') !== '*';
   const isValid = (name: string, value: string) =>
     registered.get(name)?.syntax !== '<color>' || parseColor(value).ok || /^currentcolor$/i.test(value);
+
+  const registry: Registry = { initial, isTyped, isValid };
 
   return ({ marks, device }) => {
     const root: PageElement = {
@@ -140,14 +144,22 @@ export function pageOf({ blocks, registered, layers }: SheetRules): (state: Page
       );
     const onRoot = winners(root);
     const onBody = winners(body);
-    const inherited = computedProperties(declaredBy(onRoot), new Map(), initial, isTyped, isValid);
-    for (const [name, { inherits }] of registered) if (!inherits) inherited.delete(name);
-    const values = computedProperties(declaredBy(onBody), inherited, initial, isTyped, isValid);
+    const ofRoot = computedProperties(declaredBy(onRoot), NOTHING, registry);
+    const isInherited = (name: string) => registered.get(name)?.inherits !== false;
+    const inherited = {
+      values: new Map([...ofRoot.values].filter(([name]) => isInherited(name))),
+      invalid: new Set([...ofRoot.invalid].filter(isInherited)),
+    };
+    const { values, invalid } = computedProperties(declaredBy(onBody), inherited, registry);
     const properties = new Map<string, PageProperty>();
     for (const [name, value] of values) {
       const from = onBody.get(name) ?? onRoot.get(name);
       if (from) properties.set(name, { value, declaration: from.declaration, block: from.block });
     }
+    // What nobody sets is what it was registered with.
+    for (const [name, { initial: value, block }] of registered)
+      if (!values.has(name) && !invalid.has(name) && value !== null && block)
+        properties.set(name, { value, declaration: block.declarations[0]!, block });
     const schemes =
       (onBody.get('color-scheme') ?? onRoot.get('color-scheme'))?.declaration.value.match(SCHEMES) ?? [];
     const known = schemes.map((one) => one.toLowerCase());

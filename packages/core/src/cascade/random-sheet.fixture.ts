@@ -80,16 +80,25 @@ const around = fc.constantFrom(
   '@supports (color: nonsense) or (display: grid)',
 );
 
+const registered = fc
+  .tuple(name, fc.constantFrom('<color>', '*'), fc.boolean(), hex)
+  .map(
+    ([one, syntax, inherits, color]) =>
+      `@property ${one} { syntax: "${syntax}"; inherits: ${inherits}; initial-value: ${color} }`,
+  );
+
 /** Style sheets of all that the cascade knows, as far as it has to do with custom properties of a page. */
 export const anySheet = fc
   .tuple(
     fc.constantFrom('', '@layer second, first;'),
+    fc.array(registered, { maxLength: 2 }),
     fc.constantFrom('', ':root { color-scheme: light dark }', ':root { color-scheme: dark }'),
     fc.array(fc.tuple(around, rule), { minLength: 2, maxLength: 9 }),
   )
-  .map(([order, scheme, rules]) =>
+  .map(([order, properties, scheme, rules]) =>
     [
       order,
+      ...properties,
       ':root { --h: 210; --step: 5%; }',
       scheme,
       ...rules.map(([at, text]) => (at ? `${at} { ${text} }` : text)),

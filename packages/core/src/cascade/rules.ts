@@ -51,6 +51,8 @@ interface Registered {
   readonly syntax: string;
   readonly inherits: boolean;
   readonly initial: string | null;
+  /** The rule as one that sets the initial value; null where there is none. */
+  readonly block: SheetBlock | null;
 }
 
 /** All that is read of a style sheet. */
@@ -158,7 +160,7 @@ export function readRules(text: string): SheetRules {
         for (const one of prelude.split(',')) layered(nestedLayer(place.layer, one.trim()));
       return;
     }
-    if (name === 'property') registered.set(prelude, registeredAs(node.block));
+    if (name === 'property') registered.set(prelude, registeredAs(prelude, node.block, place));
     const layer =
       name === 'layer' ? layered(nestedLayer(place.layer, prelude || `(${layers.length})`)) : place.layer;
     const inside = [...place.around, { name, prelude }];
@@ -220,15 +222,23 @@ type Place = Pick<SheetBlock, 'around' | 'asks' | 'layer'>;
 
 const nestedLayer = (outer: string | null, name: string) => (outer === null ? name : `${outer}.${name}`);
 
-function registeredAs(block: Block): Registered {
-  const said = new Map<string, string>();
+function registeredAs(property: string, block: Block, place: Place): Registered {
+  const said = new Map<string, SheetDeclaration>();
   for (const node of block.children)
-    if (node.type === 'Declaration')
-      said.set(node.property.toLowerCase(), declarationOf(node, null, null).value);
+    if (node.type === 'Declaration') said.set(node.property.toLowerCase(), declarationOf(node, null, null));
+  const initial = said.get('initial-value');
   return {
-    syntax: (said.get('syntax') ?? '').replace(/^["']|["']$/g, '').trim(),
-    inherits: said.get('inherits') !== 'false',
-    initial: said.get('initial-value') ?? null,
+    syntax: (said.get('syntax')?.value ?? '').replace(/^["']|["']$/g, '').trim(),
+    inherits: said.get('inherits')?.value !== 'false',
+    initial: initial?.value ?? null,
+    block: initial
+      ? {
+          selectors: [`@property ${property}`],
+          ...place,
+          heading: null,
+          declarations: [{ ...initial, property }],
+        }
+      : null,
   };
 }
 

@@ -105,29 +105,49 @@ function inOrder(declared: ReadonlyMap<string, string>): { order: string[]; circ
 
 const KEPT = /^(?:inherit|unset|revert|revert-layer)$/i;
 
+/** What an element's custom properties come to. */
+export interface Computed {
+  readonly values: ReadonlyMap<string, string>;
+  /** Those that have no value, whatever they were registered with: what they are declared as is none. */
+  readonly invalid: ReadonlySet<string>;
+}
+
+/** What is known of registered custom properties (CSS Properties and Values 1). */
+export interface Registry {
+  readonly initial: (name: string) => string | null;
+  /** Whether it has a syntax of its own. */
+  readonly isTyped: (name: string) => boolean;
+  /** Whether a value is one of that. */
+  readonly isValid: (name: string, value: string) => boolean;
+}
+
 /**
  * What an element's custom properties come to: those that it declares, over those that it inherits (CSS Variables 1 §3).
- * `initial` says what a property is where nothing else does, `isTyped` whether it is registered with a syntax, and `isValid`
- * whether a value is one of that.
+ * What nobody sets is what it was registered with, and is left out here.
  */
 export function computedProperties(
   declared: ReadonlyMap<string, string>,
-  inherited: ReadonlyMap<string, string>,
-  initial: (name: string) => string | null,
-  isTyped: (name: string) => boolean,
-  isValid: (name: string, value: string) => boolean,
-): Map<string, string> {
-  const computed = new Map(inherited);
+  inherited: Computed,
+  { initial, isTyped, isValid }: Registry,
+): Computed {
+  const values = new Map(inherited.values);
+  const invalid = new Set(inherited.invalid);
   const { order, circular } = inOrder(declared);
-  const known = (name: string) => computed.get(name) ?? initial(name);
+  const known = (name: string) => values.get(name) ?? (invalid.has(name) ? null : initial(name));
   for (const name of order) {
     const raw = declared.get(name)!;
     if (KEPT.test(raw)) continue;
-    const value = circular.has(name) || /^initial$/i.test(raw) ? null : substitute(raw, known)?.trim();
+    const isInitial = /^initial$/i.test(raw);
+    const value = circular.has(name) || isInitial ? null : substitute(raw, known)?.trim();
+    invalid.delete(name);
     // One that is empty is a value like any other, and no reason for a fallback.
-    if (value !== null && value !== undefined && isValid(name, value)) computed.set(name, value);
-    // What is invalid once it is computed has no value; one that is registered is as if it were unset.
-    else if (/^initial$/i.test(raw) || !isTyped(name) || !inherited.has(name)) computed.delete(name);
+    if (value !== null && value !== undefined && isValid(name, value)) values.set(name, value);
+    // What is invalid once it is computed has no value; one that is registered with a syntax is as if it were unset.
+    else if (isInitial) values.delete(name);
+    else if (!isTyped(name)) {
+      values.delete(name);
+      invalid.add(name);
+    } else if (!inherited.values.has(name)) values.delete(name);
   }
-  return computed;
+  return { values, invalid };
 }

@@ -12,12 +12,17 @@ export async function fetchedSheets(
   address: string,
 ): Promise<{ readonly files: SheetFile[]; readonly missing: readonly string[] }> {
   const { text, sheets, addresses } = await fetchArtwork(project, address);
-  // A sheet's own address.
-  if (!/<[a-z!]/i.test(text)) return { files: [{ name: cssNamed(nameIn(address)), text }], missing: [] };
   const files = sheets.flatMap((sheet, i) =>
     sheet ? [{ name: cssNamed(nameIn(addresses[i]!)), text: sheet }] : [],
   );
-  const page = /<style\b/i.test(text) ? [{ name: `${nameIn(address)}.html`, text }] : [];
+  // A sheet's own address; or the styles that stand in a page.
+  const isPage = /<[a-z!]/i.test(text);
+  const name = nameIn(address);
+  const page = isPage
+    ? /<style\b/i.test(text)
+      ? [{ name: /\.html?$/i.test(name) ? name : `${name}.html`, text }]
+      : []
+    : [{ name: cssNamed(name), text }];
   return {
     files: [...files, ...page],
     missing: addresses.filter((_, i) => !sheets[i]),

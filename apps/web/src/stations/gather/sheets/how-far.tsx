@@ -3,9 +3,9 @@ import type { Movement, TurnedPair } from '@mint-lamp/core/moving/pair-ratios';
 import { NOT_VISIBLY, type SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
 import type { ScenePaints } from '@mint-lamp/core/system/scenes/scene-paints';
 import { useState } from 'react';
+import { part } from '../../../ui/part.tsx';
 import { SwitchGroup } from '../../../ui/switch-group.tsx';
 import { Track } from '../../../ui/track.tsx';
-import SmallPage from '../proposals/small-page.tsx';
 
 interface HowFarProps {
   farthest: number;
@@ -16,6 +16,8 @@ interface HowFarProps {
   /** A page as it is, and as it would be; null where there is nothing to see. */
   pages: { readonly before: ScenePaints; readonly after: ScenePaints } | null;
 }
+
+const SmallPage = part(() => import('../proposals/small-page.tsx'), <div className="h-[130px]" />);
 
 const FAR = { min: 0.005, max: 0.15, usual: 0.05 };
 const WAYS = [

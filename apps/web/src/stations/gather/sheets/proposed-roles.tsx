@@ -42,13 +42,14 @@ export function ProposedRoles({ system, choice, painted, set }: ProposedRolesPro
                 {name}
               </th>
             ))}
+            <th className="py-1 pl-2 font-normal">What it was</th>
           </tr>
         </thead>
         {groups.map(([group, roles]) => (
           <tbody key={group} className="border-b border-hair">
             {group && (
               <tr>
-                <td colSpan={themes.length + 1} className="pt-1.5">
+                <td colSpan={themes.length + 2} className="pt-1.5">
                   <label className="flex items-center gap-2 font-semibold">
                     <input
                       type="checkbox"
@@ -105,9 +106,7 @@ const ProposedRole = memo(function ProposedRole({ role, taken, sources, themes, 
             checked={taken}
             onChange={(event) => set('roles', [role.property], event.target.checked)}
           />
-          <span className="truncate" title={role.property}>
-            {role.name}
-          </span>
+          <span className="truncate">{role.name}</span>
         </label>
       </td>
       {themes.map(({ key }) => {
@@ -123,6 +122,14 @@ const ProposedRole = memo(function ProposedRole({ role, taken, sources, themes, 
           </td>
         );
       })}
+      <td className="max-w-56 py-0.5 pl-2 text-sm" title={role.origin?.value}>
+        <span className="block truncate font-mono">{role.property}</span>
+        {role.origin && (
+          <span className="block truncate text-quiet">
+            {role.origin.file && `${role.origin.file}, `}line {role.origin.line}
+          </span>
+        )}
+      </td>
     </tr>
   );
 });

@@ -39,7 +39,7 @@ interface SheetProposalProps {
 const count = (n: number, one: string, many: string) => (n ? [`${n} ${n === 1 ? one : many}`] : []);
 
 /** Style sheets as a colour system: a proposal beside the original, taken whole or in part. */
-export function SheetProposal({
+export default function SheetProposal({
   files,
   read: { system, movement },
   farthest,

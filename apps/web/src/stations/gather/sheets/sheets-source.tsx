@@ -4,13 +4,15 @@ import { useJob } from '../../../jobs/use-job.ts';
 import { useProjectId } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
+import { part } from '../../../ui/part.tsx';
 import { GatherHeader } from '../gather-header.tsx';
 import { useCollecting } from '../text/use-collecting.ts';
 import { usePasteAnywhere } from '../text/use-paste-anywhere.ts';
 import { droppedSheets } from './dropped-files.ts';
 import { addSheets, setSheets, useSheetFiles } from './sheet-files.ts';
 import { SheetList } from './sheet-list.tsx';
-import { SheetProposal } from './sheet-proposal.tsx';
+
+const SheetProposal = part(() => import('./sheet-proposal.tsx'));
 
 const NONE: never[] = [];
 const PASTED = 'pasted.css';
