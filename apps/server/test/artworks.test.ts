@@ -52,7 +52,7 @@ const fetched = (address: string, id = project) =>
 describe('artwork by address', () => {
   it('comes as text, a page with its style sheets; what is not there of these is empty', async () => {
     const { artworks } = (await app.inject({ url: '/api/library' })).json();
-    expect(artworks).toHaveLength(3);
+    expect(artworks).toHaveLength(4);
     const page = (await fetched(`http://${LIBRARY_HOST}/deck-notices.html`)).json();
     expect(page).toMatchObject({ sheets: [OLD_SHEET], name: 'deck-notices' });
     expect((await fetched(`http://${LIBRARY_HOST}/ferry.svg`)).json()).toMatchObject({

@@ -150,7 +150,7 @@ export function pageOf({ blocks, registered, layers }: SheetRules): (state: Page
       values: new Map([...ofRoot.values].filter(([name]) => isInherited(name))),
       invalid: new Set([...ofRoot.invalid].filter(isInherited)),
     };
-    const { values, invalid } = computedProperties(declaredBy(onBody), inherited, registry);
+    const { values, invalid } = computedProperties(declaredBy(onBody), inherited, registry, ofRoot);
     const properties = new Map<string, PageProperty>();
     for (const [name, value] of values) {
       const from = onBody.get(name) ?? onRoot.get(name);

@@ -123,12 +123,13 @@ export interface Registry {
 
 /**
  * What an element's custom properties come to: those that it declares, over those that it inherits (CSS Variables 1 §3).
- * What nobody sets is what it was registered with, and is left out here.
+ * What nobody sets is what it was registered with, and is left out here. `parent` has what is not inherited too.
  */
 export function computedProperties(
   declared: ReadonlyMap<string, string>,
   inherited: Computed,
   { initial, isTyped, isValid }: Registry,
+  parent: Computed = inherited,
 ): Computed {
   const values = new Map(inherited.values);
   const invalid = new Set(inherited.invalid);
@@ -136,7 +137,12 @@ export function computedProperties(
   const known = (name: string) => values.get(name) ?? (invalid.has(name) ? null : initial(name));
   for (const name of order) {
     const raw = declared.get(name)!;
-    if (KEPT.test(raw)) continue;
+    if (KEPT.test(raw)) {
+      // Asked for, also what is not inherited comes down.
+      const above = /^inherit$/i.test(raw) ? parent.values.get(name) : undefined;
+      if (above !== undefined) values.set(name, above);
+      continue;
+    }
     const isInitial = /^initial$/i.test(raw);
     const value = circular.has(name) || isInitial ? null : substitute(raw, known)?.trim();
     invalid.delete(name);

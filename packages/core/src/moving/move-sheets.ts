@@ -125,12 +125,13 @@ class Constants {
     const all = new Set<string>();
     const add = (property: string) => {
       const value = this.values.get(property);
-      if (value === undefined || all.has(property)) return;
+      // What the sheets say themselves, under this name, stands where they say it.
+      if (value === undefined || all.has(property) || !own(property) || this.barred.has(property)) return;
       for (const [, inner] of value.matchAll(/var\(\s*(--[^\s,()]+)/g)) add(inner!);
       all.add(property);
     };
     for (const property of this.used) add(property);
-    return [...all].filter(own).map((property) => `  ${property}: ${this.values.get(property)};`);
+    return [...all].map((property) => `  ${property}: ${this.values.get(property)};`);
   }
 }
 
