@@ -122,8 +122,8 @@ test('by keyboard: an example, its way, what is left out, the bill, and taken', 
     page.getByRole('button', { name: 'Save the page' }).press('Enter'),
   ]);
   expect(saved.suggestedFilename()).toBe('old-ferry-bill.html');
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.getByRole('button', { name: 'Close the bill' }).press('Enter');
+  await expect(page.locator('iframe[title="The bill"]')).toBeHidden();
 
   await page.getByRole('button', { name: /^Take \d+ famil/ }).press('Enter');
   await expectSaved(page);

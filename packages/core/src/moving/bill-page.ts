@@ -14,6 +14,7 @@ const STYLE = `
   table { border-collapse: collapse; width: 100%; } td, th { text-align: left; padding: .25rem .5rem .25rem 0; border-bottom: 1px solid var(--hair); vertical-align: middle; } th { font-weight: 400; color: var(--quiet); }
   .row { display: flex; height: 2rem; border: 1px solid #808080; border-radius: 4px; overflow: hidden; min-width: 4rem; print-color-adjust: exact; -webkit-print-color-adjust: exact; } .row span { flex: 1; }
   .words { display: inline-block; padding: .25rem .75rem; border: 1px solid var(--hair); border-radius: 4px; font-size: 16px; print-color-adjust: exact; -webkit-print-color-adjust: exact; }
+  section { content-visibility: auto; contain-intrinsic-size: auto 60rem; } @media print { section { content-visibility: visible; } }
   code { font: 12px ui-monospace, monospace; } tr { break-inside: avoid; } h2 { break-after: avoid; }
   .once { display: grid; grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr)); gap: .35rem 1rem; list-style: none; padding: 0; margin: .5rem 0; } .once li { display: flex; gap: .5rem; align-items: center; break-inside: avoid; } .once .row { flex: none; width: 2.5rem; min-width: 0; height: 1.5rem; }
 `;

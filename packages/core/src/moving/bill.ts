@@ -1,9 +1,8 @@
 import { readRules } from '../cascade/rules.ts';
 import { colorsOf, opaque } from '../sheet/counted-colors.ts';
 import { mergeColors } from '../sheet/merged-colors.ts';
-import type { RuleUse, UsedColor } from '../sheet/rule-uses.ts';
 import { joinedSheets, placeOfLine, type SheetFile } from '../sheet/sheet-files.ts';
-import { NOT_VISIBLY, type SheetSystem } from '../sheet/sheet-system.ts';
+import { NOT_VISIBLY, type SheetSystem, type UseCounts } from '../sheet/sheet-system.ts';
 import { type PairRatio, pairRatios } from './pair-ratios.ts';
 
 /** Where a colour is written. */
@@ -39,7 +38,7 @@ export interface Bill {
   readonly failing: readonly PairRatio[];
   /** Pairs in themes that were measured. */
   readonly measured: number;
-  readonly uses: Readonly<Partial<Record<RuleUse, { readonly colors: number; readonly written: number }>>>;
+  readonly uses: UseCounts;
 }
 
 /** Draws up what sheets have of colours: near-twins, colours written once, pairs that fail. */
@@ -76,15 +75,6 @@ export function billOf(files: readonly SheetFile[], system: SheetSystem): Bill {
     once: billed.filter(({ count }) => count === 1),
     failing: ratios.filter(({ passes }) => !passes).sort((a, b) => a.ratio - b.ratio),
     measured: ratios.length,
-    uses: byUse(system.uses),
+    uses: system.useCounts,
   };
-}
-
-function byUse(uses: readonly UsedColor[]): Bill['uses'] {
-  const sums: Partial<Record<RuleUse, { colors: number; written: number }>> = {};
-  for (const { use, count } of uses) {
-    const one = sums[use] ?? { colors: 0, written: 0 };
-    sums[use] = { colors: one.colors + 1, written: one.written + count };
-  }
-  return sums;
 }

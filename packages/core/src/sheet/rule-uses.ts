@@ -16,8 +16,9 @@ export interface UsedColor {
   readonly color: string;
   /** How often it is written. */
   readonly count: number;
-  /** Where, each once, in order. */
+  /** Where, each once, in order: the first of them, and how many there are. */
   readonly selectors: readonly string[];
+  readonly places: number;
   /** Of the first: the sheet, empty where there is but one, and the line in it. */
   readonly file: string;
   readonly line: number;
@@ -75,6 +76,7 @@ interface Found {
 
 const placeOf = (use: RuleUse, selector: string) => `${use} ${selector}`;
 const LONGEST = 2000;
+const MOST_SELECTORS = 60;
 
 /**
  * The colours that rules write out, by what they are used for, those that are written most first: `blocks` are rules that
@@ -137,7 +139,9 @@ export function rulesUses(blocks: readonly SheetBlock[], themes: readonly SheetT
         // It becomes another colour where all of them become that one.
         if (there.length === places.size && new Set(there).size === 1) instead.set(theme, there[0]!);
       }
-      return { key, use, color, count, selectors: [...selectors], file: '', line, others: instead };
+      const first = [...selectors].slice(0, MOST_SELECTORS);
+      const where = { selectors: first, places: selectors.size, file: '', line };
+      return { key, use, color, count, ...where, others: instead };
     })
     .sort((a, b) => b.count - a.count);
 }

@@ -14,7 +14,7 @@ import { mergeColors } from './merged-colors.ts';
 import { propertiesOf, type SheetProperty, type UnfixedProperty } from './properties.ts';
 import { rulesPairs } from './rule-pairs.ts';
 import { rolesOfRules, type SheetPair } from './rule-roles.ts';
-import { rulesUses, type UsedColor } from './rule-uses.ts';
+import { type RuleUse, rulesUses, type UsedColor } from './rule-uses.ts';
 import { scalesOf, themedScalesOf } from './scales.ts';
 import { commonPrefix, freeFound } from './sheet-names.ts';
 import { type NamedSheetGradient, rolesAndGradients, type SheetRole } from './sheet-roles.ts';
@@ -37,8 +37,10 @@ export interface SheetSystem {
   /** How many custom properties are beyond as many roles and gradients as a project has. */
   readonly propertiesBeyond: number;
   readonly pairs: readonly SheetPair[];
-  /** Colours that are written out in rules, by what they are used for. */
+  /** Colours that are written out in rules, by what they are used for: those that are written most. */
   readonly uses: readonly UsedColor[];
+  /** How many there are in all of each use, and how often they are written. */
+  readonly useCounts: UseCounts;
   /** Custom properties that are colours, but of the text around or of the system. */
   readonly unfixed: readonly UnfixedProperty[];
   /** Opaque colours that no family took. */
@@ -62,6 +64,24 @@ function plainColors(roles: readonly SheetRole[], gradients: readonly NamedSheet
   ];
   return sources.flatMap((source) => (source.to === 'color' ? opaque(source.color) : []));
 }
+
+/** Of each use, the colours and how often they are written. */
+export type UseCounts = Readonly<
+  Partial<Record<RuleUse, { readonly colors: number; readonly written: number }>>
+>;
+
+function countsOf(uses: readonly UsedColor[]): UseCounts {
+  const sums: Partial<Record<RuleUse, { colors: number; written: number }>> = {};
+  for (const { use, count } of uses) {
+    const one = sums[use] ?? { colors: 0, written: 0 };
+    sums[use] = { colors: one.colors + 1, written: one.written + count };
+  }
+  return sums;
+}
+
+/** Colours in rules, and colours that no family took, that are listed: nobody looks through more. */
+const MOST_USES = 600;
+const MOST_LEFT = 2000;
 
 /** ΔE OK (0–1) that nobody sees unless both lie beside each other. */
 export const NOT_VISIBLY = 0.02;
@@ -310,7 +330,7 @@ export function* readSheetInParts(
     });
     return [...family.snapped, ...joining].sort((a, b) => b.distance - a.distance);
   };
-  const proposed: SheetFamily[] = [
+  const allFamilies: SheetFamily[] = [
     ...families,
     ...gathered.families.map((family, i) => ({
       ...family,
@@ -320,9 +340,17 @@ export function* readSheetInParts(
       baseProperty: null,
       colors: new Map<string, string>(),
     })),
-  ]
+  ];
+  const proposed = allFamilies
     .slice(0, MOST_FAMILIES)
     .map((family) => ({ ...family, name: freeFound(family.name, names) }));
+  // What is beyond as many families as a project has stays a colour of its own.
+  const leftOver = [
+    ...gathered.leftOver,
+    ...allFamilies
+      .slice(MOST_FAMILIES)
+      .flatMap(({ snapped }) => snapped.map(({ color, count }) => ({ color, count }))),
+  ].sort((a, b) => b.count - a.count);
   return {
     themes: themes.map(({ key, name, state }) => ({ key, name, state })),
     beyond: all.slice(first.length).map(({ name }) => name),
@@ -331,9 +359,10 @@ export function* readSheetInParts(
     gradients,
     propertiesBeyond: allRoles.length - ofProperties.length + allGradients.length - gradients.length,
     pairs: fromRules.pairs,
-    uses,
+    uses: uses.slice(0, MOST_USES),
+    useCounts: countsOf(uses),
     unfixed,
-    leftOver: [...gathered.leftOver].sort((a, b) => b.count - a.count),
+    leftOver: leftOver.slice(0, MOST_LEFT),
     colors: new Set(
       [...written.keys(), ...loose.map(({ color }) => color), ...shadeColors].map(
         (color) => paint(color).css,

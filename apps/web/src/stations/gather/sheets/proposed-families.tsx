@@ -4,6 +4,7 @@ import { resolveFamily } from '@mint-lamp/core/system/families/resolved-family';
 import clsx from 'clsx';
 import { memo } from 'react';
 import { ColorChip } from '../../../ui/color-chip.tsx';
+import { useGradually } from '../../../ui/use-gradually.ts';
 import type { SetChoice } from './use-sheet-choice.ts';
 
 const MOST_TOLD = 6;
@@ -15,7 +16,12 @@ interface ProposedFamiliesProps {
 }
 
 /** The families of a proposal: each shade above, and touching it what stands in the sheet and would become it. */
-export function ProposedFamilies({ families, choice, set }: ProposedFamiliesProps) {
+export const ProposedFamilies = memo(function ProposedFamilies({
+  families,
+  choice,
+  set,
+}: ProposedFamiliesProps) {
+  const drawn = useGradually(families, AT_ONCE);
   if (!families.length) return null;
   return (
     <section aria-label="Proposed families" className="mb-5">
@@ -24,7 +30,7 @@ export function ProposedFamilies({ families, choice, set }: ProposedFamiliesProp
         Above each shade, beneath it the colours of the sheet that it stands for.
       </p>
       <ul className="divide-y divide-hair border-y border-hair">
-        {families.map((family) => (
+        {drawn.map((family) => (
           <ProposedFamily
             key={family.key}
             family={family}
@@ -36,7 +42,10 @@ export function ProposedFamilies({ families, choice, set }: ProposedFamiliesProp
       </ul>
     </section>
   );
-}
+});
+
+/** Families that are drawn in one frame. */
+const AT_ONCE = 8;
 
 const colorsTold = ({ snapped }: SheetFamily) =>
   `${snapped.length} ${snapped.length === 1 ? 'colour' : 'colours'}`;
@@ -53,7 +62,12 @@ const ProposedFamily = memo(function ProposedFamily({ family, taken, unsnapped, 
   const { shades } = resolveFamily({ id: key, name, base, follows: null, growth, handSet });
   const far = family.snapped.filter(({ distance }) => distance > 0);
   return (
-    <li className={clsx('flex gap-3 py-2.5', !taken && 'opacity-50')}>
+    <li
+      className={clsx(
+        'flex gap-3 py-2.5 [contain-intrinsic-size:auto_73px] [content-visibility:auto]',
+        !taken && 'opacity-50',
+      )}
+    >
       <label className="flex w-32 shrink-0 items-start gap-2">
         <input
           type="checkbox"

@@ -2,7 +2,7 @@ import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { ASKED, type PairRatio, pairRatios } from '@mint-lamp/core/moving/pair-ratios';
 import type { SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
 import clsx from 'clsx';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import type { SetChoice } from './use-sheet-choice.ts';
 
@@ -15,7 +15,7 @@ interface ProposedPairsProps {
 }
 
 /** The pairs that rules set, as they look in the themes of the sheet, those that fail first. */
-export function ProposedPairs({ system, taken, set }: ProposedPairsProps) {
+export const ProposedPairs = memo(function ProposedPairs({ system, taken, set }: ProposedPairsProps) {
   const [most, setMost] = useState(SHOWN);
   const rows = useMemo(() => {
     const byPair = new Map<string, PairRatio[]>();
@@ -31,7 +31,10 @@ export function ProposedPairs({ system, taken, set }: ProposedPairsProps) {
   if (!rows.length) return null;
   const failed = rows.filter(({ ratios }) => failing(ratios)).length;
   return (
-    <section aria-label="Proposed pairs" className="mb-5">
+    <section
+      aria-label="Proposed pairs"
+      className="mb-5 [contain-intrinsic-size:auto_600px] [content-visibility:auto]"
+    >
       <h2 className="font-title text-lg font-semibold">Pairs</h2>
       <p className="mb-1 text-sm text-quiet">
         Rules set these texts on these grounds; {failed ? `${failed} of ${rows.length} fail` : 'none fails'}{' '}
@@ -83,7 +86,7 @@ export function ProposedPairs({ system, taken, set }: ProposedPairsProps) {
       )}
     </section>
   );
-}
+});
 
 const failing = (ratios: readonly PairRatio[]) => ratios.filter(({ passes }) => !passes).length;
 const nameOf = (key: string, [first]: readonly PairRatio[]) =>

@@ -5,6 +5,7 @@ import type { SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
 import clsx from 'clsx';
 import { memo, useMemo } from 'react';
 import { ColorChip } from '../../../ui/color-chip.tsx';
+import { useGradually } from '../../../ui/use-gradually.ts';
 import type { SetChoice } from './use-sheet-choice.ts';
 
 interface ProposedRolesProps {
@@ -26,47 +27,55 @@ function byGroup(roles: readonly SheetRole[]): [group: string, roles: SheetRole[
 }
 
 /** The roles of a proposal by group, with what each comes to in the themes that are taken. */
-export function ProposedRoles({ system, choice, painted, set }: ProposedRolesProps) {
+export const ProposedRoles = memo(function ProposedRoles({
+  system,
+  choice,
+  painted,
+  set,
+}: ProposedRolesProps) {
   const groups = useMemo(() => byGroup(system.roles), [system]);
+  const drawn = useGradually(groups, AT_ONCE);
   if (!groups.length) return null;
   const themes = system.themes.filter(({ key }) => choice.themes.has(key)).slice(0, MOST_THEMES);
+  const columns = {
+    gridTemplateColumns: `minmax(0, 1.3fr) repeat(${themes.length}, minmax(0, 1fr)) minmax(0, 1.2fr)`,
+  };
   return (
     <section aria-label="Proposed roles" className="mb-5">
       <h2 className="mb-1 font-title text-lg font-semibold">Roles</h2>
-      <table className="w-full border-collapse">
-        <thead>
-          <tr className="border-b border-hair text-left text-sm text-quiet">
-            <th className="py-1 font-normal">Role</th>
-            {themes.map(({ key, name }) => (
-              <th key={key} className="py-1 pl-2 font-normal">
-                {name}
-              </th>
-            ))}
-            <th className="py-1 pl-2 font-normal">What it was</th>
-          </tr>
-        </thead>
-        {groups.map(([group, roles]) => (
-          <tbody key={group} className="border-b border-hair">
-            {group && (
-              <tr>
-                <td colSpan={themes.length + 2} className="pt-1.5">
-                  <label className="flex items-center gap-2 font-semibold">
-                    <input
-                      type="checkbox"
-                      checked={roles.every(({ property }) => choice.roles.has(property))}
-                      onChange={(event) =>
-                        set(
-                          'roles',
-                          roles.map(({ property }) => property),
-                          event.target.checked,
-                        )
-                      }
-                    />
-                    {group}
-                  </label>
-                </td>
-              </tr>
-            )}
+      <p aria-hidden style={columns} className="grid gap-2 border-b border-hair py-1 text-sm text-quiet">
+        <span>Role</span>
+        {themes.map(({ key, name }) => (
+          <span key={key} className="truncate">
+            {name}
+          </span>
+        ))}
+        <span>What it was</span>
+      </p>
+      {drawn.map(([group, roles]) => (
+        <div
+          key={group}
+          // What is far from the window is neither laid out nor painted.
+          style={{ containIntrinsicSize: `auto ${roles.length * ROW + (group ? ROW : 0)}px` }}
+          className="border-b border-hair py-1 [content-visibility:auto]"
+        >
+          {group && (
+            <label className="flex items-center gap-2 font-semibold">
+              <input
+                type="checkbox"
+                checked={roles.every(({ property }) => choice.roles.has(property))}
+                onChange={(event) =>
+                  set(
+                    'roles',
+                    roles.map(({ property }) => property),
+                    event.target.checked,
+                  )
+                }
+              />
+              {group}
+            </label>
+          )}
+          <ul aria-label={group || 'Roles in no group'}>
             {roles.map((role) => (
               <ProposedRole
                 key={role.property}
@@ -74,15 +83,22 @@ export function ProposedRoles({ system, choice, painted, set }: ProposedRolesPro
                 taken={choice.roles.has(role.property)}
                 sources={painted?.get(role.property)}
                 themes={themes}
+                columns={columns.gridTemplateColumns}
                 set={set}
               />
             ))}
-          </tbody>
-        ))}
-      </table>
+          </ul>
+        </div>
+      ))}
     </section>
   );
-}
+});
+
+/** Groups that are drawn in one frame. */
+const AT_ONCE = 6;
+
+/** px of a row, for what is not drawn yet. */
+const ROW = 40;
 
 /** Themes that are shown beside each other here; the others are taken all the same. */
 const MOST_THEMES = 4;
@@ -92,44 +108,54 @@ interface ProposedRoleProps {
   taken: boolean;
   sources: ReadonlyMap<string, PaintedSource> | undefined;
   themes: SheetSystem['themes'];
+  columns: string;
   set: SetChoice;
 }
 
-const ProposedRole = memo(function ProposedRole({ role, taken, sources, themes, set }: ProposedRoleProps) {
+const ProposedRole = memo(function ProposedRole({
+  role,
+  taken,
+  sources,
+  themes,
+  columns,
+  set,
+}: ProposedRoleProps) {
   return (
-    <tr className={clsx(!taken && 'opacity-50')}>
-      <td className="py-0.5">
-        <label className={clsx('flex items-center gap-2', role.group.length > 0 && 'pl-5')}>
-          <input
-            type="checkbox"
-            aria-label={[...role.group, role.name].join('.')}
-            checked={taken}
-            onChange={(event) => set('roles', [role.property], event.target.checked)}
-          />
-          <span className="truncate">{role.name}</span>
-        </label>
-      </td>
-      {themes.map(({ key }) => {
+    <li
+      style={{ gridTemplateColumns: columns }}
+      className={clsx('grid items-center gap-2 py-0.5', !taken && 'opacity-50')}
+    >
+      <label className={clsx('flex min-w-0 items-center gap-2', role.group.length > 0 && 'pl-5')}>
+        <input
+          type="checkbox"
+          aria-label={[...role.group, role.name].join('.')}
+          checked={taken}
+          onChange={(event) => set('roles', [role.property], event.target.checked)}
+        />
+        <span className="truncate">{role.name}</span>
+      </label>
+      {themes.map(({ key, name }) => {
         const source = sources?.get(key);
         return (
-          <td key={key} className="py-0.5 pl-2">
+          <span key={key} className="flex min-w-0 items-center gap-1.5">
             {source && (
-              <span className="flex min-w-0 items-center gap-1.5">
-                <ColorChip css={source.css} className="h-5 w-10" />
+              <>
+                <ColorChip css={source.css} className="h-5 w-10 shrink-0" />
+                <span className="sr-only">{name}: </span>
                 <span className="truncate text-sm text-quiet">{source.points}</span>
-              </span>
+              </>
             )}
-          </td>
+          </span>
         );
       })}
-      <td className="max-w-56 py-0.5 pl-2 text-sm" title={role.origin?.value}>
+      <span className="min-w-0 text-sm" title={role.origin?.value}>
         <span className="block truncate font-mono">{role.property}</span>
         {role.origin && (
           <span className="block truncate text-quiet">
             {role.origin.file && `${role.origin.file}, `}line {role.origin.line}
           </span>
         )}
-      </td>
-    </tr>
+      </span>
+    </li>
   );
 });

@@ -6,6 +6,9 @@ import { ofTab } from '../../../storing/storage.ts';
 export const MOST_FILES = 200;
 export const MOST_BYTES = 16_000_000;
 
+/** Characters that the storage of a tab is bothered with. */
+const MOST_KEPT = 1_000_000;
+
 const NONE: readonly SheetFile[] = [];
 const byProject = new Map<string, readonly SheetFile[]>();
 const listeners = new Set<() => void>();
@@ -32,7 +35,8 @@ function filesOf(project: string): readonly SheetFile[] {
 export function setSheets(project: string, files: readonly SheetFile[]): void {
   byProject.set(project, files);
   // What is too large for the storage stays for as long as the page is there.
-  if (!ofTab.write(keyOf(project), JSON.stringify(files))) ofTab.remove(keyOf(project));
+  const size = files.reduce((sum, { text }) => sum + text.length, 0);
+  if (size > MOST_KEPT || !ofTab.write(keyOf(project), JSON.stringify(files))) ofTab.remove(keyOf(project));
   for (const listener of listeners) listener();
 }
 

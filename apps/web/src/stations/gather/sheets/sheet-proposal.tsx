@@ -2,7 +2,7 @@ import type { Movement } from '@mint-lamp/core/moving/pair-ratios';
 import { adoptSheet, type SheetChoice, wholeOf } from '@mint-lamp/core/sheet/adopt';
 import type { SheetFile } from '@mint-lamp/core/sheet/sheet-files';
 import type { SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
-import { type ReactNode, useEffect, useMemo, useState } from 'react';
+import { Fragment, type ReactNode, useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
@@ -12,6 +12,7 @@ import { useProjectDocument, useProjectId } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { Failure } from '../../../ui/notice.tsx';
+import { useGradually } from '../../../ui/use-gradually.ts';
 import { GatherHeader } from '../gather-header.tsx';
 import { HowFar } from './how-far.tsx';
 import { ProposedFamilies } from './proposed-families.tsx';
@@ -35,6 +36,9 @@ interface SheetProposalProps {
   notes: ReactNode;
   children: ReactNode;
 }
+
+/** The parts of a proposal, one in each frame: all at once would hold the page. */
+const ORDER = ['families', 'roles', 'gradients', 'pairs', 'left', 'unfixed', 'uses', 'back'] as const;
 
 const count = (n: number, one: string, many: string) => (n ? [`${n} ${n === 1 ? one : many}`] : []);
 
@@ -75,6 +79,27 @@ export default function SheetProposal({
     toast(`Taken: ${parts.join(', ')}. Undo takes all of it back.`);
     navigate(addressOf(id, choice.families.size ? 'grow' : choice.roles.size ? 'assign' : 'fade'));
   };
+  const drawn = useGradually(ORDER, 1);
+  const sections = {
+    families: <ProposedFamilies families={system.families} choice={choice} set={set} />,
+    // With their colours, which are worked out meanwhile.
+    roles: painting.result && (
+      <ProposedRoles system={system} choice={choice} painted={painting.result.roles} set={set} />
+    ),
+    gradients: (
+      <GradientChoice
+        system={system}
+        taken={choice.gradients}
+        set={set}
+        painted={painting.result?.gradients}
+      />
+    ),
+    pairs: <ProposedPairs system={system} taken={choice.pairs} set={set} />,
+    left: <LeftOver system={system} onCollect={onCollect} />,
+    unfixed: <Unfixed system={system} />,
+    uses: <UsedInRules system={system} />,
+    back: <WayBack files={files} system={system} choice={choice} />,
+  };
   return (
     <div className="flex min-h-full flex-col">
       <GatherHeader source="sheets" lead={sheetSummary(system)}>
@@ -103,22 +128,9 @@ export default function SheetProposal({
             pages={pages}
           />
           <ThemeChoice system={system} taken={choice.themes} set={set} />
-          <ProposedFamilies families={system.families} choice={choice} set={set} />
-          {/* With their colours, which are worked out meanwhile. */}
-          {painting.result && (
-            <ProposedRoles system={system} choice={choice} painted={painting.result.roles} set={set} />
-          )}
-          <GradientChoice
-            system={system}
-            taken={choice.gradients}
-            set={set}
-            painted={painting.result?.gradients}
-          />
-          <ProposedPairs system={system} taken={choice.pairs} set={set} />
-          <LeftOver system={system} onCollect={onCollect} />
-          <Unfixed system={system} />
-          <UsedInRules uses={system.uses} />
-          <WayBack files={files} system={system} choice={choice} />
+          {drawn.map((section) => (
+            <Fragment key={section}>{sections[section]}</Fragment>
+          ))}
         </div>
       </div>
     </div>

@@ -1,6 +1,7 @@
-import type { RuleUse, UsedColor } from '@mint-lamp/core/sheet/rule-uses';
+import type { RuleUse } from '@mint-lamp/core/sheet/rule-uses';
+import type { SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
 import clsx from 'clsx';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 
 const NAMES: readonly (readonly [RuleUse, string])[] = [
@@ -15,15 +16,28 @@ const MOST = 14;
 const MOST_PLACES = 24;
 
 /** The colours that rules write out instead of a custom property, by what they are used for. */
-export function UsedInRules({ uses }: { uses: readonly UsedColor[] }) {
+export const UsedInRules = memo(function UsedInRules({
+  system: { uses, useCounts },
+}: {
+  system: SheetSystem;
+}) {
   const [open, setOpen] = useState<string | null>(null);
   const byUse = useMemo(
-    () => NAMES.map(([use, name]) => ({ use, name, colors: uses.filter((one) => one.use === use) })),
-    [uses],
+    () =>
+      NAMES.map(([use, name]) => ({
+        use,
+        name,
+        colors: uses.filter((one) => one.use === use),
+        all: useCounts[use]?.colors ?? 0,
+      })),
+    [uses, useCounts],
   );
   if (!uses.length) return null;
   return (
-    <section aria-label="Written out in rules" className="mb-5">
+    <section
+      aria-label="Written out in rules"
+      className="mb-5 [contain-intrinsic-size:auto_400px] [content-visibility:auto]"
+    >
       <h2 className="font-title text-lg font-semibold">Written out in rules</h2>
       <p className="mb-1 text-sm text-quiet">
         Colours that stand in rules and not in a custom property; press one to see where.
@@ -31,10 +45,10 @@ export function UsedInRules({ uses }: { uses: readonly UsedColor[] }) {
       <dl className="grid grid-cols-[6rem_1fr] gap-y-1.5">
         {byUse
           .filter(({ colors }) => colors.length)
-          .map(({ use, name, colors }) => (
+          .map(({ use, name, colors, all }) => (
             <div key={use} className="col-span-2 grid grid-cols-subgrid border-t border-hair pt-1.5">
               <dt>
-                {name} <span className="text-sm text-quiet">{colors.length}</span>
+                {name} <span className="text-sm text-quiet">{all}</span>
               </dt>
               <dd className="flex flex-wrap gap-x-3 gap-y-1">
                 {colors.slice(0, MOST).map(({ key, color, count }) => (
@@ -53,17 +67,15 @@ export function UsedInRules({ uses }: { uses: readonly UsedColor[] }) {
                     <span className="text-quiet">×{count}</span>
                   </button>
                 ))}
-                {colors.length > MOST && (
-                  <span className="text-sm text-quiet">and {colors.length - MOST} more</span>
-                )}
+                {all > MOST && <span className="text-sm text-quiet">and {all - MOST} more</span>}
                 {colors
                   .filter(({ key }) => key === open)
-                  .map(({ key, selectors, file, line }) => (
+                  .map(({ key, selectors, places, file, line }) => (
                     <p key={key} className="w-full font-mono text-sm break-words">
                       {selectors.slice(0, MOST_PLACES).join(', ')}
                       <span className="font-sans text-quiet">
-                        {selectors.length > MOST_PLACES && ` and ${selectors.length - MOST_PLACES} more`},
-                        first in {file && `${file}, `}line {line}
+                        {places > MOST_PLACES && ` and ${places - MOST_PLACES} more`}, first in{' '}
+                        {file && `${file}, `}line {line}
                       </span>
                     </p>
                   ))}
@@ -73,4 +85,4 @@ export function UsedInRules({ uses }: { uses: readonly UsedColor[] }) {
       </dl>
     </section>
   );
-}
+});

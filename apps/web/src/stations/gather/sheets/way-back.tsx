@@ -8,7 +8,6 @@ import { toast } from 'sonner';
 import { runJob } from '../../../jobs/run-job.ts';
 import { useProjectDocument } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
-import { Dialog } from '../../../ui/dialog.tsx';
 import { save } from '../../../ui/save-file.ts';
 
 interface WayBackProps {
@@ -79,32 +78,34 @@ export function WayBack({ files, system, choice }: WayBackProps) {
           {busy === 'sheets' ? 'Rewriting …' : 'Rewritten sheets'}
         </Button>
       </div>
-      {bill !== null && <BillDialog html={bill} name={`${stem}-bill.html`} onClose={() => setBill(null)} />}
+      {bill !== null && <BillPage html={bill} name={`${stem}-bill.html`} onClose={() => setBill(null)} />}
     </section>
   );
 }
 
-function BillDialog({ html, name, onClose }: { html: string; name: string; onClose: () => void }) {
+/** The bill as a page in the page, to be printed or kept. */
+function BillPage({ html, name, onClose }: { html: string; name: string; onClose: () => void }) {
   const frame = useRef<HTMLIFrameElement>(null);
   return (
-    <Dialog open onOpenChange={(open) => !open && onClose()} title="The bill">
+    <div className="mt-3">
+      <div className="mb-2 flex gap-2">
+        <Button onClick={() => frame.current?.contentWindow?.print()}>
+          <Printer aria-hidden className="size-4" />
+          Print
+        </Button>
+        <Button onClick={() => save(name, html, 'text/html')}>Save the page</Button>
+        <Button look="quiet" onClick={onClose}>
+          Close the bill
+        </Button>
+      </div>
       <iframe
         ref={frame}
         title="The bill"
         sandbox="allow-same-origin allow-modals"
         srcDoc={html}
         data-specimen
-        className="h-[50vh] w-full rounded-md border border-hair bg-white"
+        className="h-[70vh] w-full rounded-md border border-hair bg-white"
       />
-      <div className="mt-3 flex justify-end gap-2">
-        <Button onClick={() => frame.current?.contentWindow?.print()}>
-          <Printer aria-hidden className="size-4" />
-          Print
-        </Button>
-        <Button look="primary" onClick={() => save(name, html, 'text/html')}>
-          Save the page
-        </Button>
-      </div>
-    </Dialog>
+    </div>
   );
 }
