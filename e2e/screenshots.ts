@@ -16,20 +16,6 @@ Oh, and linen for the background.
 The poster: linear-gradient(105deg,
 #002f39, #0b5f6b 40%, #f4bd87)`;
 
-const OLD_SHEET = `/* old site, 2014 */
-:root {
-  --deepwater-100: #d3e7ea; --deepwater-300: #7fb4bd; --deepwater-500: #2b8190;
-  --deepwater-700: #0b5f6b; --deepwater-900: #083a42;
-  --buoy: #e2552b; --paper: #fffdf8; --ink: #12262b; --quiet: #446a70;
-  --page-ground: var(--paper); --text-main: var(--ink); --text-quiet: var(--quiet);
-  --action-fill: var(--deepwater-700); --action-text: var(--paper);
-  --notice-delay-ground: #fbe3b4; --notice-delay-text: #6b4300;
-  --hero: linear-gradient(105deg, var(--deepwater-900), var(--deepwater-500) 60%, #f4bd87);
-}
-[data-theme="night"] { --page-ground: #061215; --text-main: #e6f3f4; --text-quiet: #7fb4bd; }
-.bar { background: #0b5f6b; color: #fffdf8 } .sun { color: #e8a33d } .sand { background: #d8c7a0 }
-.rust { color: #a83a1c } .peach { background: #f7cdb9 } .amber { border-color: #b9791c }`;
-
 /** What makes the project again what it was before the last view. */
 const back: object[] = [];
 
@@ -41,14 +27,11 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await paste(page, MAIL);
   },
   'gather-system': async () => {
-    await station('gather');
-    await page
-      .getByRole('button', { name: 'Paste something else' })
-      .click()
-      .catch(() => {});
-    await paste(page, OLD_SHEET);
-    await page.getByRole('link', { name: /Read it as a system/ }).click();
+    await station('gather', 'sheets');
+    await page.getByRole('button', { name: 'The old timetable, a page' }).click();
     await page.getByRole('heading', { name: 'Families' }).waitFor();
+    await page.getByRole('radio', { name: 'not visibly' }).click();
+    await page.getByText('As it would be').waitFor();
   },
   'gather-picture': async () => {
     const { document } = await onServer(stack, SKERRY);

@@ -232,6 +232,7 @@ test('a sheet that comes again is compared, and taken in part', async ({ page, s
   for (const gone of ['text.quiet', 'ground.quiet'])
     await again.getByRole('checkbox', { name: gone }).uncheck();
   await again.getByRole('button', { name: 'Take 1 changed, 1 new' }).click();
+  await expect(page.getByText('Taken; undo takes all of it back.')).toBeVisible();
   await expectSaved(page);
   const { document } = await onServer(stack, id);
   const found = (name: string) => document.roles.find((one: { name: string }) => one.name === name);

@@ -4,7 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { cleanDrawing, FERRY_DRAWING } from '@mint-lamp/core/demo/drawings';
-import { OLD_SHEET } from '@mint-lamp/core/demo/page';
+import { OLD_COLOURS_SHEET, OLD_SHEET, OLD_SITE_SHEET } from '@mint-lamp/core/demo/page';
 import { LIBRARY_HOST } from '@mint-lamp/core/wire/pictures';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
@@ -31,6 +31,10 @@ beforeAll(async () => {
         '<link rel=stylesheet href="/a.css"><link rel="stylesheet" href="http://127.0.0.1/b.css"><p>x',
       );
     else if (url === '/a.css') response.end('p{color:#123456}');
+    else if (url === '/in.css')
+      response.end(
+        '@import url("a.css"); @import "http://10.0.0.1/b.css"; @import \'in.css\' print;b{color:red}',
+      );
     else if (url === '/large') response.writeHead(200, { 'content-length': '99999999' }).end();
     else response.writeHead(404).end();
   });
@@ -61,6 +65,21 @@ describe('artwork by address', () => {
     });
     expect((await fetched('http://outside.example/page')).json()).toMatchObject({
       sheets: ['p{color:#123456}', ''],
+    });
+  });
+
+  it('comes with what its sheets take in, before them, each once; a sheet stands for itself', async () => {
+    const page = (await fetched(`http://${LIBRARY_HOST}/timetable.html`)).json();
+    expect(page.addresses).toEqual([
+      `http://${LIBRARY_HOST}/old-colours.css`,
+      `http://${LIBRARY_HOST}/old-site.css`,
+    ]);
+    expect(page.sheets).toEqual([OLD_COLOURS_SHEET, OLD_SITE_SHEET]);
+    // One that takes itself in, and one from where nothing is fetched.
+    expect((await fetched('http://outside.example/in.css')).json()).toMatchObject({
+      addresses: ['http://outside.example/a.css', 'http://10.0.0.1/b.css'],
+      sheets: ['p{color:#123456}', ''],
+      text: expect.stringContaining('b{color:red}'),
     });
   });
 

@@ -70,7 +70,7 @@ export async function artworkRoutes(
       // A sheet stands for itself; what a sheet takes in comes before it, as it does on a page.
       const isPage = /<[a-z!]/i.test(text);
       const found: { address: string; text: string }[] = [];
-      const asked = new Set<string>();
+      const asked = new Set<string>(isPage ? [] : [url.href]);
       const take = async (address: string, depth: number): Promise<void> => {
         if (asked.has(address) || asked.size >= MOST_SHEETS) return;
         asked.add(address);

@@ -1,5 +1,6 @@
 import { applyCommand } from '@mint-lamp/core/document/commands/apply';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { uniqueNames } from '@mint-lamp/core/exchange/css-names';
 import { zipped } from '@mint-lamp/core/exchange/zipped';
 import { moveSheets, type Replacement } from '@mint-lamp/core/moving/move-sheets';
 import { writeReplacements } from '@mint-lamp/core/moving/replacements-table';
@@ -26,6 +27,12 @@ export interface SheetsMoved {
   readonly zip: Uint8Array;
 }
 
+/** Names as CSS, which what was in another language is now; each once. */
+function asCss(): (name: string) => string {
+  const unique = uniqueNames();
+  return (name) => `${unique(name.replace(/\.\w+$/, ''))}.css`;
+}
+
 /** Sheets rewritten to use what is taken of them, as it would be if it were taken now. */
 const work: Job<MoveInput, SheetsMoved> = ({ files, document, system, choice, at }, { progress }) => {
   let ids = 0;
@@ -38,7 +45,11 @@ const work: Job<MoveInput, SheetsMoved> = ({ files, document, system, choice, at
   const moved = moveSheets(sheets, taken.document, system, adoption);
   progress(0.8);
   const table = writeReplacements(moved.replacements);
-  const written = [moved.colors, ...moved.files].map(({ name, text }) => ({ name, content: text }));
+  const nameOf = asCss();
+  const written = [moved.colors, ...moved.files].map(({ name, text }) => ({
+    name: nameOf(name),
+    content: text,
+  }));
   return {
     replacements: moved.replacements,
     table,
