@@ -1,9 +1,12 @@
+import { contrastRatio } from '../contrast/ratio.ts';
 import { applyCommand } from '../document/commands/apply.ts';
 import { emptyDocument } from '../document/document.ts';
 import { linkName } from '../document/naming/link-name.ts';
 import { gradientCss } from '../system/gradients/gradient-css.ts';
+import { paint } from '../system/painted.ts';
 import { resolveSystem } from '../system/resolve.ts';
 import { castOf } from '../system/scenes/cast.ts';
+import { isImage } from '../system/scenes/is-image.ts';
 import { type ScenePaints, scenePaints } from '../system/scenes/scene-paints.ts';
 import { adoptSheet, type SheetChoice, wholeOf } from './adopt.ts';
 import type { SheetSystem } from './sheet-system.ts';
@@ -55,6 +58,31 @@ export function paintSheet(system: SheetSystem, choice: SheetChoice): PaintedShe
     const css = resolved && gradientCss(resolved);
     if (css) gradients.set(property, css);
   }
-  const page = first ? scenePaints(castOf(document), first, () => null) : null;
+  const page = first ? wholePage(scenePaints(castOf(document), first, () => null)) : null;
   return { roles, gradients, page };
+}
+
+/** A page in which what no role paints is as what is nearest to it, so that what is there can be seen. */
+function wholePage(paints: ScenePaints): ScenePaints {
+  const { page = '#ffffff', text = '#000000', action = text } = paints;
+  const plain: ScenePaints = {
+    page,
+    raised: page,
+    text,
+    quiet: text,
+    link: action,
+    line: text,
+    action,
+    'action-text': page,
+    accent: action,
+    'accent-text': page,
+    hero: page,
+    'hero-text': text,
+  };
+  const { hero, 'hero-text': heroText } = paints;
+  const isRead =
+    hero !== undefined &&
+    heroText !== undefined &&
+    (isImage(hero) || contrastRatio(paint(heroText), paint(hero)) >= 2);
+  return { ...plain, ...paints, ...(isRead ? {} : { hero: page, 'hero-text': text }) };
 }

@@ -22,6 +22,8 @@ interface SheetListProps {
 
 const NO_LIBRARY = { artworks: [] };
 const ACCEPT = SHEET_ENDINGS.map((ending) => `.${ending}`).join(',');
+/** What a file is called without where it is. */
+const lastPart = (name: string) => name.slice(name.lastIndexOf('/') + 1) || name;
 const sizeOf = (text: string) =>
   text.length < 1000 ? `${text.length} B` : `${Math.round(text.length / 1000).toLocaleString('en-GB')} kB`;
 
@@ -60,7 +62,7 @@ export function SheetList({ files, unread, onAdd, onFault }: SheetListProps) {
                       name === open?.name && 'font-semibold',
                     )}
                   >
-                    {name}
+                    {lastPart(name)}
                   </button>
                   <span className="text-sm text-quiet">{sizeOf(text)}</span>
                   <IconButton label={`Remove ${name}`} onClick={() => remove(name)}>
