@@ -13,6 +13,7 @@ export const JOBS = {
   readBack: () => import('./work/read-back.ts'),
   readProject: () => import('./work/read-project.ts'),
   readSheets: () => import('./work/read-sheets.ts'),
+  sumUpSheet: () => import('./work/sum-up-sheet.ts'),
   moveSheets: () => import('./work/move-sheets.ts'),
   writeBill: () => import('./work/write-bill.ts'),
   projectSteps: () => import('./work/project-steps.ts'),

@@ -1,6 +1,7 @@
 import type { Movement } from '@mint-lamp/core/moving/pair-ratios';
 import { adoptSheet, type SheetChoice, wholeOf } from '@mint-lamp/core/sheet/adopt';
 import type { SheetFile } from '@mint-lamp/core/sheet/sheet-files';
+import { sheetSummary } from '@mint-lamp/core/sheet/sheet-summary';
 import type { SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
 import { Fragment, type ReactNode, useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -18,7 +19,6 @@ import { HowFar } from './how-far.tsx';
 import { ProposedFamilies } from './proposed-families.tsx';
 import { ProposedPairs } from './proposed-pairs.tsx';
 import { ProposedRoles } from './proposed-roles.tsx';
-import { sheetSummary } from './sheet-summary.ts';
 import { SheetsAgainList } from './sheets-again.tsx';
 import { useSheetChoice } from './use-sheet-choice.ts';
 import { UsedInRules } from './used-in-rules.tsx';

@@ -1,10 +1,9 @@
-import type { SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
 import { ArrowRight } from 'lucide-react';
 import { Link } from 'react-router';
-import { sheetSummary } from '../sheets/sheet-summary.ts';
 
 interface SheetOfferProps {
-  system: SheetSystem | null;
+  /** What it comes to, in words; null for nothing, or not yet. */
+  summary: string | null;
   busy: boolean;
   to: string;
   /** Hands the text over to where that leads. */
@@ -12,19 +11,15 @@ interface SheetOfferProps {
 }
 
 /** Says that the text is a style sheet and what it comes to as a system, and leads there. */
-export function SheetOffer({ system, busy, to, onRead }: SheetOfferProps) {
-  if (!busy && !system) return null;
+export function SheetOffer({ summary, busy, to, onRead }: SheetOfferProps) {
+  if (!busy && !summary) return null;
   return (
     <p className="mb-3 flex items-center gap-3 rounded-md border border-hair bg-raised px-3 py-2">
       <span className="min-w-0 flex-1">
         This is a style sheet.{' '}
-        {system ? (
-          <b>{sheetSummary(system)}</b>
-        ) : (
-          <span className="text-quiet">Reading it as a system …</span>
-        )}
+        {summary ? <b>{summary}</b> : <span className="text-quiet">Reading it as a system …</span>}
       </span>
-      {system && (
+      {summary && (
         <Link
           to={to}
           onClick={onRead}

@@ -43,8 +43,19 @@ export default function TextSource() {
   const [text, setText] = useDraft(id);
   usePasteAnywhere(setText);
   const found = useFoundInText(text);
-  const { merge, setMerge, result, searching, shown, drawn, isChosen, toggle, reading, system, faults } =
-    found;
+  const {
+    merge,
+    setMerge,
+    result,
+    searching,
+    shown,
+    drawn,
+    isChosen,
+    toggle,
+    reading,
+    summary: sheet,
+    faults,
+  } = found;
   const { inTray, collect, onCollect } = useCollecting();
   const chosen = shown.filter((item) => isChosen(item) && !inTray.has(item.color));
 
@@ -84,7 +95,7 @@ export default function TextSource() {
             <>
               {reading.fault && <Failure fault={reading.fault} onAgain={reading.again} />}
               <SheetOffer
-                system={system}
+                summary={sheet}
                 busy={result.isSheet && reading.busy}
                 to={addressOf(id, 'gather', 'sheets')}
                 onRead={() => setSheets(id, [{ name: 'pasted.css', text }])}

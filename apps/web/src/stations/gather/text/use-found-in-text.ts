@@ -19,11 +19,7 @@ export function useFoundInText(text: string) {
     () => merged ?? result.found.map((item) => ({ ...item, twins: [] as string[] })),
     [merged, result],
   );
-  const sheet = useMemo(
-    () => (result.isSheet ? { files: [{ name: 'pasted.css', text }], farthest: 0 } : null),
-    [result, text],
-  );
-  const reading = useJob('readSheets', sheet);
+  const reading = useJob('sumUpSheet', result.isSheet ? text : null);
   const toggle = useCallback(
     (color: string) =>
       setTurned((old) => {
@@ -47,6 +43,6 @@ export function useFoundInText(text: string) {
     isChosen: (item: MergedColor) => item.inProse === turned.has(item.color),
     toggle,
     reading,
-    system: result.isSheet ? (reading.result?.system ?? null) : null,
+    summary: result.isSheet ? (reading.result?.summary ?? null) : null,
   };
 }

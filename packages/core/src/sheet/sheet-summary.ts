@@ -1,4 +1,4 @@
-import type { SheetSystem } from '@mint-lamp/core/sheet/sheet-system';
+import type { SheetSystem } from './sheet-system.ts';
 
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
