@@ -45,7 +45,7 @@ export const ProposedFamilies = memo(function ProposedFamilies({
 });
 
 /** Families that are drawn in one frame. */
-const AT_ONCE = 8;
+const AT_ONCE = 4;
 
 const colorsTold = ({ snapped }: SheetFamily) =>
   `${snapped.length} ${snapped.length === 1 ? 'colour' : 'colours'}`;

@@ -95,7 +95,7 @@ export const ProposedRoles = memo(function ProposedRoles({
 });
 
 /** Groups that are drawn in one frame. */
-const AT_ONCE = 6;
+const AT_ONCE = 3;
 
 /** px of a row, for what is not drawn yet. */
 const ROW = 40;

@@ -37,8 +37,8 @@ interface SheetProposalProps {
   children: ReactNode;
 }
 
-/** The parts of a proposal, one in each frame: all at once would hold the page. */
-const ORDER = ['families', 'roles', 'gradients', 'pairs', 'left', 'unfixed', 'uses', 'back'] as const;
+/** The parts of a proposal below its head, one in each frame: all at once would hold the page. */
+const ORDER = ['head', 'families', 'roles', 'gradients', 'pairs', 'left', 'unfixed', 'uses', 'back'] as const;
 
 const count = (n: number, one: string, many: string) => (n ? [`${n} ${n === 1 ? one : many}`] : []);
 
@@ -81,6 +81,7 @@ export default function SheetProposal({
   };
   const drawn = useGradually(ORDER, 1);
   const sections = {
+    head: null,
     families: <ProposedFamilies families={system.families} choice={choice} set={set} />,
     // With their colours, which are worked out meanwhile.
     roles: painting.result && (
