@@ -20,6 +20,12 @@ const colorIn = (text: string | undefined): string | null => {
   return parsed?.ok ? canonical(parsed.color) : null;
 };
 
+/** The label of a shape: for readers, or one in an editor's own namespace, whichever that is. */
+const labelOf = (attributes: Readonly<Record<string, string>>): string | undefined => {
+  const key = Object.keys(attributes).find((name) => /(?::|^aria-)label$/.test(name));
+  return key === undefined ? undefined : attributes[key];
+};
+
 /**
  * The coloured shapes of an SVG drawing by their names: a title in them, a label, or an id. Names that are a code alone are
  * none. Null where the text is no SVG.
@@ -43,7 +49,7 @@ export function shapesIn(text: string): NamedShape[] | null {
       const shape = css
         ? {
             css,
-            name: nameFrom(own['inkscape:label'] ?? own['aria-label'] ?? own['data-name'] ?? own.id ?? ''),
+            name: nameFrom(labelOf(own) ?? own['data-name'] ?? own.id ?? ''),
           }
         : null;
       if (shape && out.length < MOST_SHAPES) out.push(shape);
