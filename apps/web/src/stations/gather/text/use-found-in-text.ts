@@ -6,6 +6,9 @@ import { useGradually } from '../../../ui/use-gradually.ts';
 
 const NOTHING: FoundInText = { found: [], near: [], beyond: 0, gradients: [], isSheet: false };
 
+/** Colours that are drawn in one frame. */
+const AT_ONCE = 12;
+
 /** What is in a text, each found in a worker: its colours, merged where that is wanted, and the system that it is. */
 export function useFoundInText(text: string) {
   const [merge, setMerge] = useState(false);
@@ -38,7 +41,7 @@ export function useFoundInText(text: string) {
     faults: [job, merging].flatMap(({ fault, again }) => (fault ? [{ fault, again }] : [])),
     shown,
     /** As many of them as were drawn by now. */
-    drawn: useGradually(shown),
+    drawn: useGradually(shown, AT_ONCE),
     // A name in prose may be no colour at all: it is listed, and taken when it is pressed.
     isChosen: (item: MergedColor) => item.inProse === turned.has(item.color),
     toggle,
