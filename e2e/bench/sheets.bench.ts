@@ -51,7 +51,7 @@ const press = (selector: string, text: string) =>
 async function read(name: string, text: string): Promise<{ total: number; longest: number }> {
   const { id } = await post(stack, '/projects', { name: 'Bench' });
   await page.goto(`${stack.address}/p/${id}/gather/sheets`);
-  await page.getByRole('button', { name: 'Files' }).waitFor();
+  await page.getByRole('button', { name: 'Open files' }).waitFor();
   // Parts that are fetched ahead are there.
   await page.waitForLoadState('networkidle');
   await page.waitForTimeout(sized(5000, 500));

@@ -1,8 +1,9 @@
 import { readRules } from '../cascade/rules.ts';
 import { colorsOf, opaque } from '../sheet/counted-colors.ts';
 import { mergeColors } from '../sheet/merged-colors.ts';
+import type { UseCounts } from '../sheet/rule-uses.ts';
 import { joinedSheets, placeOfLine, type SheetFile } from '../sheet/sheet-files.ts';
-import { NOT_VISIBLY, type SheetSystem, type UseCounts } from '../sheet/sheet-system.ts';
+import { NOT_VISIBLY, type SheetSystem } from '../sheet/sheet-system.ts';
 import { type PairRatio, pairRatios } from './pair-ratios.ts';
 
 /** Where a colour is written. */

@@ -6,6 +6,7 @@ import type { Link, RoleLink } from '../document/links/link.ts';
 import { slug } from '../document/naming/names.ts';
 import { roleSlug, writeRoleName } from '../document/naming/role-name.ts';
 import type { Role } from '../document/roles/role.ts';
+import { freeRoleName, withOpacity } from '../sheet/adopt.ts';
 import { opaque } from '../sheet/counted-colors.ts';
 import type { StopSource } from '../sheet/linked-gradient.ts';
 import type { SheetRole } from '../sheet/sheet-roles.ts';
@@ -162,11 +163,6 @@ export interface AgainChoice {
   readonly gone: ReadonlySet<string>;
 }
 
-const withOpacity = (link: Link, opacity: number): Link => {
-  const share = Math.round(opacity * 1e4) / 1e4;
-  return share >= 1 ? link : { ...link, opacity: share };
-};
-
 /**
  * The edit that takes some of a comparison: new roles are added, changed ones and shades come to what the sheets say, those
  * that are gone are retired. Null when nothing is taken. `newId` makes ids.
@@ -222,10 +218,8 @@ export function takeAgain(
     const id = added.get(role.property);
     const own = known.role(role.property);
     if (id !== undefined) {
-      let { name } = role;
-      for (let n = 2; taken.has(slug(writeRoleName({ group: role.group, name }))); n++)
-        name = `${role.name}-${n}`;
       const { group, origin } = role;
+      const name = freeRoleName(role, taken);
       const one: Role = { id, group, name, ...(origin ? { origin } : {}), links: {} };
       taken.add(roleSlug(one));
       commands.push({ type: 'addRole', role: one });

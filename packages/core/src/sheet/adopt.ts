@@ -147,9 +147,7 @@ class Adopting {
         const link = this.themes.has(key) ? this.roleLinkOf(source, key) : null;
         if (link) links[this.themes.get(key)!] = link;
       }
-      let name = role.name;
-      for (let n = 2; taken.has(slug(writeRoleName({ group: role.group, name }))); n++)
-        name = `${role.name}-${n}`;
+      const name = freeRoleName(role, taken);
       const { about, retired, origin } = role;
       const one: Role = {
         id,
@@ -239,7 +237,18 @@ function familyOf(family: SheetFamily, id: string, name: string): Family {
   return { id, name, base, follows: null, growth, handSet };
 }
 
-const withOpacity = (link: Link, opacity: number): Link => {
+/** The name of a role in its group, with a number behind it where `taken` has it already. */
+export function freeRoleName(
+  { group, name }: Pick<Role, 'group' | 'name'>,
+  taken: ReadonlySet<string>,
+): string {
+  let free = name;
+  for (let n = 2; taken.has(slug(writeRoleName({ group, name: free }))); n++) free = `${name}-${n}`;
+  return free;
+}
+
+/** A link under an opacity (0–1), to four decimals. */
+export const withOpacity = (link: Link, opacity: number): Link => {
   const share = Math.round(opacity * 1e4) / 1e4;
   return share >= 1 ? link : { ...link, opacity: share };
 };

@@ -145,3 +145,18 @@ export function rulesUses(blocks: readonly SheetBlock[], themes: readonly SheetT
     })
     .sort((a, b) => b.count - a.count);
 }
+
+/** Of each use, the colours and how often they are written. */
+export type UseCounts = Readonly<
+  Partial<Record<RuleUse, { readonly colors: number; readonly written: number }>>
+>;
+
+/** Counts used colours by their use. */
+export function countsOf(uses: readonly UsedColor[]): UseCounts {
+  const sums: Partial<Record<RuleUse, { colors: number; written: number }>> = {};
+  for (const { use, count } of uses) {
+    const one = sums[use] ?? { colors: 0, written: 0 };
+    sums[use] = { colors: one.colors + 1, written: one.written + count };
+  }
+  return sums;
+}

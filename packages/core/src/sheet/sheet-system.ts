@@ -1,10 +1,9 @@
-import { type PageState, type PageValues, pageOf } from '../cascade/page.ts';
+import { type PageState, pageOf } from '../cascade/page.ts';
 import { readRules } from '../cascade/rules.ts';
 import { readColor } from '../color/parse.ts';
 import { MOST_FAMILIES } from '../document/families/family.ts';
 import { MOST_GRADIENTS } from '../document/gradients/gradient.ts';
 import { MOST_ROLES, MOST_THEMES } from '../document/limits.ts';
-import { MOST_ORIGIN } from '../document/roles/role.ts';
 import { drain } from '../in-parts/drain.ts';
 import { paint } from '../system/painted.ts';
 import { countColors, type LooseColor, opaque } from './counted-colors.ts';
@@ -12,14 +11,16 @@ import { type GatheredFamily, gatherFamilies, type SnappedColor } from './gather
 import type { StopSource } from './linked-gradient.ts';
 import { mergeColors } from './merged-colors.ts';
 import { propertiesOf, type SheetProperty, type UnfixedProperty } from './properties.ts';
+import { type PlaceOf, withOrigin } from './role-origins.ts';
 import { rulesPairs } from './rule-pairs.ts';
 import { rolesOfRules, type SheetPair } from './rule-roles.ts';
-import { type RuleUse, rulesUses, type UsedColor } from './rule-uses.ts';
+import { countsOf, rulesUses, type UseCounts, type UsedColor } from './rule-uses.ts';
 import { scalesOf, themedScalesOf } from './scales.ts';
 import { commonPrefix, freeFound } from './sheet-names.ts';
 import { type NamedSheetGradient, rolesAndGradients, type SheetRole } from './sheet-roles.ts';
 import { type SheetFamily, spelledFamily, withSnapped } from './spelled-families.ts';
-import { type SheetTheme, themesOf } from './theme-blocks.ts';
+import { themesOf } from './theme-blocks.ts';
+import { coloured, distinct, type ThemedPage } from './themed-pages.ts';
 
 /** What a style sheet comes to when it is read as a colour system. */
 export interface SheetSystem {
@@ -47,8 +48,6 @@ export interface SheetSystem {
   readonly leftOver: readonly LooseColor[];
   /** Different opaque colours in the sheet as they are painted, translucent ones by what they are without their opacity. */
   readonly colors: number;
-  /** How many of those give way to others. */
-  readonly merged: number;
 }
 
 /** How the product's own export begins. */
@@ -65,62 +64,12 @@ function plainColors(roles: readonly SheetRole[], gradients: readonly NamedSheet
   return sources.flatMap((source) => (source.to === 'color' ? opaque(source.color) : []));
 }
 
-/** Of each use, the colours and how often they are written. */
-export type UseCounts = Readonly<
-  Partial<Record<RuleUse, { readonly colors: number; readonly written: number }>>
->;
-
-function countsOf(uses: readonly UsedColor[]): UseCounts {
-  const sums: Partial<Record<RuleUse, { colors: number; written: number }>> = {};
-  for (const { use, count } of uses) {
-    const one = sums[use] ?? { colors: 0, written: 0 };
-    sums[use] = { colors: one.colors + 1, written: one.written + count };
-  }
-  return sums;
-}
-
 /** Colours in rules, and colours that no family took, that are listed: nobody looks through more. */
 const MOST_USES = 600;
 const MOST_LEFT = 2000;
 
 /** ΔE OK (0–1) that nobody sees unless both lie beside each other. */
 export const NOT_VISIBLY = 0.02;
-
-/** A theme, and what the page has in it. */
-interface ThemedPage {
-  readonly theme: SheetTheme;
-  readonly values: PageValues;
-}
-
-/** Themes that come to other values than all before them. */
-function distinct(pages: readonly ThemedPage[]): ThemedPage[] {
-  const seen = new Set<string>();
-  return pages.filter(({ values: { properties, scheme } }) => {
-    const said = [...properties].map(([name, { value }]) => `${name}:${value}`).sort();
-    const key = `${scheme};${said.join(';')}`;
-    const isNew = !seen.has(key);
-    seen.add(key);
-    return isNew;
-  });
-}
-
-/** Themes that have colours of their own, by key: others than all before them. */
-function coloured(properties: Iterable<SheetProperty>, keys: readonly string[]): Set<string> {
-  const said = new Map(keys.map((key) => [key, '']));
-  for (const { name, colors, values } of properties)
-    for (const [key, value] of values) {
-      const own = colors.get(key) ?? (value.to === 'gradient' ? value.text : null);
-      if (own !== null) said.set(key, `${said.get(key)}${name}:${own};`);
-    }
-  const seen = new Set<string>(['']);
-  return new Set(
-    keys.filter((key) => {
-      const isNew = !seen.has(said.get(key)!);
-      seen.add(said.get(key)!);
-      return isNew;
-    }),
-  );
-}
 
 /** Colours with how often they are, put together from several counts. */
 function counted(...counts: readonly ReadonlyMap<string, number>[]): LooseColor[] {
@@ -162,28 +111,6 @@ function withoutBeyond(
   });
 }
 
-const shortened = (text: string) => text.slice(0, MOST_ORIGIN);
-
-/** A role with what it was in the sheet. */
-function withOrigin(
-  role: SheetRole,
-  properties: ReadonlyMap<string, SheetProperty>,
-  uses: readonly UsedColor[],
-  placeOf: PlaceOf,
-): SheetRole {
-  const property = properties.get(role.property)?.declaration;
-  const used = property ? undefined : uses.find(({ key }) => key === role.property);
-  const place = property ? placeOf(property.line) : used && { name: used.file, line: used.line };
-  if (!place) return role;
-  const origin = {
-    property: shortened(role.property),
-    value: shortened(property?.value ?? used!.color),
-    file: shortened(place.name),
-    line: Math.max(1, place.line),
-  };
-  return { ...role, origin };
-}
-
 /** The colours that some properties come to in any theme, without their opacity. */
 function comeTo(properties: Iterable<SheetProperty>): Map<string, number> {
   const counts = new Map<string, number>();
@@ -205,8 +132,6 @@ function comeTo(properties: Iterable<SheetProperty>): Map<string, number> {
 export const readSheet = (css: string, farthest = 0, placeOf?: PlaceOf): SheetSystem | null =>
   drain(readSheetInParts(css, farthest, placeOf));
 
-/** The file, and the line there, of a line of the sheet, both from 1. */
-type PlaceOf = (line: number) => { readonly name: string; readonly line: number };
 const inOneFile: PlaceOf = (line) => ({ name: '', line });
 
 /** {@link readSheet} in parts, which say how far it is, 0–1. */
@@ -368,6 +293,5 @@ export function* readSheetInParts(
         (color) => paint(color).css,
       ),
     ).size,
-    merged: proposed.reduce((sum, one) => sum + one.snapped.filter(({ distance }) => distance > 0).length, 0),
   };
 }

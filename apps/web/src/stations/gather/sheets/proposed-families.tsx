@@ -8,6 +8,8 @@ import { useGradually } from '../../../ui/use-gradually.ts';
 import type { SetChoice } from './use-sheet-choice.ts';
 
 const MOST_TOLD = 6;
+/** Labels that stand side by side. */
+const MOST_LABELS = 16;
 
 interface ProposedFamiliesProps {
   families: readonly SheetFamily[];
@@ -84,7 +86,7 @@ const ProposedFamily = memo(function ProposedFamily({ family, taken, unsnapped, 
       </label>
       <div className="min-w-0 flex-1">
         <div aria-hidden className="flex gap-px">
-          {shades.map((shade) => {
+          {shades.map((shade, i) => {
             const here = family.snapped.filter(
               (one) => one.shade === shade.label && !unsnapped.has(one.color),
             );
@@ -100,6 +102,8 @@ const ProposedFamily = memo(function ProposedFamily({ family, taken, unsnapped, 
                   className={clsx(
                     'truncate text-center text-xs',
                     shade.isBase ? 'font-semibold' : 'text-quiet',
+                    // Of many, every other one: side by side they would read as one number.
+                    shades.length > MOST_LABELS && i % 2 === 1 && !shade.isBase && 'invisible',
                   )}
                 >
                   {shade.label}

@@ -37,8 +37,9 @@ export const ProposedPairs = memo(function ProposedPairs({ system, taken, set }:
     >
       <h2 className="font-title text-lg font-semibold">Pairs</h2>
       <p className="mb-1 text-sm text-quiet">
-        Rules set these texts on these grounds; {failed ? `${failed} of ${rows.length} fail` : 'none fails'}{' '}
-        {ASKED} in some theme.
+        Rules set these texts on these grounds;{' '}
+        {failed ? `${failed} of ${rows.length} ${failed === 1 ? 'fails' : 'fail'}` : 'none fails'} {ASKED} in
+        some theme.
       </p>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(300px,1fr))] gap-x-5 gap-y-1">
         {rows.slice(0, most).map(({ pair, ratios }) => (

@@ -77,7 +77,7 @@ export function SheetList({ files, unread, onAdd, onFault }: SheetListProps) {
       )}
       {open && (
         <div className="flex h-80 min-h-0 flex-col">
-          <PasteArea text={open.text} onText={(text) => write(open.name, text)} />
+          <PasteArea text={open.text} onText={(text) => write(open.name, text)} isFile />
         </div>
       )}
     </section>
@@ -116,7 +116,7 @@ function AddSheets({ onAdd, onFault }: Pick<SheetListProps, 'onAdd' | 'onFault'>
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => files.current?.click()}>
           <FilePlus aria-hidden className="size-4" />
-          Files
+          Open files
         </Button>
         <Button onClick={() => folder.current?.click()}>
           <FolderPlus aria-hidden className="size-4" />A folder

@@ -119,7 +119,7 @@ export default function SheetProposal({
           {notes}
           {painting.fault && <Failure fault={painting.fault} onAgain={painting.again} />}
           {again && <SheetsAgainList again={again} system={system} />}
-          {again && <h2 className="mb-2 font-title text-xl font-semibold">Or all of it once more</h2>}
+          {again && <h2 className="mb-2 font-title text-xl font-semibold">Or take all of it once more</h2>}
           <HowFar
             farthest={farthest}
             onFarthest={onFarthest}

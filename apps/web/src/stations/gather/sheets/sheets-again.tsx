@@ -96,7 +96,7 @@ export function SheetsAgainList({ again, system }: SheetsAgainProps) {
 
 function told({ fresh, changed, gone, same }: SheetsAgain): string {
   const all = fresh.length + changed.length + gone.length;
-  const alike = `${same} ${same === 1 ? 'is' : 'are'} as they were`;
+  const alike = `${same} ${same === 1 ? 'is' : 'are'} the same`;
   return all
     ? `${changed.length} changed, ${fresh.length} new, ${gone.length} gone; ${alike}.`
     : `Nothing has changed: ${alike}.`;

@@ -137,7 +137,7 @@ function Notes({ fault, reading, busy, onStop }: NotesProps) {
           <progress
             aria-label="Reading the sheets"
             value={reading.progress}
-            className="h-2 w-48 accent-mint"
+            className="h-2 w-48 appearance-none overflow-hidden rounded-full bg-pressed [&::-webkit-progress-bar]:bg-pressed [&::-webkit-progress-value]:bg-mint"
           />
           <span className="text-quiet">Reading … {Math.round(reading.progress * 100)} %</span>
           <Button small onClick={onStop}>

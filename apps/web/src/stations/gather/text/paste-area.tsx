@@ -8,10 +8,12 @@ const EXCERPT = 3000;
 interface PasteAreaProps {
   text: string;
   onText: (text: string) => void;
+  /** That the text is a file's, which is not thrown away for another. */
+  isFile?: boolean;
 }
 
 /** Where texts are pasted. A very long one is taken whole, and its beginning shown. */
-export function PasteArea({ text, onText }: PasteAreaProps) {
+export function PasteArea({ text, onText, isFile = false }: PasteAreaProps) {
   const onPaste = (event: ClipboardEvent<HTMLTextAreaElement>) => {
     const pasted = event.clipboardData.getData('text/plain');
     if (pasted.length <= MOST_SHOWN) return;
@@ -37,9 +39,11 @@ export function PasteArea({ text, onText }: PasteAreaProps) {
         <p>
           <b>{text.length.toLocaleString('en-GB')}</b> characters; this is the beginning
         </p>
-        <Button small onClick={() => onText('')}>
-          Paste something else
-        </Button>
+        {!isFile && (
+          <Button small onClick={() => onText('')}>
+            Paste something else
+          </Button>
+        )}
       </div>
       <pre
         // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
