@@ -39,10 +39,6 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await station('gather', 'pictures', id);
     await page.getByText('What covers most').waitFor();
   },
-  'gather-relatives': async () => {
-    await send(stack, SKERRY, [{ type: 'setRelativesSource', color: '#e2552b' }]);
-    await station('gather', 'relatives');
-  },
   'gather-proposals': async () => {
     await station('gather', 'proposals', '850376235');
     await page
@@ -50,7 +46,6 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
       .first()
       .waitFor();
   },
-  'gather-shelf': () => station('gather', 'shelf'),
   grow: () => station('grow'),
   assign: () => station('assign', 'action-fill'),
   check: async () => {
@@ -107,6 +102,16 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await page.getByRole('button', { name: 'Compare As handed over with now' }).click();
     await page.getByRole('heading', { name: 'Roles' }).waitFor();
   },
+  team: async () => {
+    const { id } = await newTeam();
+    await page.goto(`${stack.address}/teams/${id}`);
+    await page.getByRole('list', { name: 'Invitations' }).waitFor();
+  },
+  'coming-in': async () => {
+    const { letter } = await newTeam();
+    await page.goto(stack.address + new URL(letter).pathname + new URL(letter).hash);
+    await page.getByLabel('Your name').fill('Maren Holm');
+  },
   'grow-family': async () => {
     await send(stack, SKERRY, [{ type: 'setBase', family: 'deepwater', color: '#0b5f6b' }]);
     await station('grow', 'kelp');
@@ -120,6 +125,31 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await page.getByRole('main').evaluate((main) => main.scrollTo(0, 236));
   },
 };
+
+/** A team with people in it, and the newest letter of an invitation to it. */
+async function newTeam(): Promise<{ id: string; letter: string }> {
+  const { id } = await post(stack, '/teams', { name: 'Skerry Line, the web team' });
+  const invite = async (email: string, access: string): Promise<string> => {
+    await post(stack, `/teams/${id}/invitations`, { email: `${email}@skerry-line.example`, access });
+    const { letters } = await (await fetch(`${stack.address}/api/mailbox`)).json();
+    return /https?:\/\/\S+/.exec(letters[0].text)![0];
+  };
+  for (const [name, email, access] of [
+    ['Ula Harbour', 'ula', 'owner'],
+    ['Nis Lantern', 'nis', 'editor'],
+    ['Pia Kelp', 'pia', 'noter'],
+  ] as const)
+    await fetch(`${stack.address}/api/invitation/take`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        token: (await invite(email, access)).split('#')[1],
+        name,
+        passphrase: 'four gulls over Grey Holm',
+      }),
+    });
+  return { id, letter: await invite('maren', 'looker') };
+}
 
 async function station(...parts: readonly string[]): Promise<void> {
   await page.goto(`${stack.address}/p/${[SKERRY, ...parts].join('/')}`);

@@ -101,14 +101,15 @@ const CORE_LAYERS = [
   ['demo'],
 ];
 const WEB_LAYERS = [
-  ['addresses.ts', 'shortcuts.ts', 'look'],
+  ['addresses.ts', 'shortcuts.ts', 'look', 'person'],
   ['ui'],
   ['fetching', 'storing'],
   ['store'],
   ['jobs', 'pixels', 'dragging'],
   ['links', 'scene', 'notes', 'seeing', 'comparing'],
   ['kinds'],
-  ['lamp', 'tray', 'readout', 'finder', 'projects'],
+  ['lamp', 'tray', 'readout', 'finder', 'people'],
+  ['projects'],
   ['frame'],
   ['stations', 'checkpoints'],
   ['parts-ahead.ts'],

@@ -4,6 +4,7 @@ import { ensureChromium } from './setup/chromium.mjs';
 import { ensureLibrary } from './setup/library.mjs';
 import { ensurePackages } from './setup/packages.mjs';
 import { ensurePostgres } from './setup/postgres.mjs';
+import { ensureProxy } from './setup/proxy.mjs';
 import { ensureReaders } from './setup/readers.mjs';
 import { main, ROOT } from './setup/run.mjs';
 
@@ -39,6 +40,7 @@ await main(async () => {
   ensurePostgres();
   ensureChromium();
   ensureReaders(isLong);
+  ensureProxy();
   ensureBuild();
   ensureLibrary();
   const total = { passed: 0, failed: 0 };

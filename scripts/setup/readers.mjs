@@ -1,10 +1,12 @@
 import { existsSync } from 'node:fs';
 import { installDebian } from './run.mjs';
 
-/** Programs that our files are tried with in tests, by the package that each comes in. */
+/** Programs that our files and examples are tried with in tests, by the package that each comes in. */
 const READERS = [
   { program: '/usr/bin/pdftotext', name: 'poppler-utils' },
   { program: '/usr/bin/unzip', name: 'unzip' },
+  { program: '/usr/bin/openssl', name: 'openssl' },
+  { program: '/usr/bin/systemd-analyze', name: 'systemd' },
 ];
 
 /** Other browsers that our style sheets are tried with in the long tests; WebKit draws on a screen, which Xvfb stands for. */

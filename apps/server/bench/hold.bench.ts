@@ -8,9 +8,9 @@ import { MOST_IN_REQUEST } from '@mint-lamp/core/wire/projects';
 import { hex, LARGEST } from '../../../packages/core/bench/largest-document.ts';
 import { reportShare, SMALL, sized } from '../../../packages/core/bench/report.ts';
 import { startCluster, temporaryFolder } from '../../../scripts/setup/postgres.mjs';
+import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
-import { ensureLocalOwner, LOCAL_OWNER } from '../src/owner/owner.ts';
 import { FORM } from '../test/form.ts';
 
 // How long single requests of the costliest kinds hold the event loop, that is, keep everyone else waiting.
@@ -20,7 +20,7 @@ const MOST_BYTES = 2_000_000;
 
 const cluster = await startCluster(temporaryFolder());
 const database = await openDatabase(cluster.url);
-await ensureLocalOwner(database);
+await ensureLocalPerson(database);
 const newApp = () => buildApp({ database });
 
 const accented = (i: number) => `${'é'.repeat(60)}-${i}`;
@@ -129,7 +129,8 @@ async function held(name: string, request: () => Promise<{ statusCode: number }>
 
 async function measure() {
   let app = await newApp();
-  const create = async (document: ProjectDocument) => (await app.projects.create(LOCAL_OWNER, document)).id;
+  const create = async (document: ProjectDocument) =>
+    (await app.projects.create(LOCAL_PERSON.id, document)).id;
   const post = (id: string, revision: number, commands: readonly Command[]) => {
     const payload = JSON.stringify({
       revision,

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
 import { startCluster, temporaryFolder } from '../../../scripts/setup/postgres.mjs';
+import { ensureLocalPerson } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
-import { ensureLocalOwner } from '../src/owner/owner.ts';
 
 type Limits = NonNullable<Parameters<typeof buildApp>[0]['jobLimits']>;
 
@@ -24,7 +24,7 @@ const children = (): string[] =>
 export async function measuredServer(jobLimits: Limits = {}) {
   const cluster = await startCluster(temporaryFolder());
   const database = await openDatabase(cluster.url);
-  await ensureLocalOwner(database);
+  await ensureLocalPerson(database);
   const logged: string[] = [];
   const app = await buildApp({
     database,

@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { paintedDocument } from '../../../packages/core/bench/painted-document.ts';
 import { reportShare, SMALL, sized } from '../../../packages/core/bench/report.ts';
-import { LOCAL_OWNER } from '../src/owner/owner.ts';
+import { LOCAL_PERSON } from '../src/access/local-person.ts';
 import { FORM } from '../test/form.ts';
 import { heldLine, measuredServer } from './measured-server.ts';
 
@@ -122,7 +122,7 @@ async function measure() {
       throw new Error(`The region was answered with ${answer.status}.`);
   }
 
-  const painted = (await app.projects.create(LOCAL_OWNER, paintedDocument(SMALL ? 0.05 : 1))).id;
+  const painted = (await app.projects.create(LOCAL_PERSON.id, paintedDocument(SMALL ? 0.05 : 1))).id;
   const read = () =>
     fetch(`${address}/api/projects/${painted}/report`, { headers: FORM }).then((answer) => answer.text());
   await read();

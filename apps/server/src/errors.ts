@@ -11,10 +11,13 @@ export class ApiError extends Error {
   override name = 'ApiError';
   readonly code: ErrorCode;
   readonly path: string;
-  constructor(code: ErrorCode, message: string, path = '') {
+  /** After how long the same may be tried again, s; 0 where waiting is of no use. */
+  readonly retryAfter: number;
+  constructor(code: ErrorCode, message: string, path = '', retryAfter = 0) {
     super(message);
     this.code = code;
     this.path = path;
+    this.retryAfter = retryAfter;
   }
 }
 
@@ -36,7 +39,8 @@ function toApiError(error: FastifyError | ApiError): ApiError {
   return new ApiError('INTERNAL', 'Something went wrong in the server. It has been logged.');
 }
 
-function send(reply: FastifyReply, { code, message, path }: ApiError) {
+function send(reply: FastifyReply, { code, message, path, retryAfter }: ApiError) {
+  if (retryAfter) reply.header('retry-after', retryAfter);
   const answer: ErrorAnswer = { error: { code, message, path } };
   return reply.code(ERROR_CODES[code]).send(answer);
 }

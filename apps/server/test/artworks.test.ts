@@ -9,10 +9,10 @@ import { LIBRARY_HOST } from '@mint-lamp/core/wire/pictures';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { ensureLocalPerson } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { openLibrary } from '../src/demo/library.ts';
-import { ensureLocalOwner } from '../src/owner/owner.ts';
 import { FORM } from './form.ts';
 
 let database: DataSource;
@@ -23,7 +23,7 @@ let project: string;
 
 beforeAll(async () => {
   database = await openDatabase(inject('databaseUrl'));
-  await ensureLocalOwner(database);
+  await ensureLocalPerson(database);
   library = await openLibrary(mkdtempSync(join(tmpdir(), 'mint-lamp-library-')));
   other = createServer(({ url }, response) => {
     if (url === '/page')

@@ -3,9 +3,9 @@ import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, expect, inject, test } from 'vitest';
+import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
-import { ensureLocalOwner, LOCAL_OWNER } from '../src/owner/owner.ts';
 import { FORM } from './form.ts';
 
 const NAME = `cut_${process.pid}`;
@@ -17,7 +17,7 @@ beforeAll(async () => {
   outside = await openDatabase(inject('databaseUrl'));
   await outside.query(`CREATE DATABASE ${NAME}`);
   database = await openDatabase(inject('databaseUrl').replace(/[^/]+$/, NAME));
-  await ensureLocalOwner(database);
+  await ensureLocalPerson(database);
   app = await buildApp({ database });
 });
 afterAll(async () => {
@@ -27,7 +27,7 @@ afterAll(async () => {
 });
 
 test('connections that are cut at any moment are answered as a database that is away, and lose nothing', async () => {
-  const { id } = await app.projects.create(LOCAL_OWNER, SKERRY_LINE);
+  const { id } = await app.projects.create(LOCAL_PERSON.id, SKERRY_LINE);
   const acknowledged: string[] = [];
   const statuses = new Map<number, number>();
   let stopped = false;

@@ -9,9 +9,9 @@ import { type HandOver, MOST_HAND_OVERS } from '@mint-lamp/core/wire/hand-overs'
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
-import { ensureLocalOwner, LOCAL_OWNER } from '../src/owner/owner.ts';
 import { FORM } from './form.ts';
 
 let database: DataSource;
@@ -20,9 +20,9 @@ let id: string;
 
 beforeAll(async () => {
   database = await openDatabase(inject('databaseUrl'));
-  await ensureLocalOwner(database);
+  await ensureLocalPerson(database);
   app = await buildApp({ database });
-  ({ id } = await app.projects.create(LOCAL_OWNER, SKERRY_LINE));
+  ({ id } = await app.projects.create(LOCAL_PERSON.id, SKERRY_LINE));
 });
 afterAll(async () => {
   await app.close();
@@ -149,7 +149,7 @@ describe('hand-overs', () => {
   });
 
   it('are bounded: the oldest go', async () => {
-    const { id: own } = await app.projects.create(LOCAL_OWNER, SKERRY_LINE);
+    const { id: own } = await app.projects.create(LOCAL_PERSON.id, SKERRY_LINE);
     await database.query(
       `INSERT INTO hand_over (id, project_id, revision, what, at)
        SELECT gen_random_uuid(), $1, 0, $2, now() - n * interval '1 hour' FROM generate_series(1, $3::int) n`,

@@ -4,11 +4,11 @@ import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { isTooDeep } from '../src/bodies.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { loadDemo } from '../src/demo/load.ts';
-import { ensureLocalOwner, LOCAL_OWNER } from '../src/owner/owner.ts';
 import { FORM } from './form.ts';
 
 let database: DataSource;
@@ -17,7 +17,7 @@ let port: number;
 
 beforeAll(async () => {
   database = await openDatabase(inject('databaseUrl'));
-  await ensureLocalOwner(database);
+  await ensureLocalPerson(database);
   app = await buildApp({ database });
   port = Number(new URL(await app.listen({ host: '127.0.0.1', port: 0 })).port);
 });
@@ -78,10 +78,12 @@ describe('who may speak to the server', () => {
 
   it('can be told other names', async () => {
     const other = await buildApp({ database, names: ['colours.example'] });
-    expect(
-      (await other.inject({ url: '/api/health', headers: { host: 'colours.example' } })).statusCode,
-    ).toBe(200);
-    expect((await other.inject({ url: '/api/health', headers: { host: 'localhost' } })).statusCode).toBe(403);
+    expect((await other.inject({ url: '/api/me', headers: { host: 'colours.example' } })).statusCode).toBe(
+      200,
+    );
+    expect((await other.inject({ url: '/api/me', headers: { host: 'localhost' } })).statusCode).toBe(403);
+    // Whoever looks after machines asks by their numbers.
+    expect((await other.inject({ url: '/api/ready', headers: { host: '10.0.0.7' } })).statusCode).toBe(200);
     await other.close();
   });
 });
@@ -112,7 +114,7 @@ describe('bytes that never become a request, or meet an error early', () => {
   });
 
   it('HEAD does not hang on a stream of events', async () => {
-    const { id } = await app.projects.create(LOCAL_OWNER, SKERRY_LINE);
+    const { id } = await app.projects.create(LOCAL_PERSON.id, SKERRY_LINE);
     const { head } = await request(`HEAD /api/projects/${id}/events HTTP/1.1`);
     expect(head).toMatch(/^HTTP\/1.1 404 /);
   });
@@ -155,7 +157,7 @@ describe('ids', () => {
   });
 
   it('are the same in letters of either case', async () => {
-    const { id } = await app.projects.create(LOCAL_OWNER, SKERRY_LINE);
+    const { id } = await app.projects.create(LOCAL_PERSON.id, SKERRY_LINE);
     const command = randomUUID();
     const send = (commandId: string) =>
       app.inject({
@@ -184,7 +186,7 @@ describe('much at once', () => {
     });
 
   it('of work in one request is refused before it is looked at', async () => {
-    const { id } = await app.projects.create(LOCAL_OWNER, SKERRY_LINE);
+    const { id } = await app.projects.create(LOCAL_PERSON.id, SKERRY_LINE);
     const batch = { type: 'batch', label: 'x', commands: Array.from({ length: 1300 }, (_, i) => rename(i)) };
     expect((await commit(id, [batch])).statusCode).toBe(200);
     const answer = await commit(id, [batch, batch], 1);
@@ -193,13 +195,15 @@ describe('much at once', () => {
   });
 
   it('from a hundred senders to one project goes through, and others are answered meanwhile', async () => {
-    const [one, other] = await Promise.all([1, 2].map(() => app.projects.create(LOCAL_OWNER, SKERRY_LINE)));
+    const [one, other] = await Promise.all(
+      [1, 2].map(() => app.projects.create(LOCAL_PERSON.id, SKERRY_LINE)),
+    );
     const answers = await Promise.all([
       ...Array.from({ length: 100 }, (_, i) => commit(one!.id, [rename(i)])),
       ...Array.from({ length: 20 }, (_, i) => commit(other!.id, [rename(i)])),
     ]);
     expect(answers.map(({ statusCode }) => statusCode)).toEqual(Array(120).fill(200));
-    expect(await app.projects.revisionOf(LOCAL_OWNER, one!.id)).toBe(100);
+    expect(await app.projects.revisionOf(one!.id)).toBe(100);
   });
 
   it('of servers starting on one fresh database, all start, with one demo', async () => {
@@ -209,7 +213,7 @@ describe('much at once', () => {
     const started = await Promise.all(
       [1, 2, 3].map(async () => {
         const source = await openDatabase(url);
-        await ensureLocalOwner(source);
+        await ensureLocalPerson(source);
         await loadDemo(source);
         return source;
       }),

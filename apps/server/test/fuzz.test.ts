@@ -6,9 +6,9 @@ import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, expect, inject, test } from 'vitest';
 import { command } from '../../../packages/core/src/document/commands/random-command.fixture.ts';
 import { runs } from '../../../packages/core/test/runs.ts';
+import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
-import { ensureLocalOwner, LOCAL_OWNER } from '../src/owner/owner.ts';
 import { FORM } from './form.ts';
 
 let database: DataSource;
@@ -17,9 +17,9 @@ let id: string;
 
 beforeAll(async () => {
   database = await openDatabase(inject('databaseUrl'));
-  await ensureLocalOwner(database);
+  await ensureLocalPerson(database);
   app = await buildApp({ database });
-  ({ id } = await app.projects.create(LOCAL_OWNER, SKERRY_LINE));
+  ({ id } = await app.projects.create(LOCAL_PERSON.id, SKERRY_LINE));
 });
 afterAll(async () => {
   await app.close();
@@ -153,7 +153,7 @@ const request = fc.record({
 
 test('no request that can be thought of is answered with a failure, and the document stays sound', async () => {
   const answered = new Map<number, number>();
-  const whole = await app.projects.find(LOCAL_OWNER, id);
+  const whole = await app.projects.find(id);
   expect(documentSchema.validate(whole!.document).error).toBeUndefined();
   await fc.assert(
     fc.asyncProperty(request, async (one) => {
@@ -181,6 +181,6 @@ test('no request that can be thought of is answered with a failure, and the docu
   );
   // The requests really went both ways.
   for (const status of [200, 400, 404]) expect(answered.get(status) ?? 0).toBeGreaterThan(20);
-  const { document } = (await app.projects.find(LOCAL_OWNER, id))!;
+  const { document } = (await app.projects.find(id))!;
   expect(documentSchema.validate(document).error).toBeUndefined();
 }, 600_000);

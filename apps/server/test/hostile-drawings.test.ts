@@ -3,9 +3,9 @@ import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, expect, inject, test } from 'vitest';
 import { isLong } from '../../../packages/core/test/runs.ts';
+import { ensureLocalPerson } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
-import { ensureLocalOwner } from '../src/owner/owner.ts';
 import { hostileDrawing } from './hostile-drawings.ts';
 
 const COUNT = isLong ? 2000 : 16;
@@ -17,7 +17,7 @@ const logged: string[] = [];
 
 beforeAll(async () => {
   database = await openDatabase(inject('databaseUrl'));
-  await ensureLocalOwner(database);
+  await ensureLocalPerson(database);
   app = await buildApp({
     database,
     logger: { level: 'error', stream: { write: (line) => void logged.push(line) } },

@@ -22,6 +22,8 @@ describe('a stream of revisions', () => {
         listeners.add(listener);
         return () => listeners.delete(listener);
       },
+      onAccess: () => () => {},
+      listening: () => listeners.size,
       close: async () => {},
     };
     connection = Object.assign(new EventEmitter(), { destroyed: false });
@@ -36,7 +38,11 @@ describe('a stream of revisions', () => {
       end: vi.fn(),
     };
     const reply = { raw, hijack: vi.fn() } as unknown as FastifyReply;
-    return streamRevisions({ raw: connection } as unknown as FastifyRequest, reply, changes, ID, revisionOf);
+    return streamRevisions({ raw: connection } as unknown as FastifyRequest, reply, changes, ID, {
+      revisionOf,
+      mayStill: async () => true,
+      onEnding: () => () => {},
+    });
   };
   const told = () => written.map((text) => JSON.parse(text.slice('data: '.length)).revision);
 

@@ -4,9 +4,9 @@ import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/c
 import type { CommitAnswer } from '@mint-lamp/core/wire/projects';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { type ProjectStore, projectStore } from '../src/database/project-store.ts';
-import { ensureLocalOwner, LOCAL_OWNER } from '../src/owner/owner.ts';
 
 let database: DataSource;
 /** Two server processes on one database, each with what it remembers. */
@@ -15,7 +15,7 @@ let other: ProjectStore;
 
 beforeAll(async () => {
   database = await openDatabase(inject('databaseUrl'));
-  await ensureLocalOwner(database);
+  await ensureLocalPerson(database);
   one = projectStore(database);
   other = projectStore(database);
 });
@@ -26,11 +26,12 @@ afterAll(async () => {
 
 const setBase = (color: string, family = 'buoy'): Command => ({ type: 'setBase', family, color });
 const sent = (...commands: Command[]) => commands.map((command) => ({ id: randomUUID(), command }));
-const make = async () => (await one.create(LOCAL_OWNER, SKERRY_LINE)).id;
+const LOCAL_SENDER = { id: LOCAL_PERSON.id, access: 'owner' } as const;
+const make = async () => (await one.create(LOCAL_PERSON.id, SKERRY_LINE)).id;
 const commit = async (store: ProjectStore, id: string, known: number, ...commands: Command[]) =>
-  (await store.commit(LOCAL_OWNER, id, known, sent(...commands))) as CommitAnswer;
+  (await store.commit(LOCAL_SENDER, id, known, sent(...commands))) as CommitAnswer;
 const baseIn = async (store: ProjectStore, id: string) =>
-  (await store.find(LOCAL_OWNER, id))!.document.families.find((family) => family.id === 'buoy')!.base;
+  (await store.find(id))!.document.families.find((family) => family.id === 'buoy')!.base;
 const hex = (n: number) => `#${(0x100000 + n).toString(16)}`;
 
 describe('two processes on one database', () => {
@@ -52,7 +53,7 @@ describe('two processes on one database', () => {
         commit(i % 2 ? one : other, id, 0, setBase(hex(i)), setBase(hex(i))),
       ),
     );
-    const news = (await one.newsSince(LOCAL_OWNER, id, 0))!;
+    const news = (await one.newsSince(id, 0))!;
     if (news.news.kind !== 'entries') throw new Error('Entries were expected.');
     expect(news.news.entries.map(({ revision }) => revision)).toEqual(
       Array.from({ length: 120 }, (_, i) => i + 1),
@@ -68,14 +69,12 @@ describe('the log', () => {
     const id = await make();
     for (let i = 0; i < 6; i++)
       await commit(one, id, i * 100, ...Array.from({ length: 100 }, (_, k) => setBase(hex(i * 100 + k))));
-    const near = (await one.newsSince(LOCAL_OWNER, id, 590))!;
+    const near = (await one.newsSince(id, 590))!;
     expect(near.news).toMatchObject({ kind: 'entries', entries: { length: 10 } });
     for (const store of [one, projectStore(database)]) {
-      const far = (await store.newsSince(LOCAL_OWNER, id, 0))!;
+      const far = (await store.newsSince(id, 0))!;
       expect(far).toMatchObject({ revision: 600, news: { kind: 'document' } });
-      expect(JSON.stringify(far).length).toBeLessThan(
-        JSON.stringify(await one.find(LOCAL_OWNER, id)).length + 100,
-      );
+      expect(JSON.stringify(far).length).toBeLessThan(JSON.stringify(await one.find(id)).length + 100);
     }
     const behind = await commit(one, id, 0, setBase('#abcdef'));
     expect(behind.news).toMatchObject({
@@ -95,10 +94,10 @@ describe('the log', () => {
     );
     expect(snapshots).toEqual([{ revision: 0 }, { revision: 600 }]);
     await commit(one, id, 600, setBase('#fedcba'));
-    expect(await projectStore(database).find(LOCAL_OWNER, id)).toEqual(await one.find(LOCAL_OWNER, id));
+    expect(await projectStore(database).find(id)).toEqual(await one.find(id));
     // The whole log, from the beginning, comes to the same too.
     await database.query('DELETE FROM snapshot WHERE project_id = $1 AND revision > 0', [id]);
-    expect(await projectStore(database).find(LOCAL_OWNER, id)).toEqual(await one.find(LOCAL_OWNER, id));
+    expect(await projectStore(database).find(id)).toEqual(await one.find(id));
   });
 
   it('is read from a snapshot as well when few entries hold many commands', async () => {
@@ -111,7 +110,7 @@ describe('the log', () => {
       [id],
     );
     expect(snapshots).toEqual([{ revision: 0 }, { revision: 2 }]);
-    expect(await projectStore(database).find(LOCAL_OWNER, id)).toEqual(await one.find(LOCAL_OWNER, id));
+    expect(await projectStore(database).find(id)).toEqual(await one.find(id));
   });
 
   it('counts, and not what a process remembers, when the database was set back', async () => {
@@ -124,7 +123,7 @@ describe('the log', () => {
       [id],
     );
     expect(await baseIn(one, id)).toBe('#111111');
-    const ahead = (await one.commit(LOCAL_OWNER, id, 2, sent(setBase('#333333'))))!;
+    const ahead = (await one.commit(LOCAL_SENDER, id, 2, sent(setBase('#333333'))))!;
     expect(ahead).toMatchObject({ revision: 1, outcomes: [] });
     await commit(other, id, 1, setBase('#444444'));
     expect(await baseIn(one, id)).toBe('#444444');

@@ -9,11 +9,11 @@ import type { FastifyInstance } from 'fastify';
 import sharp from 'sharp';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { ensureLocalPerson } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { MOST_UNNAMED } from '../src/database/picture-store.ts';
 import { openLibrary } from '../src/demo/library.ts';
-import { ensureLocalOwner } from '../src/owner/owner.ts';
 import { FORM } from './form.ts';
 
 let database: DataSource;
@@ -30,7 +30,7 @@ const noise = (seed: number, width = 700, height = 400) =>
 
 beforeAll(async () => {
   database = await openDatabase(inject('databaseUrl'));
-  await ensureLocalOwner(database);
+  await ensureLocalPerson(database);
   const libraryRoot = mkdtempSync(join(tmpdir(), 'mint-lamp-library-'));
   writeFileSync(join(libraryRoot, 'map.png'), await noise(5));
   outside = await openLibrary(libraryRoot);

@@ -3,10 +3,10 @@ import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { FastifyInstance, InjectOptions } from 'fastify';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { projectStore } from '../src/database/project-store.ts';
-import { ensureLocalOwner, LOCAL_OWNER } from '../src/owner/owner.ts';
 import { FORM } from './form.ts';
 
 let database: DataSource;
@@ -15,9 +15,9 @@ let id: string;
 
 beforeAll(async () => {
   database = await openDatabase(inject('databaseUrl'));
-  await ensureLocalOwner(database);
+  await ensureLocalPerson(database);
   app = await buildApp({ database });
-  id = (await projectStore(database).create(LOCAL_OWNER, SKERRY_LINE)).id;
+  id = (await projectStore(database).create(LOCAL_PERSON.id, SKERRY_LINE)).id;
 });
 afterAll(async () => {
   await app.close();
@@ -38,7 +38,7 @@ const commit = (commands: unknown, revision: unknown = 0, project = id) =>
 const get = (url: string) => app.inject({ method: 'GET', url, headers: FORM });
 const load = async (project = id) => (await get(`/api/projects/${project}`)).json();
 const newProject = async () =>
-  (await projectStore(database).create(LOCAL_OWNER, { ...SKERRY_LINE, name: 'Another line' })).id;
+  (await projectStore(database).create(LOCAL_PERSON.id, { ...SKERRY_LINE, name: 'Another line' })).id;
 
 describe('projects', () => {
   it('are made, listed with their colours, and removed', async () => {
@@ -127,6 +127,7 @@ describe('commands', () => {
     ]);
     const later = await get(`/api/projects/${project}/news?after=2`);
     expect(later.json()).toEqual({
+      access: 'owner',
       revision: 3,
       news: { kind: 'entries', entries: [{ id: c.id, revision: 3, command: c.command }] },
     });

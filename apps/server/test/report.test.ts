@@ -9,9 +9,9 @@ import sharp from 'sharp';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { paintedDocument } from '../../../packages/core/bench/painted-document.ts';
+import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
-import { ensureLocalOwner, LOCAL_OWNER } from '../src/owner/owner.ts';
 import { documentInParts } from '../src/reports/document-in-parts.ts';
 import { FORM } from './form.ts';
 
@@ -20,7 +20,7 @@ let app: FastifyInstance;
 
 beforeAll(async () => {
   database = await openDatabase(inject('databaseUrl'));
-  await ensureLocalOwner(database);
+  await ensureLocalPerson(database);
   app = await buildApp({ database });
 });
 afterAll(async () => {
@@ -29,7 +29,7 @@ afterAll(async () => {
 });
 
 it('tells every pair in every theme as JSON, at the newest revision, to whoever reads it without a form', async () => {
-  const { id } = await app.projects.create(LOCAL_OWNER, SKERRY_LINE);
+  const { id } = await app.projects.create(LOCAL_PERSON.id, SKERRY_LINE);
   const read = async () => (await app.inject({ url: `/api/projects/${id}/report` })).json();
   const first = await read();
   expect(first).toEqual(reportOf(readoutOf(resolveSystem(SKERRY_LINE)), 0, first.at));
@@ -59,7 +59,7 @@ it('tells every pair in every theme as JSON, at the newest revision, to whoever 
 });
 
 it('measures texts over pictures too, by the pixels that it keeps', async () => {
-  const { id } = await app.projects.create(LOCAL_OWNER, SKERRY_LINE);
+  const { id } = await app.projects.create(LOCAL_PERSON.id, SKERRY_LINE);
   const grey = (v: number, width: number) => Buffer.alloc(width * 20 * 3, v);
   const half = async (v: number) =>
     sharp(grey(v, 30), { raw: { width: 30, height: 20, channels: 3 } })

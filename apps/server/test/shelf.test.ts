@@ -2,9 +2,9 @@ import type { NewSet } from '@mint-lamp/core/shelf/shelf-set';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { ensureLocalPerson } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
-import { ensureLocalOwner } from '../src/owner/owner.ts';
 import { shipReadyMade } from '../src/shelf/ship.ts';
 
 let database: DataSource;
@@ -12,7 +12,7 @@ let app: FastifyInstance;
 
 beforeAll(async () => {
   database = await openDatabase(inject('databaseUrl'));
-  await ensureLocalOwner(database);
+  await ensureLocalPerson(database);
   await shipReadyMade(database);
   // A second start puts nothing there twice.
   await shipReadyMade(database);

@@ -46,6 +46,9 @@ export function checkpointsAddress(projectId: string, ...compared: readonly stri
   return `/p/${[projectId, 'checkpoints', ...compared].map(encodeURIComponent).join('/')}`;
 }
 
+/** The address of every step of a project. */
+export const historyAddress = (projectId: string): string => `/p/${encodeURIComponent(projectId)}/history`;
+
 /** The address of a station, or of a thing at it. */
 export function addressOf(projectId: string, station: StationId, ...parts: readonly string[]): string {
   return `/p/${[projectId, station, ...parts].map(encodeURIComponent).join('/')}`;

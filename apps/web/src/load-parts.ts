@@ -21,6 +21,7 @@ const LOADERS = {
   stage: () => import('./stations/stage/stage.tsx'),
   deliver: () => import('./stations/deliver/deliver.tsx'),
   checkpoints: () => import('./checkpoints/checkpoints.tsx'),
+  history: () => import('./checkpoints/history.tsx'),
 } satisfies Record<string, () => Promise<View>>;
 
 /** Fetches a view for its route, for as long as it takes; what was there stays until then, and it is said why. */
@@ -45,6 +46,12 @@ const CHECK_PAGES = import.meta.glob<View>('./stations/check/*/*-page.tsx');
 /** Fetches a view of Check for its route. */
 export const checkView = (name: CheckViewId) => async () => ({
   Component: (await inTime(CHECK_PAGES[`./stations/check/${name}/${name}-page.tsx`]!)).default,
+});
+
+/** Pages of people: coming in, one's account, teams, the server. */
+const PEOPLE_PAGES = import.meta.glob<View>('./people/*-page.tsx');
+export const peoplePage = (name: string) => async () => ({
+  Component: (await inTime(PEOPLE_PAGES[`./people/${name}-page.tsx`]!)).default,
 });
 
 /** The list of projects, which an open project does without. */

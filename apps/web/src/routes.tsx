@@ -1,8 +1,30 @@
 import { createBrowserRouter } from 'react-router';
 import { CHECK_VIEWS } from './addresses.ts';
 import { LostPage } from './frame/lost-page.tsx';
-import { checkView, fetchAhead, loadFrame, loadFrontDoor, loadProjects, station } from './load-parts.ts';
+import {
+  checkView,
+  fetchAhead,
+  loadFrame,
+  loadFrontDoor,
+  loadProjects,
+  peoplePage,
+  station,
+} from './load-parts.ts';
 import { Waiting } from './ui/notice.tsx';
+
+/** Pages of people, by where they are. */
+const PEOPLE = [
+  ['/sign-in', 'sign-in'],
+  ['/forgotten', 'forgotten'],
+  ['/new-passphrase', 'new-passphrase'],
+  ['/invitation', 'invitation'],
+  ['/invitation/taken', 'invitation-taken'],
+  ['/account', 'account'],
+  ['/teams', 'teams'],
+  ['/teams/:team', 'team'],
+  ['/server', 'server'],
+  ['/mailbox', 'mailbox'],
+] as const;
 
 /** Every station, family, shade, role, pair, gradient and stop has an address. */
 export function createRouter() {
@@ -32,8 +54,15 @@ export function createRouter() {
         { path: 'stage/:scene?', lazy: station('stage') },
         { path: 'deliver/:form?/:handOver?', lazy: station('deliver') },
         { path: 'checkpoints/:before?/:after?', lazy: station('checkpoints') },
+        { path: 'history', lazy: station('history') },
       ],
     },
+    ...PEOPLE.map(([path, name]) => ({
+      path,
+      hydrateFallbackElement: <Waiting>Opening …</Waiting>,
+      lazy: peoplePage(name),
+      errorElement: <LostPage />,
+    })),
     { path: '*', element: <LostPage /> },
   ]);
 }

@@ -3,6 +3,7 @@ import { importsOf, MOST_SHEETS, stylesheetsOf } from '@mint-lamp/core/page/styl
 import type { FetchedArtwork } from '@mint-lamp/core/wire/artworks';
 import type { FastifyInstance } from 'fastify';
 import Joi from 'joi';
+import { needs } from '../access/needs.ts';
 import { ApiError } from '../errors.ts';
 import { type FetchOptions, fetchFromWeb, type Wanted } from '../fetching/from-web.ts';
 import { leftSignal } from '../left.ts';
@@ -61,10 +62,8 @@ export async function artworkRoutes(
   };
   app.post<OfOne>(
     '/fetched',
-    { schema: { params: projectParams, body: fetchBody } },
-    async ({ ownerId, params: { id }, body: { address } }, reply): Promise<FetchedArtwork> => {
-      if (!(await app.pictures.hasProject(ownerId, id)))
-        throw new ApiError('NOT_FOUND', 'There is no project at this address.', 'params.id');
+    { ...needs({ project: 'edit' }), schema: { params: projectParams, body: fetchBody } },
+    async ({ body: { address } }, reply): Promise<FetchedArtwork> => {
       const left = leftSignal(reply);
       const { url, text } = await textOf(address, PAGE, left);
       // A sheet stands for itself; what a sheet takes in comes before it, as it does on a page.

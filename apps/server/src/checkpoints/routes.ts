@@ -7,6 +7,7 @@ import {
 } from '@mint-lamp/core/wire/checkpoints';
 import type { FastifyInstance } from 'fastify';
 import Joi from 'joi';
+import { needs } from '../access/needs.ts';
 import type { CheckpointFault } from '../database/checkpoint-store.ts';
 import { ApiError } from '../errors.ts';
 import { params, revision, uuid } from '../projects/schemas.ts';
@@ -57,9 +58,9 @@ export async function checkpointRoutes(app: FastifyInstance): Promise<void> {
 
   app.get<OfProject>(
     '/',
-    { schema: { params } },
-    async ({ ownerId, params: { id } }): Promise<CheckpointList> => {
-      const list = await checkpoints.list(ownerId, id);
+    { ...needs({ project: 'look' }), schema: { params } },
+    async ({ params: { id } }): Promise<CheckpointList> => {
+      const list = await checkpoints.list(id);
       if (!list) throw refusal('no project', '');
       return { checkpoints: list };
     },
@@ -67,10 +68,10 @@ export async function checkpointRoutes(app: FastifyInstance): Promise<void> {
 
   app.post<OfProject & { Body: { name: string; revision: number; at?: string } }>(
     '/',
-    { schema: { params, body: saveBody } },
-    async ({ ownerId, params: { id }, body }, reply) => {
+    { ...needs({ project: 'edit' }), schema: { params, body: saveBody } },
+    async ({ personId, params: { id }, body }, reply) => {
       const saved = await checkpoints.save(
-        ownerId,
+        personId,
         id,
         body.revision,
         body.name,
@@ -83,9 +84,9 @@ export async function checkpointRoutes(app: FastifyInstance): Promise<void> {
 
   app.get<OfOne>(
     '/:checkpoint',
-    { schema: { params: ofOne }, onRequest: sameSchemaVersion },
-    async ({ ownerId, params: { id, checkpoint } }): Promise<LoadedCheckpoint> => {
-      const loaded = await checkpoints.find(ownerId, id, checkpoint);
+    { ...needs({ project: 'look' }), schema: { params: ofOne }, onRequest: sameSchemaVersion },
+    async ({ params: { id, checkpoint } }): Promise<LoadedCheckpoint> => {
+      const loaded = await checkpoints.find(id, checkpoint);
       if (!loaded) throw refusal('no checkpoint', '');
       return loaded;
     },
@@ -93,9 +94,9 @@ export async function checkpointRoutes(app: FastifyInstance): Promise<void> {
 
   app.put<OfOne & { Body: { name: string } }>(
     '/:checkpoint',
-    { schema: { params: ofOne, body: renameBody } },
-    async ({ ownerId, params: { id, checkpoint }, body }): Promise<Checkpoint> => {
-      const renamed = await checkpoints.rename(ownerId, id, checkpoint, body.name);
+    { ...needs({ project: 'edit' }), schema: { params: ofOne, body: renameBody } },
+    async ({ params: { id, checkpoint }, body }): Promise<Checkpoint> => {
+      const renamed = await checkpoints.rename(id, checkpoint, body.name);
       if (typeof renamed === 'string') throw refusal(renamed, body.name);
       return renamed;
     },
@@ -103,9 +104,9 @@ export async function checkpointRoutes(app: FastifyInstance): Promise<void> {
 
   app.delete<OfOne>(
     '/:checkpoint',
-    { schema: { params: ofOne } },
-    async ({ ownerId, params: { id, checkpoint } }, reply) => {
-      if (!(await checkpoints.remove(ownerId, id, checkpoint))) throw refusal('no checkpoint', '');
+    { ...needs({ project: 'edit' }), schema: { params: ofOne } },
+    async ({ params: { id, checkpoint } }, reply) => {
+      if (!(await checkpoints.remove(id, checkpoint))) throw refusal('no checkpoint', '');
       return reply.code(204).send();
     },
   );

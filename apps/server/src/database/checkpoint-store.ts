@@ -12,24 +12,25 @@ export type CheckpointFault = 'no project' | 'no checkpoint' | 'ahead' | 'taken'
 
 export interface CheckpointStore {
   /** The newest first; null when the project is not there. */
-  list(ownerId: string, projectId: string): Promise<Checkpoint[] | null>;
+  list(projectId: string): Promise<Checkpoint[] | null>;
   save(
-    ownerId: string,
+    authorId: string,
     projectId: string,
     revision: number,
     name: string,
     at?: Date | undefined,
   ): Promise<Checkpoint | CheckpointFault>;
   /** With the document of then; null when it is not there. */
-  find(ownerId: string, projectId: string, id: string): Promise<LoadedCheckpoint | null>;
-  rename(ownerId: string, projectId: string, id: string, name: string): Promise<Checkpoint | CheckpointFault>;
-  remove(ownerId: string, projectId: string, id: string): Promise<boolean>;
+  find(projectId: string, id: string): Promise<LoadedCheckpoint | null>;
+  rename(projectId: string, id: string, name: string): Promise<Checkpoint | CheckpointFault>;
+  remove(projectId: string, id: string): Promise<boolean>;
 }
 
-const written = ({ id, name, revision, at }: CheckpointRow): Checkpoint => ({
+const written = ({ id, name, revision, authorId, at }: CheckpointRow): Checkpoint => ({
   id,
   name,
   revision,
+  author: authorId,
   at: at.toISOString(),
 });
 
@@ -40,9 +41,9 @@ const isTaken = (error: unknown): boolean =>
 /** Checkpoints in PostgreSQL. Each is a revision of the log, which never changes, so it takes no more than its name. */
 export function checkpointStore(source: DataSource): CheckpointStore {
   const checkpoints = source.getRepository(CheckpointEntry);
-  const projectOf = (ownerId: string, projectId: string) =>
+  const projectOf = (projectId: string) =>
     source.getRepository(Project).findOne({
-      where: there(projectId, ownerId),
+      where: there(projectId),
       select: { id: true, revision: true, version: true },
     });
   /** What a change comes to, or that the name is taken. */
@@ -56,25 +57,32 @@ export function checkpointStore(source: DataSource): CheckpointStore {
   };
 
   return {
-    async list(ownerId, projectId) {
-      if (!(await projectOf(ownerId, projectId))) return null;
+    async list(projectId) {
+      if (!(await projectOf(projectId))) return null;
       const rows = await checkpoints.find({ where: { projectId }, order: { at: 'DESC', id: 'ASC' } });
       return rows.map(written);
     },
 
-    async save(ownerId, projectId, revision, name, at) {
-      const project = await projectOf(ownerId, projectId);
+    async save(authorId, projectId, revision, name, at) {
+      const project = await projectOf(projectId);
       if (!project) return 'no project';
       if (project.version > DOCUMENT_VERSION) throw new SchemaVersionAhead();
       if (revision > project.revision) return 'ahead';
       if ((await checkpoints.countBy({ projectId })) >= MOST_CHECKPOINTS) return 'full';
-      const row = checkpoints.create({ id: randomUUID(), projectId, revision, name, ...(at ? { at } : {}) });
+      const row = checkpoints.create({
+        id: randomUUID(),
+        projectId,
+        revision,
+        name,
+        authorId,
+        ...(at ? { at } : {}),
+      });
       // What the database fills in comes back into the row.
       return unlessTaken(() => checkpoints.insert(row).then(() => written(row)));
     },
 
-    async find(ownerId, projectId, id) {
-      const project = await projectOf(ownerId, projectId);
+    async find(projectId, id) {
+      const project = await projectOf(projectId);
       if (!project) return null;
       if (project.version > DOCUMENT_VERSION) throw new SchemaVersionAhead();
       const row = await checkpoints.findOneBy({ id, projectId });
@@ -83,8 +91,8 @@ export function checkpointStore(source: DataSource): CheckpointStore {
       return { ...written(row), document };
     },
 
-    async rename(ownerId, projectId, id, name) {
-      const row = (await projectOf(ownerId, projectId)) && (await checkpoints.findOneBy({ id, projectId }));
+    async rename(projectId, id, name) {
+      const row = (await projectOf(projectId)) && (await checkpoints.findOneBy({ id, projectId }));
       if (!row) return 'no checkpoint';
       return unlessTaken(async () => {
         const { affected } = await checkpoints.update({ id, projectId }, { name });
@@ -92,8 +100,8 @@ export function checkpointStore(source: DataSource): CheckpointStore {
       });
     },
 
-    async remove(ownerId, projectId, id) {
-      if (!(await projectOf(ownerId, projectId))) return false;
+    async remove(projectId, id) {
+      if (!(await projectOf(projectId))) return false;
       const { affected } = await checkpoints.delete({ id, projectId });
       return (affected ?? 0) > 0;
     },

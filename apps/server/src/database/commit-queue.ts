@@ -1,8 +1,10 @@
 import { workOf } from '@mint-lamp/core/document/commands/command';
+import type { Sender } from '@mint-lamp/core/wire/may-send';
 import { type CommitAnswer, MOST_IN_REQUEST, type SentCommand } from '@mint-lamp/core/wire/projects';
 
 /** One sender's commands, waiting for their turn. */
 export interface Waiting {
+  readonly sender: Sender;
   /** The revision that the sender has seen. */
   readonly known: number;
   readonly sent: readonly SentCommand[];
@@ -12,7 +14,7 @@ export interface Waiting {
 
 const workOfAll = ({ sent }: Waiting) => sent.reduce((sum, { command }) => sum + workOf(command), 0);
 
-type Commit = (ownerId: string, projectId: string, group: readonly Waiting[]) => Promise<void>;
+type Commit = (projectId: string, group: readonly Waiting[]) => Promise<void>;
 
 /**
  * Puts the senders of each project in a row. Those who wait while a transaction runs are committed together in the
@@ -26,24 +28,19 @@ export class CommitQueue {
     this.commit = commit;
   }
 
-  add(ownerId: string, id: string, one: Omit<Waiting, 'answer' | 'fail'>): Promise<CommitAnswer | null> {
-    const key = `${ownerId} ${id}`;
+  add(id: string, one: Omit<Waiting, 'answer' | 'fail'>): Promise<CommitAnswer | null> {
     return new Promise((answer, fail) => {
-      const line = this.waiting.get(key);
+      const line = this.waiting.get(id);
       if (line) line.push({ ...one, answer, fail });
       else {
         const begun = [{ ...one, answer, fail }];
-        this.waiting.set(key, begun);
-        void this.run(key, begun, (group) => this.commit(ownerId, id, group));
+        this.waiting.set(id, begun);
+        void this.run(id, begun);
       }
     });
   }
 
-  private async run(
-    key: string,
-    line: Waiting[],
-    commit: (group: readonly Waiting[]) => Promise<void>,
-  ): Promise<void> {
+  private async run(id: string, line: Waiting[]): Promise<void> {
     while (line.length) {
       // About as much goes into one transaction as one request may hold.
       let count = 0;
@@ -51,11 +48,11 @@ export class CommitQueue {
       while (count < line.length && (count === 0 || commands + workOfAll(line[count]!) <= MOST_IN_REQUEST))
         commands += workOfAll(line[count++]!);
       const group = line.splice(0, count);
-      await commit(group).catch((error: unknown) => {
+      await this.commit(id, group).catch((error: unknown) => {
         for (const { fail } of group) fail(error);
       });
     }
     // In the same breath as the line is seen to be empty, so that nobody joins one that has ended.
-    this.waiting.delete(key);
+    this.waiting.delete(id);
   }
 }

@@ -1,5 +1,7 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import type { Note } from '@mint-lamp/core/document/notes/note';
 import { previewOf } from '@mint-lamp/core/system/preview';
+import { notesOfOthers, type Sender, whyNotFrom } from '@mint-lamp/core/wire/may-send';
 import type { CommandOutcome, SentCommand } from '@mint-lamp/core/wire/projects';
 import { type EntityManager, In } from 'typeorm';
 import { CHANNEL } from '../live/channel.ts';
@@ -9,7 +11,7 @@ import type { Waiting } from './commit-queue.ts';
 import { documentAt } from './documents.ts';
 import type { ProjectRow } from './entities.ts';
 import { type KnownDocument, type KnownDocuments, knownAfter } from './known-documents.ts';
-import { append, type FreshEntry, revisionsOf } from './log.ts';
+import { append, type FreshEntry, revisionsOf, wasSaid } from './log.ts';
 import { ProjectPicture } from './picture-entities.ts';
 
 /** What became of one sender's commands. */
@@ -32,17 +34,33 @@ class Run {
   readonly fresh: FreshEntry[] = [];
   private readonly turns = new Turns();
   private readonly revisions: Map<string, number>;
+  private readonly wasSaid: (note: Note) => Promise<boolean>;
 
-  constructor(known: KnownDocument, size: number, revisions: Map<string, number>) {
+  constructor(
+    known: KnownDocument,
+    size: number,
+    revisions: Map<string, number>,
+    wasSaid: (note: Note) => Promise<boolean>,
+  ) {
     this.document = known.document;
     this.revision = known.revision;
     this.size = size;
     this.revisions = revisions;
+    this.wasSaid = wasSaid;
   }
 
-  async take({ id, command }: SentCommand): Promise<CommandOutcome> {
+  /** A note comes back under somebody's name only as it once stood in the log. */
+  private async whyForged(sender: Sender, command: SentCommand['command']): Promise<string | null> {
+    for (const note of notesOfOthers(sender, command))
+      if (!(await this.wasSaid(note))) return 'You write notes under your own name only.';
+    return null;
+  }
+
+  async take(sender: Sender, { id, command }: SentCommand): Promise<CommandOutcome> {
     const before = this.revisions.get(id);
     if (before !== undefined) return { id, status: 'known', revision: before };
+    const why = whyNotFrom(sender, this.document.notes, command) ?? (await this.whyForged(sender, command));
+    if (why) return { id, status: 'refused', reason: why };
     const result = await applyInTurns(this.document, command, this.turns);
     if (!result.ok) return { id, status: 'refused', reason: result.reason };
     this.document = result.document;
@@ -50,7 +68,7 @@ class Run {
     this.size += JSON.stringify(command).length;
     this.revisions.set(id, this.revision);
     const { revision, size: sizeTo } = this;
-    this.fresh.push({ id, revision, command, sizeTo });
+    this.fresh.push({ id, revision, command, sizeTo, author: sender.id });
     return { id, status: 'applied', revision };
   }
 }
@@ -78,11 +96,12 @@ export async function commitGroup(
   const fitting = group.filter((one) => one.known <= row.revision);
   const sent = fitting.flatMap((one) => one.sent);
   const revisions = sent.length ? await revisionsOf(manager, row.id, sent) : new Map<string, number>();
-  const run = new Run(known, Number(row.logSize), revisions);
+  const run = new Run(known, Number(row.logSize), revisions, (note) => wasSaid(manager, row.id, note));
   const committed: Committed[] = [];
   for (const one of group) {
     const outcomes: CommandOutcome[] = [];
-    if (one.known <= row.revision) for (const command of one.sent) outcomes.push(await run.take(command));
+    if (one.known <= row.revision)
+      for (const command of one.sent) outcomes.push(await run.take(one.sender, command));
     committed.push({ one, outcomes });
   }
   if (!run.fresh.length) return { now: known, row, committed };

@@ -1,10 +1,13 @@
 import type { FastifyInstance } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
+import type { BucketStore } from '../pictures/storing/bucket.ts';
 import { type CheckpointStore, checkpointStore } from './checkpoint-store.ts';
 import { type HandOverStore, handOverStore } from './hand-over-store.ts';
+import { type HistoryStore, historyStore } from './history-store.ts';
 import { type PictureStore, pictureStore } from './picture-store.ts';
 import { type ProjectStore, projectStore } from './project-store.ts';
+import { type Reads, readsOf } from './reads.ts';
 import { type RemovedProjects, removedProjects } from './removed-projects.ts';
 import { type ShelfStore, shelfStore } from './shelf-store.ts';
 
@@ -16,23 +19,32 @@ declare module 'fastify' {
     shelf: ShelfStore;
     checkpoints: CheckpointStore;
     handOvers: HandOverStore;
+    history: HistoryStore;
+    reads: Reads;
   }
 }
 
-const answers = (source: DataSource): Promise<unknown> => source.query('SELECT 1');
+/** Resolves when the database answers. */
+export const answers = (source: DataSource): Promise<unknown> => source.query('SELECT 1');
 
-/** Gives the areas their stores, and answers whether the database does. */
-export const database = fp(async (app: FastifyInstance, { source }: { source: DataSource }) => {
+export interface DatabaseOptions {
+  readonly source: DataSource;
+  /** A copy of it that only reads are asked of; null where there is none. */
+  readonly replica: DataSource | null;
+  /** Where the bytes of pictures lie; null for the database. */
+  readonly bucket: BucketStore | null;
+}
+
+/** Gives the areas their stores. */
+export const database = fp(async (app: FastifyInstance, { source, replica, bucket }: DatabaseOptions) => {
   const projects = projectStore(source);
   app.decorate('projects', projects);
   app.decorate('removedProjects', removedProjects(source));
-  app.decorate('pictures', pictureStore(source));
+  app.decorate('pictures', pictureStore(source, bucket));
   app.decorate('shelf', shelfStore(source));
   app.decorate('checkpoints', checkpointStore(source));
   app.decorate('handOvers', handOverStore(source));
+  app.decorate('history', historyStore(source));
+  app.decorate('reads', readsOf(app, replica, bucket));
   app.addHook('onClose', () => projects.settled());
-  app.get('/api/health', async () => {
-    await answers(source);
-    return { ok: true };
-  });
 });

@@ -47,6 +47,8 @@ export interface LogRow {
   version: number;
   /** Characters of all commands up to this one. */
   sizeTo: string;
+  /** Who made it; null for those of before there were people. */
+  authorId: string | null;
   at: Date;
 }
 
@@ -96,6 +98,7 @@ export const LogEntry = new EntitySchema<LogRow>({
     command: { type: 'jsonb' },
     version: { type: 'smallint' },
     sizeTo: { type: 'bigint', name: 'size_to' },
+    authorId: { type: 'uuid', name: 'author_id', nullable: true },
     at: { type: 'timestamptz', createDate: true },
   },
 });
@@ -106,6 +109,7 @@ export interface CheckpointRow {
   projectId: string;
   revision: number;
   name: string;
+  authorId: string | null;
   at: Date;
 }
 
@@ -115,6 +119,7 @@ export interface HandOverRow {
   projectId: string;
   revision: number;
   what: HandedWhat;
+  authorId: string | null;
   at: Date;
 }
 
@@ -126,6 +131,7 @@ export const HandOverEntry = new EntitySchema<HandOverRow>({
     projectId: { type: 'uuid', name: 'project_id' },
     revision: { type: 'integer' },
     what: { type: 'jsonb' },
+    authorId: { type: 'uuid', name: 'author_id', nullable: true },
     at: { type: 'timestamptz', createDate: true },
   },
 });
@@ -138,6 +144,7 @@ export const CheckpointEntry = new EntitySchema<CheckpointRow>({
     projectId: { type: 'uuid', name: 'project_id' },
     revision: { type: 'integer' },
     name: { type: 'text' },
+    authorId: { type: 'uuid', name: 'author_id', nullable: true },
     at: { type: 'timestamptz', createDate: true },
   },
 });

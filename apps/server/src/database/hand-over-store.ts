@@ -17,47 +17,48 @@ type HandOverFault = 'no project' | 'ahead';
 
 export interface HandOverStore {
   /** The newest first; null when the project is not there. */
-  list(ownerId: string, projectId: string): Promise<HandOver[] | null>;
+  list(projectId: string): Promise<HandOver[] | null>;
   keep(
-    ownerId: string,
+    authorId: string,
     projectId: string,
     revision: number,
     what: HandedWhat,
   ): Promise<HandOver | HandOverFault>;
   /** With the document of then; null when it is not there. */
-  find(ownerId: string, projectId: string, id: string): Promise<LoadedHandOver | null>;
-  remove(ownerId: string, projectId: string, id: string): Promise<boolean>;
+  find(projectId: string, id: string): Promise<LoadedHandOver | null>;
+  remove(projectId: string, id: string): Promise<boolean>;
 }
 
-const written = ({ id, revision, at, what }: HandOverRow): HandOver => ({
+const written = ({ id, revision, authorId, at, what }: HandOverRow): HandOver => ({
   ...what,
   id,
   revision,
+  author: authorId,
   at: at.toISOString(),
 });
 
 /** Hand-overs in PostgreSQL. Each is a revision of the log, which never changes, and what was chosen then. */
 export function handOverStore(source: DataSource): HandOverStore {
   const handOvers = source.getRepository(HandOverEntry);
-  const projectOf = (ownerId: string, projectId: string) =>
+  const projectOf = (projectId: string) =>
     source.getRepository(Project).findOne({
-      where: there(projectId, ownerId),
+      where: there(projectId),
       select: { id: true, revision: true, version: true },
     });
 
   return {
-    async list(ownerId, projectId) {
-      if (!(await projectOf(ownerId, projectId))) return null;
+    async list(projectId) {
+      if (!(await projectOf(projectId))) return null;
       const rows = await handOvers.find({ where: { projectId }, order: { at: 'DESC', id: 'ASC' } });
       return rows.map(written);
     },
 
-    async keep(ownerId, projectId, revision, what) {
-      const project = await projectOf(ownerId, projectId);
+    async keep(authorId, projectId, revision, what) {
+      const project = await projectOf(projectId);
       if (!project) return 'no project';
       if (project.version > DOCUMENT_VERSION) throw new SchemaVersionAhead();
       if (revision > project.revision) return 'ahead';
-      const row = handOvers.create({ id: randomUUID(), projectId, revision, what });
+      const row = handOvers.create({ id: randomUUID(), projectId, revision, what, authorId });
       // What the database fills in comes back into the row.
       await handOvers.insert(row);
       await source.query(
@@ -68,8 +69,8 @@ export function handOverStore(source: DataSource): HandOverStore {
       return written(row);
     },
 
-    async find(ownerId, projectId, id) {
-      const project = await projectOf(ownerId, projectId);
+    async find(projectId, id) {
+      const project = await projectOf(projectId);
       if (!project) return null;
       if (project.version > DOCUMENT_VERSION) throw new SchemaVersionAhead();
       const row = await handOvers.findOneBy({ id, projectId });
@@ -78,8 +79,8 @@ export function handOverStore(source: DataSource): HandOverStore {
       return { ...written(row), document };
     },
 
-    async remove(ownerId, projectId, id) {
-      if (!(await projectOf(ownerId, projectId))) return false;
+    async remove(projectId, id) {
+      if (!(await projectOf(projectId))) return false;
       const { affected } = await handOvers.delete({ id, projectId });
       return (affected ?? 0) > 0;
     },

@@ -1,4 +1,5 @@
 import type { Command } from '@mint-lamp/core/document/commands/command';
+import type { Note } from '@mint-lamp/core/document/notes/note';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { migrateCommand } from '@mint-lamp/core/document/versions/versions';
 import type { LoggedCommand, SentCommand } from '@mint-lamp/core/wire/projects';
@@ -9,6 +10,8 @@ import { LogEntry, type LogRow } from './entities.ts';
 export interface FreshEntry extends LoggedCommand {
   /** Characters of the log up to this one. */
   readonly sizeTo: number;
+  /** Who made it. */
+  readonly author: string;
 }
 
 /** An entry of the log, with the characters of the log up to it. */
@@ -63,6 +66,26 @@ export async function revisionsOf(
   return new Map(rows.map(({ commandId, revision }) => [commandId, revision]));
 }
 
+/** Whether the log has a note of somebody with these very words. Reads all of it: for what comes seldom. */
+export async function wasSaid(
+  manager: EntityManager,
+  projectId: string,
+  { id, author, text }: Note,
+): Promise<boolean> {
+  const rows = await manager.query(
+    `SELECT 1 FROM log_entry WHERE project_id = $1 AND jsonb_path_exists(command,
+       '$.** ? (@.type == "addNote" && @.note.id == $id && @.note.author == $author)', $2)
+     AND EXISTS (
+       SELECT 1 FROM log_entry WHERE project_id = $1 AND (
+         jsonb_path_exists(command, '$.** ? (@.type == "addNote" && @.note.id == $id && @.note.text == $text)', $2)
+         OR jsonb_path_exists(command, '$.** ? (@.type == "setNote" && @.note == $id && @.change.text == $text)', $2)
+       ))
+     LIMIT 1`,
+    [projectId, JSON.stringify({ id, author, text })],
+  );
+  return rows.length > 0;
+}
+
 /** Appends entries, raises the project's revision and tells every server process, in one statement. */
 export async function append(
   manager: EntityManager,
@@ -74,10 +97,10 @@ export async function append(
   const last = entries[entries.length - 1]!;
   await manager.query(
     `WITH fresh AS (
-      INSERT INTO log_entry (project_id, revision, command_id, command, version, size_to)
-      SELECT $1::uuid, e.revision, e.id, e.command, $2::smallint, e."sizeTo"
+      INSERT INTO log_entry (project_id, revision, command_id, command, version, size_to, author_id)
+      SELECT $1::uuid, e.revision, e.id, e.command, $2::smallint, e."sizeTo", e.author
       FROM jsonb_to_recordset($3::jsonb)
-        AS e (revision integer, id uuid, command jsonb, "sizeTo" bigint)
+        AS e (revision integer, id uuid, command jsonb, "sizeTo" bigint, author uuid)
     ), raised AS (
       UPDATE project SET revision = $4, head = $5, log_size = $6, version = $2::smallint, name = $7,
         preview = coalesce($8::jsonb, preview), updated_at = now()

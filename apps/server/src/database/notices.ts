@@ -2,7 +2,7 @@ import type { QueryRunner } from 'typeorm';
 
 /** A connection that is told of notices. */
 export interface ListeningClient {
-  on(event: 'notification', listener: (notice: { payload?: string }) => void): void;
+  on(event: 'notification', listener: (notice: { channel: string; payload?: string }) => void): void;
   on(event: 'error' | 'end', listener: () => void): void;
 }
 

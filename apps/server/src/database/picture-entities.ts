@@ -1,5 +1,8 @@
 import { EntitySchema } from 'typeorm';
 
+/** Where the bytes of a picture lie. */
+export type PicturePlace = 'database' | 'bucket';
+
 /** The content of a picture, once for all projects that have it; its bytes are in parts. */
 export interface PictureContentRow {
   /** SHA-256 of the bytes, hex. */
@@ -11,6 +14,7 @@ export interface PictureContentRow {
   height: number;
   /** The picture again, small, as WebP. */
   small: Buffer;
+  place: PicturePlace;
   at: Date;
 }
 
@@ -39,8 +43,20 @@ export const PictureContent = new EntitySchema<PictureContentRow>({
     width: { type: 'integer' },
     height: { type: 'integer' },
     small: { type: 'bytea' },
+    place: { type: 'text', default: 'database' },
     at: { type: 'timestamptz', createDate: true },
   },
+});
+
+/** Bytes in a bucket whose row is gone, to be let go of. */
+export interface PictureLeftoverRow {
+  content: string;
+}
+
+export const PictureLeftover = new EntitySchema<PictureLeftoverRow>({
+  name: 'picture_leftover',
+  tableName: 'picture_leftover',
+  columns: { content: { type: 'text', primary: true } },
 });
 
 export const PicturePart = new EntitySchema<PicturePartRow>({

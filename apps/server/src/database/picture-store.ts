@@ -1,16 +1,21 @@
-import { open } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import { MOST_PICTURES } from '@mint-lamp/core/document/pictures/picture';
-import { type DataSource, type EntityManager, LessThan } from 'typeorm';
+import { type DataSource, type EntityManager, In, LessThan } from 'typeorm';
 import { refused } from '../pictures/refused-picture.ts';
+import type { BucketStore } from '../pictures/storing/bucket.ts';
 import type { TakenPicture } from '../pictures/storing/take-in-file.ts';
 import { lockInTransaction } from './advisory-lock.ts';
 import { Project } from './entities.ts';
-import { PictureContent, type PictureContentRow, PicturePart, ProjectPicture } from './picture-entities.ts';
+import { bytesInBucket, bytesInDatabase, type PictureBytes } from './picture-bytes.ts';
+import {
+  PictureContent,
+  type PictureContentRow,
+  PictureLeftover,
+  type PicturePlace,
+  ProjectPicture,
+} from './picture-entities.ts';
 import { there } from './removed-projects.ts';
 
-/** Bytes of a part: what is read and sent at a time. */
-const PART = 512 * 1024;
 /** Pictures that a project may be given without anything in it naming them. */
 export const MOST_UNNAMED = 2 * MOST_PICTURES;
 const DAY_MS = 24 * 60 * 60 * 1000;
@@ -20,10 +25,11 @@ export interface PictureStore {
    * Keeps a picture for a project, its bytes once for the same content; `named` when the project names it already. False
    * when the project is not there.
    */
-  keep(ownerId: string, projectId: string, picture: TakenPicture, named?: boolean): Promise<boolean>;
+  keep(projectId: string, picture: TakenPicture, named?: boolean): Promise<boolean>;
   /** What a project may see; null when it was never given that. */
-  find(ownerId: string, projectId: string, content: string): Promise<PictureContentRow | null>;
-  hasProject(ownerId: string, projectId: string): Promise<boolean>;
+  find(projectId: string, content: string): Promise<PictureContentRow | null>;
+  /** What a project was given. */
+  list(projectId: string): Promise<Pick<PictureContentRow, 'content' | 'mediaType'>[]>;
   /** The bytes of a content, part by part. */
   read(content: string): Readable;
   /** Forgets what no project has any more. */
@@ -37,21 +43,6 @@ export interface PictureStore {
 const lockContents = (manager: EntityManager, why: 'to keep' | 'to forget') =>
   lockInTransaction(manager, 'pictures', why === 'to keep' ? 'shared' : 'alone');
 
-/** Writes a file to the database, part by part, so that no more than a part is held. */
-async function writeParts(manager: EntityManager, content: string, file: string): Promise<void> {
-  const handle = await open(file);
-  try {
-    for (let part = 0; ; part++) {
-      const bytes = Buffer.alloc(PART);
-      const { bytesRead } = await handle.read(bytes, 0, PART, part * PART);
-      if (!bytesRead) return;
-      await manager.getRepository(PicturePart).insert({ content, part, bytes: bytes.subarray(0, bytesRead) });
-    }
-  } finally {
-    await handle.close();
-  }
-}
-
 /**
  * Makes room for one more picture that no command of the project's log has named: where there are many, those of
  * before yesterday go. Throws ApiError where there are too many all the same.
@@ -64,32 +55,54 @@ async function makeRoom(manager: EntityManager, projectId: string): Promise<void
   if ((await pictures.countBy(unnamed)) >= MOST_UNNAMED) throw refused.tooMany(MOST_UNNAMED);
 }
 
-/** Pictures in PostgreSQL. */
-export function pictureStore(source: DataSource): PictureStore {
-  async function* parts(content: string): AsyncGenerator<Buffer> {
-    for (let part = 0; ; part++) {
-      const row = await source.getRepository(PicturePart).findOneBy({ content, part });
-      if (!row) return;
-      yield row.bytes;
-    }
+/**
+ * Pictures in PostgreSQL; their bytes there too, or in a bucket where there is one. What was kept before there was one
+ * stays where it is.
+ */
+export function pictureStore(source: DataSource, bucket: BucketStore | null = null): PictureStore {
+  const places: Readonly<Record<PicturePlace, PictureBytes | null>> = {
+    database: bytesInDatabase(source),
+    bucket: bucket && bytesInBucket(bucket),
+  };
+  const place: PicturePlace = bucket ? 'bucket' : 'database';
+  const bytesAt = (where: PicturePlace): PictureBytes => {
+    const bytes = places[where];
+    if (!bytes)
+      throw new Error('A picture lies in a bucket, and this server was told of none (PICTURES_URL).');
+    return bytes;
+  };
+
+  async function* bytesOf(content: string): AsyncGenerator<Uint8Array> {
+    const row = await source
+      .getRepository(PictureContent)
+      .findOne({ where: { content }, select: { content: true, place: true } });
+    if (row) yield* bytesAt(row.place).read(content);
   }
 
-  const hasProject = (ownerId: string, id: string) =>
-    source.getRepository(Project).existsBy(there(id, ownerId));
+  /** Bytes in the bucket whose row is gone, noted with it, so that they go whichever process comes to it. */
+  const clearBucket = async (): Promise<void> => {
+    if (!bucket) return;
+    const left = await source.getRepository(PictureLeftover).find();
+    for (const { content } of left)
+      await source.transaction(async (manager) => {
+        await lockContents(manager, 'to forget');
+        const isBack = await manager.getRepository(PictureContent).existsBy({ content });
+        if (!isBack) await bytesAt('bucket').remove(content);
+        await manager.getRepository(PictureLeftover).delete({ content });
+      });
+  };
 
   return {
-    hasProject,
-
-    async keep(ownerId, projectId, picture, named = false) {
+    async keep(projectId, picture, named = false) {
       const { content, file, size, small, mediaType, width, height } = picture;
       return source.transaction(async (manager) => {
         await lockContents(manager, 'to keep');
         const project = await manager
           .getRepository(Project)
-          .findOne({ where: there(projectId, ownerId), lock: { mode: 'pessimistic_read' } });
+          .findOne({ where: there(projectId), lock: { mode: 'pessimistic_read' } });
         if (!project) return false;
         await makeRoom(manager, projectId);
-        const row = { content, mediaType, width, height, size, small: Buffer.from(small) };
+        const row = { content, mediaType, width, height, size, small: Buffer.from(small), place };
         const made = await manager
           .createQueryBuilder()
           .insert()
@@ -98,7 +111,7 @@ export function pictureStore(source: DataSource): PictureStore {
           .orIgnore()
           .returning('content')
           .execute();
-        if (made.raw.length) await writeParts(manager, content, file);
+        if (made.raw.length) await bytesAt(place).write(manager, { content, file, size, mediaType });
         await manager
           .createQueryBuilder()
           .insert()
@@ -110,23 +123,45 @@ export function pictureStore(source: DataSource): PictureStore {
       });
     },
 
-    async find(ownerId, projectId, content) {
-      if (!(await hasProject(ownerId, projectId))) return null;
+    async find(projectId, content) {
       if (!(await source.getRepository(ProjectPicture).existsBy({ projectId, content }))) return null;
       return source.getRepository(PictureContent).findOneBy({ content });
     },
 
-    read: (content) => Readable.from(parts(content), { objectMode: false }),
+    async list(projectId) {
+      const given = await source.getRepository(ProjectPicture).findBy({ projectId });
+      return source.getRepository(PictureContent).find({
+        where: { content: In(given.map(({ content }) => content)) },
+        select: { content: true, mediaType: true },
+        order: { content: 'ASC' },
+      });
+    },
 
-    forgetUnused: () =>
-      source.transaction(async (manager) => {
+    read: (content) => Readable.from(bytesOf(content), { objectMode: false }),
+
+    async forgetUnused() {
+      await source.transaction(async (manager) => {
         await lockContents(manager, 'to forget');
-        await manager
+        const unused =
+          'NOT EXISTS (SELECT 1 FROM project_picture p WHERE p.content = picture_content.content)';
+        const { raw } = await manager
           .createQueryBuilder()
           .delete()
           .from(PictureContent)
-          .where('NOT EXISTS (SELECT 1 FROM project_picture p WHERE p.content = picture_content.content)')
+          .where(unused)
+          .returning(['content', 'place'])
           .execute();
-      }),
+        for (const { content, place: where } of raw as { content: string; place: PicturePlace }[])
+          if (where === 'bucket')
+            await manager
+              .createQueryBuilder()
+              .insert()
+              .into(PictureLeftover)
+              .values({ content })
+              .orIgnore()
+              .execute();
+      });
+      await clearBucket();
+    },
   };
 }

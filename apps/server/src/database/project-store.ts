@@ -1,5 +1,6 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
+import type { Sender } from '@mint-lamp/core/wire/may-send';
 import type {
   CommitAnswer,
   ListedProject,
@@ -18,20 +19,25 @@ import { newsOf } from './news.ts';
 import { removeForNow, there } from './removed-projects.ts';
 import { SchemaVersionAhead } from './schema-version-ahead.ts';
 
+/** A project as it is kept, whoever asks. */
+type StoredProject = Omit<LoadedProject, 'access'>;
+
 export interface ProjectStore {
-  list(ownerId: string): Promise<ListedProject[]>;
+  /** Those that a person may look at. */
+  list(personId: string): Promise<ListedProject[]>;
   /** Null when the project is not there; its newest snapshot as it stands when it is of a newer version. */
-  find(ownerId: string, id: string): Promise<LoadedProject | null>;
-  revisionOf(ownerId: string, id: string): Promise<number | null>;
+  find(id: string): Promise<StoredProject | null>;
+  revisionOf(id: string): Promise<number | null>;
   /** When a project came to a revision. */
   madeAt(id: string, revision: number): Promise<Date>;
-  create(ownerId: string, document: ProjectDocument, id?: string): Promise<LoadedProject>;
+  /** For a person or a team. */
+  create(ownerId: string, document: ProjectDocument, id?: string): Promise<StoredProject>;
   /** It can be had back for a while; see `removed-projects.ts`. */
-  remove(ownerId: string, id: string): Promise<boolean>;
-  newsSince(ownerId: string, id: string, revision: number): Promise<ProjectNews | null>;
+  remove(id: string): Promise<boolean>;
+  newsSince(id: string, revision: number): Promise<Omit<ProjectNews, 'access'> | null>;
   /** Null when the project is not there. */
   commit(
-    ownerId: string,
+    sender: Sender,
     id: string,
     known: number,
     sent: readonly SentCommand[],
@@ -47,8 +53,8 @@ export interface ProjectStore {
 export function projectStore(source: DataSource): ProjectStore {
   const memory = new KnownDocuments();
   const snapshots = new Set<Promise<void>>();
-  const rowOf = async (ownerId: string, id: string) => {
-    const read = () => source.getRepository(Project).findOneBy(there(id, ownerId));
+  const rowOf = async (id: string) => {
+    const read = () => source.getRepository(Project).findOneBy(there(id));
     const row = await read();
     // What this process knows may be newer than a row that was read while it was being committed.
     return row && (memory.get(id)?.revision ?? 0) > row.revision ? read() : row;
@@ -64,11 +70,11 @@ export function projectStore(source: DataSource): ProjectStore {
     snapshots.add(writing);
   };
 
-  const commitTogether = async (ownerId: string, id: string, group: readonly Waiting[]) => {
+  const commitTogether = async (id: string, group: readonly Waiting[]) => {
     const result = await source.transaction(async (manager): Promise<GroupResult | null> => {
       const row = await manager
         .getRepository(Project)
-        .findOne({ where: there(id, ownerId), lock: { mode: 'pessimistic_write' } });
+        .findOne({ where: there(id), lock: { mode: 'pessimistic_write' } });
       if (!row) return null;
       if (row.version > DOCUMENT_VERSION) throw new SchemaVersionAhead();
       return commitGroup(manager, row, group, memory);
@@ -85,7 +91,7 @@ export function projectStore(source: DataSource): ProjectStore {
       // One who is ahead is told so by the revision, and gets no news of a life that it has not seen.
       const since = Math.min(one.known, revision);
       newsOf(source.manager, id, Number(row.logSize), now, since).then(
-        (news) => one.answer({ revision, outcomes, news }),
+        (news) => one.answer({ revision, outcomes, news, access: one.sender.access }),
         one.fail,
       );
     }
@@ -93,10 +99,10 @@ export function projectStore(source: DataSource): ProjectStore {
   const queue = new CommitQueue(commitTogether);
 
   return {
-    list: (ownerId) => listProjects(source, memory, ownerId),
+    list: (personId) => listProjects(source, memory, personId),
 
-    async find(ownerId, id) {
-      const row = await rowOf(ownerId, id);
+    async find(id) {
+      const row = await rowOf(id);
       if (!row) return null;
       const { revision } = row;
       if (row.version > DOCUMENT_VERSION) {
@@ -116,20 +122,20 @@ export function projectStore(source: DataSource): ProjectStore {
       return row?.createdAt ?? new Date(0);
     },
 
-    async revisionOf(ownerId, id) {
-      const row = await rowOf(ownerId, id);
+    async revisionOf(id) {
+      const row = await rowOf(id);
       return row ? row.revision : null;
     },
 
     create: (ownerId, document, id) => createProject(source, ownerId, document, id),
 
-    async remove(ownerId, id) {
+    async remove(id) {
       memory.delete(id);
-      return removeForNow(source, ownerId, id);
+      return removeForNow(source, id);
     },
 
-    async newsSince(ownerId, id, since) {
-      const row = await rowOf(ownerId, id);
+    async newsSince(id, since) {
+      const row = await rowOf(id);
       if (!row) return null;
       if (row.version > DOCUMENT_VERSION) throw new SchemaVersionAhead();
       const now = await documentAt(source.manager, row, memory);
@@ -137,7 +143,7 @@ export function projectStore(source: DataSource): ProjectStore {
       return { revision: row.revision, news };
     },
 
-    commit: (ownerId, id, known, sent) => queue.add(ownerId, id, { known, sent }),
+    commit: (sender, id, known, sent) => queue.add(id, { sender, known, sent }),
 
     async settled() {
       await Promise.all(snapshots);

@@ -4,8 +4,12 @@ import { EntitySchema } from 'typeorm';
 /** A set on the shelf. What its words are found by (`search`) the database makes itself. */
 export interface ShelfSetRow {
   id: string;
-  /** Null for those that ship with Mint Lamp. */
+  /** Who published it; null for those that ship with Mint Lamp, and where that person is gone. */
   ownerId: string | null;
+  /** The team that it was published to; null for all of the server. */
+  teamId: string | null;
+  /** Ships with Mint Lamp. */
+  ships: boolean;
   name: string;
   words: string;
   content: NewSet['content'];
@@ -29,6 +33,8 @@ export const ShelfSetEntry = new EntitySchema<ShelfSetRow>({
   columns: {
     id: { type: 'uuid', primary: true },
     ownerId: { type: 'uuid', name: 'owner_id', nullable: true },
+    teamId: { type: 'uuid', name: 'team_id', nullable: true },
+    ships: { type: 'boolean', default: false },
     name: { type: 'text' },
     words: { type: 'text' },
     content: { type: 'jsonb' },

@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { cellsNear, cellsOf } from '@mint-lamp/core/shelf/cells';
 import type { NewSet } from '@mint-lamp/core/shelf/shelf-set';
+import type { SignedIn } from '@mint-lamp/core/wire/people';
 import type { ShelfOrder, ShelfPage, ShelfSet } from '@mint-lamp/core/wire/shelf';
 import type { DataSource } from 'typeorm';
+import { changedBy, rowsOf } from './people/queries.ts';
 import { ShelfFavour, ShelfSetEntry, type ShelfSetRow } from './shelf-entities.ts';
 
 export interface ShelfQuery {
@@ -12,18 +14,21 @@ export interface ShelfQuery {
   readonly order: ShelfOrder;
   /** Only those of whoever asks, or that they favour. */
   readonly only: 'all' | 'own' | 'favourites';
+  /** Only those that were published to this team; null for all that whoever asks may see. */
+  readonly team: string | null;
   /** As the page before said; null for the first page. */
   readonly after: string | null;
 }
 
 export interface ShelfStore {
-  list(ownerId: string, query: ShelfQuery): Promise<ShelfPage>;
-  publish(ownerId: string, set: NewSet): Promise<ShelfSet>;
-  /** False when there is no such set of that owner. */
-  takeBack(ownerId: string, id: string): Promise<boolean>;
+  list(person: SignedIn, query: ShelfQuery): Promise<ShelfPage>;
+  /** To a team, or to all of the server where that is null. */
+  publish(ownerId: string, set: NewSet, team: string | null): Promise<ShelfSet>;
+  /** Whoever published it may, an owner of its team, and who looks after the server; false for anybody else. */
+  takeBack(person: SignedIn, id: string): Promise<boolean>;
   favour(ownerId: string, id: string, on: boolean): Promise<boolean>;
-  /** Counts that a set was adopted. */
-  adopted(id: string): Promise<boolean>;
+  /** Counts that a set was adopted; false where whoever did may not see it. */
+  adopted(ownerId: string, id: string): Promise<boolean>;
   /** Puts sets on the shelf that ship with Mint Lamp, under ids of their own; what is there already stays. */
   ship(sets: readonly (NewSet & { readonly id: string })[]): Promise<void>;
 }
@@ -36,6 +41,9 @@ interface Beside {
   /** Of the column that the list is in order of, exactly. */
   readonly place: string;
   readonly favourite: boolean;
+  readonly by: string | null;
+  readonly teamName: string | null;
+  readonly ownsTeam: boolean;
 }
 
 /** Every word as a beginning, joined: "rust fo" finds "rust fog". Empty when there is no word in it. */
@@ -68,19 +76,37 @@ const PLACES: Readonly<Record<ShelfOrder, { readonly of: string; readonly at: (v
     },
   };
 
-const toSet = (ownerId: string, row: ShelfSetRow, favourite: boolean): ShelfSet => ({
+/** What the list shows of where a set is from. */
+interface From {
+  readonly by: string | null;
+  readonly team: string | null;
+  readonly ownsTeam: boolean;
+}
+
+const toSet = (ownerId: string, row: ShelfSetRow, favourite: boolean, from: From): ShelfSet => ({
   id: row.id,
   name: row.name,
   words: row.words,
   content: row.content,
   colors: row.colors,
-  ours: row.ownerId === null,
+  ours: row.ships,
   own: row.ownerId === ownerId,
+  by: row.ships ? null : from.by,
+  team: from.team,
+  withdrawable: !row.ships && (row.ownerId === ownerId || from.ownsTeam),
   adopted: row.adopted,
   favoured: row.favoured,
   favourite,
   at: row.at.toISOString(),
 });
+
+/** Whether whoever asks may see a set: of the server, or of one of their teams. */
+const SEEN =
+  '(s.team_id IS NULL OR s.team_id IN (SELECT m.team_id FROM membership m WHERE m.person_id = :ownerId))';
+/** Whether whoever asks owns the team of a set. */
+const OWNS_TEAM = `EXISTS (SELECT 1 FROM membership m
+  WHERE m.team_id = s.team_id AND m.person_id = :ownerId AND m.access = 'owner')`;
+const NAME_OF = (column: string) => `(SELECT o.name FROM owner o WHERE o.id = s.${column})`;
 
 /** Whether whoever asks favours a set. */
 const FAVOURED = 'EXISTS (SELECT 1 FROM shelf_favour f WHERE f.owner_id = :ownerId AND f.set_id = s.id)';
@@ -88,16 +114,41 @@ const FAVOURED = 'EXISTS (SELECT 1 FROM shelf_favour f WHERE f.owner_id = :owner
 /** The shelf in PostgreSQL. */
 export function shelfStore(source: DataSource): ShelfStore {
   const sets = source.getRepository(ShelfSetEntry);
-  const rowOf = (ownerId: string | null, id: string, { name, words, content, colors }: NewSet) =>
-    sets.create({ id, ownerId, name, words, content, colors: [...colors], cells: cellsOf(colors) });
+  const rowOf = (
+    { ownerId, teamId, ships }: Pick<ShelfSetRow, 'ownerId' | 'teamId' | 'ships'>,
+    id: string,
+    { name, words, content, colors }: NewSet,
+  ) =>
+    sets.create({
+      id,
+      ownerId,
+      teamId,
+      ships,
+      name,
+      words,
+      content,
+      colors: [...colors],
+      cells: cellsOf(colors),
+    });
+  const seen = (ownerId: string, id: string) =>
+    sets
+      .createQueryBuilder('s')
+      .where('s.id = :id', { id })
+      .andWhere(SEEN)
+      .setParameters({ ownerId })
+      .getExists();
 
   return {
-    async list(ownerId, { words, near, order, only, after }) {
+    async list({ id: ownerId, administrator }, { words, near, order, only, team, after }) {
       const column = COLUMNS[order];
       const query = sets
         .createQueryBuilder('s')
         .addSelect(`CAST(${PLACES[order].of} AS text)`, 'place')
         .addSelect(FAVOURED, 'favourite')
+        .addSelect(NAME_OF('owner_id'), 'by')
+        .addSelect(NAME_OF('team_id'), 'teamName')
+        .addSelect(OWNS_TEAM, 'ownsTeam')
+        .where(SEEN)
         .orderBy(`s.${column}`, 'DESC')
         .addOrderBy('s.id', 'DESC')
         .limit(PAGE + 1)
@@ -106,6 +157,7 @@ export function shelfStore(source: DataSource): ShelfStore {
       if (search) query.andWhere('s.search @@ CAST(:search AS tsquery)', { search });
       if (near) query.andWhere('s.cells && CAST(:cells AS integer[])', { cells: cellsNear(near) });
       if (only === 'own') query.andWhere('s.owner_id = :ownerId');
+      if (team) query.andWhere('s.team_id = :team', { team });
       if (only === 'favourites') query.andWhere(FAVOURED);
       const cursor = readCursor(after);
       if (cursor)
@@ -117,24 +169,42 @@ export function shelfStore(source: DataSource): ShelfStore {
       const shown = entities.slice(0, PAGE);
       const last = shown.length - 1;
       return {
-        sets: shown.map((row, i) => toSet(ownerId, row, raw[i]!.favourite)),
+        sets: shown.map((row, i) => {
+          const { favourite, by, teamName, ownsTeam } = raw[i]!;
+          const looksAfter = administrator && row.teamId === null;
+          return toSet(ownerId, row, favourite, { by, team: teamName, ownsTeam: ownsTeam || looksAfter });
+        }),
         next: entities.length > PAGE ? `${raw[last]!.place}_${shown[last]!.id}` : null,
       };
     },
 
-    async publish(ownerId, set) {
-      const row = rowOf(ownerId, randomUUID(), set);
+    async publish(ownerId, set, teamId) {
+      const row = rowOf({ ownerId, teamId, ships: false }, randomUUID(), set);
       // What the database fills in comes back into the row.
       await sets.insert(row);
-      return toSet(ownerId, row, false);
+      const [from] = await rowsOf<From>(
+        source,
+        `SELECT (SELECT name FROM owner WHERE id = $1) AS by, (SELECT name FROM owner WHERE id = $2) AS team,
+           EXISTS (SELECT 1 FROM membership WHERE team_id = $2 AND person_id = $1 AND access = 'owner') AS "ownsTeam"`,
+        [ownerId, teamId],
+      );
+      return toSet(ownerId, row, false, from!);
     },
 
-    async takeBack(ownerId, id) {
-      const { affected } = await sets.delete({ id, ownerId });
-      return (affected ?? 0) > 0;
+    async takeBack({ id: personId, administrator }, id) {
+      const count = await changedBy(
+        source,
+        `DELETE FROM shelf_set s WHERE s.id = $1 AND NOT s.ships AND (
+           s.owner_id = $2 OR (s.team_id IS NULL AND $3) OR EXISTS (
+             SELECT 1 FROM membership m
+             WHERE m.team_id = s.team_id AND m.person_id = $2 AND m.access = 'owner'))`,
+        [id, personId, administrator],
+      );
+      return count > 0;
     },
 
     async favour(ownerId, id, on) {
+      if (!(await seen(ownerId, id))) return false;
       return source.transaction(async (manager) => {
         const all = manager.getRepository(ShelfSetEntry);
         const favours = manager.getRepository(ShelfFavour);
@@ -148,7 +218,8 @@ export function shelfStore(source: DataSource): ShelfStore {
       });
     },
 
-    async adopted(id) {
+    async adopted(ownerId, id) {
+      if (!(await seen(ownerId, id))) return false;
       const { affected } = await sets.increment({ id }, 'adopted', 1);
       return (affected ?? 0) > 0;
     },
@@ -159,7 +230,7 @@ export function shelfStore(source: DataSource): ShelfStore {
         await sets
           .createQueryBuilder()
           .insert()
-          .values(rowOf(null, id, set))
+          .values(rowOf({ ownerId: null, teamId: null, ships: true }, id, set))
           .orIgnore()
           .execute();
     },

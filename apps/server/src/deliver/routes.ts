@@ -8,10 +8,12 @@ import { choicesOf, type KeptChoices } from '@mint-lamp/core/document/delivery/f
 import { readChoices } from '@mint-lamp/core/document/delivery/read-choices';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { slug } from '@mint-lamp/core/document/naming/names';
+import { type NameOf, withSignedNotes } from '@mint-lamp/core/document/notes/signed-notes';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { FILE_FORMATS, type FileFormatId, fileFormat } from '@mint-lamp/core/exchange/file-formats';
 import type { FastifyInstance } from 'fastify';
 import Joi from 'joi';
+import { needs } from '../access/needs.ts';
 import { SchemaVersionAhead } from '../database/schema-version-ahead.ts';
 import { ApiError } from '../errors.ts';
 import { leftSignal } from '../left.ts';
@@ -49,24 +51,26 @@ interface State {
 
 const gone = (what: string, path: string) => new ApiError('NOT_FOUND', `There is no such ${what}.`, path);
 
+/** What the people of a project are called. */
+async function namesOn({ teams }: FastifyInstance, id: string): Promise<NameOf> {
+  const { people } = await teams.onProject(id);
+  const names = new Map(people.map((one) => [one.id, one.name]));
+  return (author) => names.get(author) ?? null;
+}
+
 /** What is asked for: the project now, at a checkpoint, or as it was handed over. */
-async function stateOf(
-  app: FastifyInstance,
-  ownerId: string,
-  id: string,
-  asked: Asked['Querystring'],
-): Promise<State> {
+async function stateOf(app: FastifyInstance, id: string, asked: Asked['Querystring']): Promise<State> {
   if (asked.checkpoint !== undefined) {
-    const found = await app.checkpoints.find(ownerId, id, asked.checkpoint);
+    const found = await app.reads.checkpoints.find(id, asked.checkpoint);
     if (!found) throw gone('checkpoint', 'querystring.checkpoint');
     return found;
   }
   if (asked.handover !== undefined) {
-    const found = await app.handOvers.find(ownerId, id, asked.handover);
+    const found = await app.reads.handOvers.find(id, asked.handover);
     if (!found) throw gone('hand-over', 'querystring.handover');
     return found;
   }
-  const project = await app.projects.find(ownerId, id);
+  const project = await app.reads.projects.find(id);
   if (!project) throw new ApiError('NOT_FOUND', 'There is no project at this address.', 'params.id');
   return project;
 }
@@ -77,72 +81,76 @@ async function stateOf(
  * by revision and choices; it is written in a process of its own.
  */
 export async function deliverRoutes(app: FastifyInstance): Promise<void> {
-  app.get<Asked>('/:form', { schema: { params, querystring: query } }, async (request, reply) => {
-    const { ownerId, params: of, query: asked } = request;
-    const { id, form } = of;
-    const { document, revision, ...then } = await stateOf(app, ownerId, id, asked);
-    if (document.version !== DOCUMENT_VERSION) throw new SchemaVersionAhead();
-    const read = readChoices(
-      form,
-      Object.fromEntries(Object.entries(asked).filter(([key]) => !OWN.has(key))) as Record<string, string>,
-      document.themes,
-    );
-    if (!read.ok) throw new ApiError('BAD_REQUEST', read.reason, `querystring.${read.key}`);
-    const before = then.choices ?? document.delivery.choices;
-    const choices: KeptChoices = { ...before, [form]: { ...before[form], ...read.choices } };
-    const leftOut = asked.everything ? NOTHING_LEFT_OUT : (then.leftOut ?? document.delivery.leftOut);
-    const { mediaType, fileName } = fileFormat(form);
-    const tag = `"${createHash('sha256')
-      .update(
-        JSON.stringify([
-          DOCUMENT_VERSION,
-          form,
-          revision,
-          choicesOf(choices, form),
-          LEAVABLE.map((kind) => leftOut[kind]),
-        ]),
-      )
-      .digest('base64url')
-      .slice(0, 22)}-${revision}"`;
-    reply.header('etag', tag).header('cache-control', 'private, no-cache');
-    const known = request.headers['if-none-match'];
-    if (known === '*' || known?.split(',').some((one) => one.trim() === tag)) return reply.code(304).send();
-    const left = leftSignal(reply);
-    const regions =
-      form === 'page' || form === 'pdf' ? await allRegions(app, ownerId, id, document, left) : new Map();
-    const at = await app.projects.madeAt(id, revision);
-    const folder = await mkdtemp(join(tmpdir(), 'mint-lamp-deliver-'));
-    const removed = () => void rm(folder, { recursive: true, force: true });
-    try {
-      const input = {
-        document: join(folder, 'document.json'),
+  app.get<Asked>(
+    '/:form',
+    { ...needs({ project: 'look' }), schema: { params, querystring: query } },
+    async (request, reply) => {
+      const { params: of, query: asked } = request;
+      const { id, form } = of;
+      const { document, revision, ...then } = await stateOf(app, id, asked);
+      if (document.version !== DOCUMENT_VERSION) throw new SchemaVersionAhead();
+      const read = readChoices(
         form,
-        choices,
-        leftOut,
-        revision,
-        at: at.toISOString(),
-        regions,
-        file: join(folder, 'file'),
-      };
-      await writeFile(input.document, documentInParts(document));
-      await app.jobs.reports.run('writeForm', input, left);
-      reply.raw.once('close', removed);
-      const name = fileName(slug(document.name) || 'colours');
-      const kind = asked.download ? 'attachment' : 'inline';
-      return (
-        reply
-          .type(/^text|json|xml|javascript/.test(mediaType) ? `${mediaType}; charset=utf-8` : mediaType)
-          .header('content-disposition', `${kind}; filename*=UTF-8''${encodeURIComponent(name)}`)
-          // What people typed is in it; on this server's address it is shown, and does nothing.
-          .header(
-            'content-security-policy',
-            "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox",
-          )
-          .send(createReadStream(input.file))
+        Object.fromEntries(Object.entries(asked).filter(([key]) => !OWN.has(key))) as Record<string, string>,
+        document.themes,
       );
-    } catch (error) {
-      removed();
-      throw error;
-    }
-  });
+      if (!read.ok) throw new ApiError('BAD_REQUEST', read.reason, `querystring.${read.key}`);
+      const before = then.choices ?? document.delivery.choices;
+      const choices: KeptChoices = { ...before, [form]: { ...before[form], ...read.choices } };
+      const leftOut = asked.everything ? NOTHING_LEFT_OUT : (then.leftOut ?? document.delivery.leftOut);
+      const { mediaType, fileName } = fileFormat(form);
+      const tag = `"${createHash('sha256')
+        .update(
+          JSON.stringify([
+            DOCUMENT_VERSION,
+            form,
+            revision,
+            choicesOf(choices, form),
+            LEAVABLE.map((kind) => leftOut[kind]),
+          ]),
+        )
+        .digest('base64url')
+        .slice(0, 22)}-${revision}"`;
+      reply.header('etag', tag).header('cache-control', 'private, no-cache');
+      const known = request.headers['if-none-match'];
+      if (known === '*' || known?.split(',').some((one) => one.trim() === tag)) return reply.code(304).send();
+      const left = leftSignal(reply);
+      const regions =
+        form === 'page' || form === 'pdf' ? await allRegions(app, id, document, left) : new Map();
+      const at = await app.reads.projects.madeAt(id, revision);
+      const folder = await mkdtemp(join(tmpdir(), 'mint-lamp-deliver-'));
+      const removed = () => void rm(folder, { recursive: true, force: true });
+      try {
+        const input = {
+          document: join(folder, 'document.json'),
+          form,
+          choices,
+          leftOut,
+          revision,
+          at: at.toISOString(),
+          regions,
+          file: join(folder, 'file'),
+        };
+        await writeFile(input.document, documentInParts(withSignedNotes(document, await namesOn(app, id))));
+        await app.jobs.reports.run('writeForm', input, left);
+        reply.raw.once('close', removed);
+        const name = fileName(slug(document.name) || 'colours');
+        const kind = asked.download ? 'attachment' : 'inline';
+        return (
+          reply
+            .type(/^text|json|xml|javascript/.test(mediaType) ? `${mediaType}; charset=utf-8` : mediaType)
+            .header('content-disposition', `${kind}; filename*=UTF-8''${encodeURIComponent(name)}`)
+            // What people typed is in it; on this server's address it is shown, and does nothing.
+            .header(
+              'content-security-policy',
+              "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox",
+            )
+            .send(createReadStream(input.file))
+        );
+      } catch (error) {
+        removed();
+        throw error;
+      }
+    },
+  );
 }

@@ -7,11 +7,11 @@ import { DEMO_PICTURES } from '@mint-lamp/core/demo/pictures/demo-pictures';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import type { DataSource } from 'typeorm';
+import { LOCAL_PERSON } from '../access/local-person.ts';
 import { withAdvisoryLock } from '../database/advisory-lock.ts';
 import { pictureStore } from '../database/picture-store.ts';
 import { projectStore } from '../database/project-store.ts';
 import { closeLanes, type Lanes, openLanes } from '../jobs/jobs.ts';
-import { LOCAL_OWNER } from '../owner/owner.ts';
 import type { TakenPicture } from '../pictures/storing/take-in-file.ts';
 import { takeInInTurn } from '../pictures/storing/take-in-in-turn.ts';
 
@@ -43,15 +43,15 @@ async function demoPictures(
 export async function loadDemo(database: DataSource, libraryRoot = ''): Promise<void> {
   const store = projectStore(database);
   await withAdvisoryLock(database, 'demo', async () => {
-    if ((await store.list(LOCAL_OWNER)).length) return;
+    if ((await store.list(LOCAL_PERSON.id)).length) return;
     const lanes = openLanes();
     const folder = await mkdtemp(join(tmpdir(), 'mint-lamp-demo-'));
     try {
       const pictures = await demoPictures(libraryRoot, lanes, folder);
       for (const { id, document } of DEMO_PROJECTS) {
         const own = document === SKERRY_LINE ? pictures : [];
-        await store.create(LOCAL_OWNER, { ...document, pictures: own.map(({ picture }) => picture) }, id);
-        for (const { kept } of own) await pictureStore(database).keep(LOCAL_OWNER, id, kept, true);
+        await store.create(LOCAL_PERSON.id, { ...document, pictures: own.map(({ picture }) => picture) }, id);
+        for (const { kept } of own) await pictureStore(database).keep(id, kept, true);
       }
     } finally {
       closeLanes(lanes);

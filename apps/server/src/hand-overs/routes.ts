@@ -4,6 +4,7 @@ import { schemaParts } from '@mint-lamp/core/document/schema/toolbox';
 import type { HandedWhat, HandOverList, LoadedHandOver } from '@mint-lamp/core/wire/hand-overs';
 import type { FastifyInstance } from 'fastify';
 import Joi from 'joi';
+import { needs } from '../access/needs.ts';
 import { ApiError } from '../errors.ts';
 import { params, revision, uuid } from '../projects/schemas.ts';
 import { sameSchemaVersion } from '../schema-version/schema-version.ts';
@@ -39,9 +40,9 @@ export async function handOverRoutes(app: FastifyInstance): Promise<void> {
 
   app.get<OfProject>(
     '/',
-    { schema: { params } },
-    async ({ ownerId, params: { id } }): Promise<HandOverList> => {
-      const list = await handOvers.list(ownerId, id);
+    { ...needs({ project: 'look' }), schema: { params } },
+    async ({ params: { id } }): Promise<HandOverList> => {
+      const list = await handOvers.list(id);
       if (!list) throw noProject();
       return { handOvers: list };
     },
@@ -49,9 +50,9 @@ export async function handOverRoutes(app: FastifyInstance): Promise<void> {
 
   app.post<OfProject & { Body: HandedWhat & { revision: number } }>(
     '/',
-    { schema: { params, body: keepBody } },
-    async ({ ownerId, params: { id }, body: { revision: of, ...what } }, reply) => {
-      const kept = await handOvers.keep(ownerId, id, of, what);
+    { ...needs({ project: 'edit' }), schema: { params, body: keepBody } },
+    async ({ personId, params: { id }, body: { revision: of, ...what } }, reply) => {
+      const kept = await handOvers.keep(personId, id, of, what);
       if (kept === 'no project') throw noProject();
       if (kept === 'ahead')
         throw new ApiError('REVISION_AHEAD', 'The project has not come to this revision.', 'body.revision');
@@ -61,9 +62,9 @@ export async function handOverRoutes(app: FastifyInstance): Promise<void> {
 
   app.get<OfOne>(
     '/:handOver',
-    { schema: { params: ofOne }, onRequest: sameSchemaVersion },
-    async ({ ownerId, params: { id, handOver } }): Promise<LoadedHandOver> => {
-      const loaded = await handOvers.find(ownerId, id, handOver);
+    { ...needs({ project: 'look' }), schema: { params: ofOne }, onRequest: sameSchemaVersion },
+    async ({ params: { id, handOver } }): Promise<LoadedHandOver> => {
+      const loaded = await handOvers.find(id, handOver);
       if (!loaded) throw gone();
       return loaded;
     },
@@ -71,9 +72,9 @@ export async function handOverRoutes(app: FastifyInstance): Promise<void> {
 
   app.delete<OfOne>(
     '/:handOver',
-    { schema: { params: ofOne } },
-    async ({ ownerId, params: { id, handOver } }, reply) => {
-      if (!(await handOvers.remove(ownerId, id, handOver))) throw gone();
+    { ...needs({ project: 'edit' }), schema: { params: ofOne } },
+    async ({ params: { id, handOver } }, reply) => {
+      if (!(await handOvers.remove(id, handOver))) throw gone();
       return reply.code(204).send();
     },
   );

@@ -84,6 +84,10 @@ export class Lane {
     }
   }
 
+  get counts(): { readonly running: number; readonly waiting: number } {
+    return { running: this.running, waiting: this.line.length };
+  }
+
   close(): void {
     this.closed = true;
     for (const child of this.all) child.kill('SIGKILL');

@@ -1,5 +1,6 @@
 import type { LibraryAnswer } from '@mint-lamp/core/wire/pictures';
 import type { FastifyInstance } from 'fastify';
+import { needs } from '../access/needs.ts';
 
 /** What stands for the outside world on a machine that is not to ask it; only a demo or a test brings such. */
 export interface Outside {
@@ -18,5 +19,5 @@ export async function libraryRoutes(
   app: FastifyInstance,
   { pictures, artworks }: Pick<Outside, 'pictures' | 'artworks'>,
 ) {
-  app.get('/', async (): Promise<LibraryAnswer> => ({ pictures, artworks }));
+  app.get('/', needs('person'), async (): Promise<LibraryAnswer> => ({ pictures, artworks }));
 }

@@ -1,62 +1,53 @@
 import type { DataSource } from 'typeorm';
-import { type ListeningClient, listen, unlisten } from '../database/notices.ts';
+import { ACCESS_CHANNEL, type AccessChanged } from '../database/people/access-notices.ts';
 import { CHANNEL, type ChangedProject } from './channel.ts';
+import { openNoticeFeed } from './notice-feed.ts';
+
+type OnRevision = (revision: number | null) => void;
+type OnAccess = (changed: AccessChanged | null) => void;
 
 export interface ChangeFeed {
-  /** Calls back for every change of a project, and once after a lost connection is back; returns the way out. */
-  subscribe(projectId: string, listener: (revision: number | null) => void): () => void;
+  /** Calls back for every change of a project, and with null after a lost connection is back; returns the way out. */
+  subscribe(projectId: string, listener: OnRevision): () => void;
+  /** Calls back when somebody may do otherwise than before, and with null after a lost connection is back. */
+  onAccess(listener: OnAccess): () => void;
+  /** How many listen. */
+  listening(): number;
   close(): Promise<void>;
 }
 
-const RETRY_MS = 500;
+const isObject = (payload: unknown): payload is Record<string, unknown> =>
+  typeof payload === 'object' && payload !== null;
 
 /** A notice as this program sends it; null for anything else that is said on the channel. */
-function readNotice(payload: string | undefined): ChangedProject | null {
-  try {
-    const { id, revision } = JSON.parse(payload ?? '') as ChangedProject;
-    return typeof id === 'string' && Number.isInteger(revision) ? { id, revision } : null;
-  } catch {
-    return null;
-  }
+function readChanged(payload: unknown): ChangedProject | null {
+  if (!isObject(payload)) return null;
+  const { id, revision } = payload;
+  return typeof id === 'string' && Number.isInteger(revision) ? { id, revision: revision as number } : null;
 }
 
-/** Listens to the database's notifications on one connection of its own, and connects again when it is cut. */
+/** What every server process on this database says of changed projects and of who may do what. */
 export function openChangeFeed(source: DataSource): ChangeFeed {
-  const listeners = new Map<string, Set<(revision: number | null) => void>>();
-  let closed = false;
-  let timer: NodeJS.Timeout | undefined;
-  let release = async () => {};
-
-  const connect = async () => {
-    const runner = source.createQueryRunner();
-    let lost = false;
-    const retry = () => {
-      if (lost || closed) return;
-      lost = true;
-      void runner.release().catch(() => {});
-      timer = setTimeout(connect, RETRY_MS);
-    };
-    try {
-      const client: ListeningClient = await runner.connect();
-      client.on('error', retry);
-      client.on('end', retry);
-      client.on('notification', ({ payload }) => {
-        const changed = readNotice(payload);
-        for (const listener of (changed && listeners.get(changed.id)) ?? []) listener(changed!.revision);
-      });
-      await listen(runner, CHANNEL);
-      release = async () => {
-        await unlisten(runner, CHANNEL).catch(() => {});
-        await runner.release();
-      };
-      if (closed) return await release();
-      // Something may have been missed while the connection was gone.
-      for (const set of listeners.values()) for (const listener of set) listener(null);
-    } catch {
-      retry();
-    }
+  const listeners = new Map<string, Set<OnRevision>>();
+  const accessListeners = new Set<OnAccess>();
+  const tellAccess = (changed: AccessChanged | null) => {
+    for (const listener of [...accessListeners]) listener(changed);
   };
-  void connect();
+  const feed = openNoticeFeed(source, {
+    channels: {
+      [CHANNEL](payload) {
+        const changed = readChanged(payload);
+        for (const listener of (changed && listeners.get(changed.id)) ?? []) listener(changed!.revision);
+      },
+      [ACCESS_CHANNEL](payload) {
+        if (isObject(payload)) tellAccess(payload as AccessChanged);
+      },
+    },
+    missed() {
+      for (const set of listeners.values()) for (const listener of set) listener(null);
+      tellAccess(null);
+    },
+  });
 
   return {
     subscribe(projectId, listener) {
@@ -67,10 +58,11 @@ export function openChangeFeed(source: DataSource): ChangeFeed {
         if (!set.size) listeners.delete(projectId);
       };
     },
-    async close() {
-      closed = true;
-      clearTimeout(timer);
-      await release();
+    onAccess(listener) {
+      accessListeners.add(listener);
+      return () => void accessListeners.delete(listener);
     },
+    listening: () => [...listeners.values()].reduce((sum, set) => sum + set.size, 0),
+    close: () => feed.close(),
   };
 }

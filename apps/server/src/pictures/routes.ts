@@ -4,13 +4,13 @@ import type { Area } from '@mint-lamp/core/gradient/area';
 import { MOST_PICTURE_BYTES } from '@mint-lamp/core/picture/kind';
 import { regionOf } from '@mint-lamp/core/system/pictures/regions';
 import type { KeptAnswer } from '@mint-lamp/core/wire/pictures';
-import type { FastifyInstance, FastifyRequest } from 'fastify';
+import type { FastifyInstance } from 'fastify';
 import Joi from 'joi';
+import { needs } from '../access/needs.ts';
 import { ApiError } from '../errors.ts';
 import { type FetchOptions, fetchFromWeb } from '../fetching/from-web.ts';
 import { leftSignal } from '../left.ts';
 import { params as projectParams } from '../projects/schemas.ts';
-import { faultIn } from '../validation.ts';
 import { regionColors } from './drawing/region-colors.ts';
 import { PICTURE } from './fetched-picture.ts';
 import { refused } from './refused-picture.ts';
@@ -60,22 +60,14 @@ export async function pictureRoutes(
   // The stream itself: a file is written to disk as it comes, and looked at when it is there.
   app.addContentTypeParser('application/octet-stream', (_request, payload, done) => done(null, payload));
 
-  const ofProject = async ({ ownerId, params }: FastifyRequest) => {
-    const { error } = projectParams.validate(params);
-    if (error) throw faultIn(error, ['params']);
-    if (!(await pictures.hasProject(ownerId, (params as OfOne['Params']).id)))
-      throw new ApiError('NOT_FOUND', 'There is no project at this address.', 'params.id');
-  };
-
   const keep = async (
-    ownerId: string,
     id: string,
     { folder, file, remove }: Incoming,
     left: AbortSignal,
   ): Promise<KeptAnswer> => {
     try {
       const picture = await takeInInTurn(jobs, { folder, file }, left);
-      found(await pictures.keep(ownerId, id, picture));
+      found(await pictures.keep(id, picture));
       const { content, width, height } = picture;
       return { content, width, height };
     } finally {
@@ -85,45 +77,49 @@ export async function pictureRoutes(
 
   app.post<OfOne & { Body: Readable | undefined }>(
     '/',
-    { schema: { params: projectParams }, preParsing: ofProject },
-    async ({ ownerId, params: { id }, body, headers }, reply) => {
+    { ...needs({ project: 'edit' }), schema: { params: projectParams } },
+    async ({ params: { id }, body, headers }, reply) => {
       if (Number(headers['content-length'] ?? 0) > MOST_PICTURE_BYTES) throw refused.bytes();
       if (body !== undefined && !(body instanceof Readable))
         throw new ApiError('WRONG_MEDIA_TYPE', 'Send the file itself, as application/octet-stream.');
       const given = await writeIncoming(body ?? Readable.from([]), [
         atMost(MOST_PICTURE_BYTES, refused.bytes, { heardOut: true }),
       ]);
-      return reply.code(201).send(await keep(ownerId, id, given, leftSignal(reply)));
+      return reply.code(201).send(await keep(id, given, leftSignal(reply)));
     },
   );
 
   app.post<OfOne & { Body: { address: string } }>(
     '/fetched',
-    { schema: { params: projectParams, body: fetchBody }, preHandler: ofProject },
-    async ({ ownerId, params: { id }, body: { address } }, reply) => {
+    { ...needs({ project: 'edit' }), schema: { params: projectParams, body: fetchBody } },
+    async ({ params: { id }, body: { address } }, reply) => {
       const left = leftSignal(reply);
       const { incoming } = await fetchFromWeb(address, PICTURE, fetching, left);
-      return reply.code(201).send(await keep(ownerId, id, incoming, left));
+      return reply.code(201).send(await keep(id, incoming, left));
     },
   );
 
-  app.get<OfContent>('/:content', { schema: { params: contentParams } }, async (request, reply) => {
-    const { id, content } = request.params;
-    const picture = found(await pictures.find(request.ownerId, id, content));
-    return reply
-      .header('content-type', picture.mediaType)
-      .header('content-length', picture.size)
-      .header('cache-control', FOREVER)
-      .header('content-security-policy', ALONE)
-      .send(request.method === 'HEAD' ? '' : pictures.read(content));
-  });
+  app.get<OfContent>(
+    '/:content',
+    { ...needs({ project: 'look' }), schema: { params: contentParams } },
+    async (request, reply) => {
+      const { id, content } = request.params;
+      const picture = found(await pictures.find(id, content));
+      return reply
+        .header('content-type', picture.mediaType)
+        .header('content-length', picture.size)
+        .header('cache-control', FOREVER)
+        .header('content-security-policy', ALONE)
+        .send(request.method === 'HEAD' ? '' : pictures.read(content));
+    },
+  );
 
   app.get<OfRegion>(
     '/:content/region',
-    { schema: { params: contentParams, querystring: areaQuery } },
+    { ...needs({ project: 'look' }), schema: { params: contentParams, querystring: areaQuery } },
     async (request, reply) => {
       const { id, content } = request.params;
-      const picture = found(await pictures.find(request.ownerId, id, content));
+      const picture = found(await pictures.find(id, content));
       const { mediaType, width, height } = picture;
       const region = regionOf({ content, width, height }, request.query);
       const find = async () => ({ mediaType, read: () => pictures.read(content) });
@@ -135,13 +131,17 @@ export async function pictureRoutes(
     },
   );
 
-  app.get<OfContent>('/:content/small', { schema: { params: contentParams } }, async (request, reply) => {
-    const { id, content } = request.params;
-    const picture = found(await pictures.find(request.ownerId, id, content));
-    return reply
-      .header('content-type', 'image/webp')
-      .header('cache-control', FOREVER)
-      .header('content-security-policy', ALONE)
-      .send(picture.small);
-  });
+  app.get<OfContent>(
+    '/:content/small',
+    { ...needs({ project: 'look' }), schema: { params: contentParams } },
+    async (request, reply) => {
+      const { id, content } = request.params;
+      const picture = found(await pictures.find(id, content));
+      return reply
+        .header('content-type', 'image/webp')
+        .header('cache-control', FOREVER)
+        .header('content-security-policy', ALONE)
+        .send(picture.small);
+    },
+  );
 }

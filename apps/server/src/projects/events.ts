@@ -3,6 +3,16 @@ import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { ChangeFeed } from '../live/change-feed.ts';
 
 const KEEP_ALIVE_MS = 20_000;
+/** A session that ends by its time tells nobody. */
+const LOOK_AGAIN_MS = 5 * 60_000;
+
+/** What is asked of the project: its revision, and whether whoever listens may still look at it. */
+interface Asked {
+  readonly revisionOf: () => Promise<number | null>;
+  readonly mayStill: () => Promise<boolean>;
+  /** Calls back when this process ends; returns the way out. */
+  readonly onEnding: (listener: () => void) => () => void;
+}
 
 /**
  * Server-sent events: the number of the newest revision whenever it grows; the news itself is fetched. Listens before
@@ -13,7 +23,7 @@ export async function streamRevisions(
   reply: FastifyReply,
   changes: ChangeFeed,
   id: string,
-  revisionOf: () => Promise<number | null>,
+  { revisionOf, mayStill, onEnding }: Asked,
 ): Promise<boolean> {
   const { raw } = reply;
   let waiting: (number | null)[] | null = [];
@@ -38,9 +48,31 @@ export async function streamRevisions(
   waiting = null;
   // An event and no comment, which a page does not hear.
   const keepAlive = setInterval(() => raw.write('event: alive\ndata:\n\n'), KEEP_ALIVE_MS);
+  // Who may no longer, or whose session ended, hears nothing more; asking again tells why.
+  const look = (changed: boolean) =>
+    void mayStill().then(
+      (still) => {
+        if (!still) raw.end();
+        // What it may do is in the next news.
+        else if (changed) write(null);
+      },
+      () => raw.end(),
+    );
+  const leaveAccess = changes.onAccess((changed) => {
+    const other = changed?.person !== undefined && changed.person !== request.person?.id;
+    if (!other && (changed?.project ?? id) === id) look(true);
+  });
+  // What changed between the question at the gate and here.
+  look(false);
+  const lookAgain = setInterval(() => look(false), LOOK_AGAIN_MS);
+  // The page asks anew, and another process answers.
+  const leaveEnding = onEnding(() => raw.end('event: ending\ndata:\n\n'));
   request.raw.on('close', () => {
     clearInterval(keepAlive);
+    clearInterval(lookAgain);
     leave();
+    leaveAccess();
+    leaveEnding();
     raw.end();
   });
   return true;

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import type { FastifyInstance } from 'fastify';
+import { needs } from '../access/needs.ts';
 import { SchemaVersionAhead } from '../database/schema-version-ahead.ts';
 import { ApiError } from '../errors.ts';
 import { leftSignal } from '../left.ts';
@@ -18,13 +19,13 @@ import { documentInParts } from './document-in-parts.ts';
 export async function reportRoutes(app: FastifyInstance): Promise<void> {
   app.get<{ Params: { id: string } }>(
     '/',
-    { schema: { params } },
-    async ({ ownerId, params: { id } }, reply) => {
-      const project = await app.projects.find(ownerId, id);
+    { ...needs({ project: 'look' }), schema: { params } },
+    async ({ params: { id } }, reply) => {
+      const project = await app.reads.projects.find(id);
       if (!project) throw new ApiError('NOT_FOUND', 'There is no project at this address.', 'params.id');
       if (project.document.version !== DOCUMENT_VERSION) throw new SchemaVersionAhead();
       const left = leftSignal(reply);
-      const regions = await allRegions(app, ownerId, id, project.document, left);
+      const regions = await allRegions(app, id, project.document, left);
       const folder = await mkdtemp(join(tmpdir(), 'mint-lamp-report-'));
       const removed = () => void rm(folder, { recursive: true, force: true });
       try {

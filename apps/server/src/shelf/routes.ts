@@ -1,20 +1,24 @@
 import { opaqueColor } from '@mint-lamp/core/document/schema/parts';
 import { newSetSchema } from '@mint-lamp/core/shelf/set-schema';
 import { MOST_SET_CSS, type NewSet } from '@mint-lamp/core/shelf/shelf-set';
+import { mayDo } from '@mint-lamp/core/wire/access';
 import { SHELF_ORDERS } from '@mint-lamp/core/wire/shelf';
 import type { FastifyInstance } from 'fastify';
 import Joi from 'joi';
+import { needs } from '../access/needs.ts';
 import type { ShelfQuery } from '../database/shelf-store.ts';
 import { ApiError } from '../errors.ts';
-import { params } from '../projects/schemas.ts';
+import { params, uuid } from '../projects/schemas.ts';
 
 const query = Joi.object({
   words: Joi.string().trim().max(200).allow('').default(''),
   near: opaqueColor.default(null),
   order: Joi.valid(...SHELF_ORDERS).default('new'),
   only: Joi.valid('all', 'own', 'favourites').default('all'),
+  team: uuid.optional().default(null),
   after: Joi.string().max(100).default(null),
 });
+const publishBody = newSetSchema.append({ team: uuid.allow(null).optional() });
 const favourBody = Joi.object({ on: Joi.boolean().required() }).required();
 
 interface OfOne {
@@ -27,36 +31,48 @@ function found(there: boolean): void {
 
 /** `/api/shelf`: browse, publish, favour, take back. */
 export async function shelfRoutes(app: FastifyInstance): Promise<void> {
-  const { shelf } = app;
+  const { shelf, door } = app;
 
   app.get<{ Querystring: ShelfQuery }>(
     '/',
-    { schema: { querystring: query } },
-    async ({ ownerId, query: asked }) => shelf.list(ownerId, asked),
+    { ...needs('person'), schema: { querystring: query } },
+    async ({ person, query: asked }) => shelf.list(person!, asked),
   );
 
-  app.post<{ Body: NewSet }>(
+  app.post<{ Body: NewSet & { team?: string | null } }>(
     '/',
-    { schema: { body: newSetSchema }, bodyLimit: MOST_SET_CSS * 2 },
-    async ({ ownerId, body }, reply) => reply.code(201).send(await shelf.publish(ownerId, body)),
+    { ...needs('person'), schema: { body: publishBody }, bodyLimit: MOST_SET_CSS * 2 },
+    async ({ personId, body: { team = null, ...set } }, reply) => {
+      if (team !== null && !mayDo(await door.toTeam(personId, team), 'edit'))
+        throw new ApiError('NOT_FOUND', 'There is no such team that you may publish to.', 'body.team');
+      return reply.code(201).send(await shelf.publish(personId, set, team));
+    },
   );
 
-  app.delete<OfOne>('/:id', { schema: { params } }, async ({ ownerId, params: { id } }, reply) => {
-    found(await shelf.takeBack(ownerId, id));
-    return reply.code(204).send();
-  });
-
-  app.put<OfOne & { Body: { on: boolean } }>(
-    '/:id/favour',
-    { schema: { params, body: favourBody } },
-    async ({ ownerId, params: { id }, body }, reply) => {
-      found(await shelf.favour(ownerId, id, body.on));
+  app.delete<OfOne>(
+    '/:id',
+    { ...needs('person'), schema: { params } },
+    async ({ person, params: { id } }, reply) => {
+      found(await shelf.takeBack(person!, id));
       return reply.code(204).send();
     },
   );
 
-  app.post<OfOne>('/:id/adopted', { schema: { params } }, async ({ params: { id } }, reply) => {
-    found(await shelf.adopted(id));
-    return reply.code(204).send();
-  });
+  app.put<OfOne & { Body: { on: boolean } }>(
+    '/:id/favour',
+    { ...needs('person'), schema: { params, body: favourBody } },
+    async ({ personId, params: { id }, body }, reply) => {
+      found(await shelf.favour(personId, id, body.on));
+      return reply.code(204).send();
+    },
+  );
+
+  app.post<OfOne>(
+    '/:id/adopted',
+    { ...needs('person'), schema: { params } },
+    async ({ personId, params: { id } }, reply) => {
+      found(await shelf.adopted(personId, id));
+      return reply.code(204).send();
+    },
+  );
 }

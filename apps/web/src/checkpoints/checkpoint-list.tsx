@@ -1,8 +1,12 @@
+import { mayDo } from '@mint-lamp/core/wire/access';
 import type { Checkpoint } from '@mint-lamp/core/wire/checkpoints';
 import clsx from 'clsx';
 import { format, formatDistanceToNow } from 'date-fns';
 import { Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';
+import { useNames } from '../fetching/use-names.ts';
+import { selectProject, useProjectId } from '../store/selectors.ts';
+import { useAppSelector } from '../store/store.ts';
 import { IconButton } from '../ui/icon-button.tsx';
 import { TextField } from '../ui/text-field.tsx';
 
@@ -18,6 +22,8 @@ interface CheckpointListProps {
 /** The named states, the newest first. A press compares one with now. */
 export const CheckpointList = memo(function CheckpointList(props: CheckpointListProps) {
   const { checkpoints, lit, onLit, onRename, onRemove } = props;
+  const names = useNames(useProjectId());
+  const mayEdit = useAppSelector((state) => mayDo(selectProject(state).access, 'edit'));
   return (
     <ol aria-label="Checkpoints" className="border-r border-hair py-2">
       {checkpoints.map((one) => (
@@ -33,11 +39,14 @@ export const CheckpointList = memo(function CheckpointList(props: CheckpointList
               className="w-full rounded-md px-2 text-left text-sm text-quiet hover:text-main hover:underline"
             >
               {formatDistanceToNow(new Date(one.at), { addSuffix: true })}
+              {names(one.author) && `, ${names(one.author)}`}
             </button>
           </div>
-          <IconButton label={`Remove the checkpoint ${one.name}`} onClick={() => void onRemove(one)}>
-            <Trash2 aria-hidden className="size-4 text-quiet" />
-          </IconButton>
+          {mayEdit && (
+            <IconButton label={`Remove the checkpoint ${one.name}`} onClick={() => void onRemove(one)}>
+              <Trash2 aria-hidden className="size-4 text-quiet" />
+            </IconButton>
+          )}
         </li>
       ))}
     </ol>

@@ -1,6 +1,8 @@
-import { useNavigate, useParams } from 'react-router';
-import { checkpointsAddress } from '../addresses.ts';
-import { useProjectId } from '../store/selectors.ts';
+import { mayDo } from '@mint-lamp/core/wire/access';
+import { Link, useNavigate, useParams } from 'react-router';
+import { checkpointsAddress, historyAddress } from '../addresses.ts';
+import { selectProject, useProjectId } from '../store/selectors.ts';
+import { useAppSelector } from '../store/store.ts';
 import { EmptyState, Failure } from '../ui/notice.tsx';
 import { PageHeader } from '../ui/page-header.tsx';
 import { CheckpointList } from './checkpoint-list.tsx';
@@ -14,6 +16,7 @@ export default function CheckpointsPage() {
   const { before = null, after = NOW } = useParams();
   const id = useProjectId();
   const navigate = useNavigate();
+  const mayEdit = useAppSelector((state) => mayDo(selectProject(state).access, 'edit'));
   const checkpoints = useCheckpoints();
   const { list, fault, again } = checkpoints;
   const compare = (from: string, to: string) =>
@@ -25,7 +28,10 @@ export default function CheckpointsPage() {
         title="Checkpoints"
         lead="Named states of this project. Compare any two, and go back to one, whole or in part."
       >
-        <SaveCheckpoint onSave={checkpoints.save} />
+        <Link to={historyAddress(id)} className="underline underline-offset-2">
+          Every step, by person and day
+        </Link>
+        {mayEdit && <SaveCheckpoint onSave={checkpoints.save} />}
       </PageHeader>
       {fault && (
         <div className="px-5">

@@ -1,6 +1,8 @@
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
+import { PERSON_HEADER } from '@mint-lamp/core/wire/access';
 import type { ErrorAnswer, ErrorCode } from '@mint-lamp/core/wire/errors';
 import { SCHEMA_VERSION_HEADER, VERSION_WITHOUT_HEADER } from '@mint-lamp/core/wire/schema-version';
+import { personOfPage } from '../person/person.ts';
 
 /** An answer of the server that is not a success; `status` 0 means that there was no answer at all. */
 export class ServerError extends Error {
@@ -24,6 +26,27 @@ export class ServerError extends Error {
   }
 }
 
+/** What a request says of whose page it is of. */
+export function ofThisPerson(): Readonly<Record<string, string>> {
+  const person = personOfPage();
+  return person === null ? {} : { [PERSON_HEADER]: person };
+}
+
+/** Why the server does not take this page for who it is of. */
+export type TurnedAway = 'nobody' | 'somebody else';
+const listeners = new Set<(why: TurnedAway) => void>();
+
+/** Calls back when the server says that nobody is signed in, or somebody else; returns the way to stop. */
+export function onTurnedAway(listener: (why: TurnedAway) => void): () => void {
+  listeners.add(listener);
+  return () => void listeners.delete(listener);
+}
+
+export function turnedAway({ code }: ServerError): void {
+  const why = code === 'NOT_SIGNED_IN' ? 'nobody' : code === 'OTHER_PERSON' ? 'somebody else' : null;
+  if (why) for (const listener of listeners) listener(why);
+}
+
 /** How long an answer is waited for, ms; then the server counts as away. */
 const PATIENCE_MS = 30_000;
 /** The same where the server has to fetch something itself first. */
@@ -36,7 +59,10 @@ export async function ask<T>(
   body?: unknown,
   patience = PATIENCE_MS,
 ): Promise<T> {
-  const headers: Record<string, string> = { [SCHEMA_VERSION_HEADER]: String(DOCUMENT_VERSION) };
+  const headers: Record<string, string> = {
+    [SCHEMA_VERSION_HEADER]: String(DOCUMENT_VERSION),
+    ...ofThisPerson(),
+  };
   const init: RequestInit = { method, headers, signal: AbortSignal.timeout(patience) };
   if (body !== undefined) {
     init.body = JSON.stringify(body);
@@ -58,7 +84,9 @@ export async function ask<T>(
       throw new ServerError(503, 'SERVER_OUTDATED', 'The server is older than this page.', '');
     return answer as T;
   }
-  throw faultOf(response.status, answer as ErrorAnswer | null);
+  const fault = faultOf(response.status, answer as ErrorAnswer | null);
+  turnedAway(fault);
+  throw fault;
 }
 
 export const unreachable = () => new ServerError(0, 'UNREACHABLE', 'The server does not answer.', '');

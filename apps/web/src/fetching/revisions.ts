@@ -1,4 +1,5 @@
 import type { RevisionEvent } from '@mint-lamp/core/wire/projects';
+import { keptFor, personOfPage } from '../person/person.ts';
 
 const REOPEN_MS = 2000;
 
@@ -11,6 +12,7 @@ function openStream(projectId: string, tell: (event: RevisionEvent) => void): ()
   let timer: ReturnType<typeof setTimeout> | undefined;
   let silence: ReturnType<typeof setTimeout> | undefined;
   let events: EventSource;
+  const person = personOfPage();
   const again = () => {
     clearTimeout(silence);
     events.close();
@@ -21,7 +23,9 @@ function openStream(projectId: string, tell: (event: RevisionEvent) => void): ()
     silence = setTimeout(again, SILENT_MS);
   };
   const open = () => {
-    events = new EventSource(`/api/projects/${projectId}/events`);
+    events = new EventSource(
+      `/api/projects/${projectId}/events${person === null ? '' : `?person=${person}`}`,
+    );
     heard();
     events.onmessage = ({ data }) => {
       heard();
@@ -29,8 +33,11 @@ function openStream(projectId: string, tell: (event: RevisionEvent) => void): ()
     };
     events.addEventListener?.('alive', heard);
     events.onerror = () => {
-      // A browser gives up on an answer that is no stream; a new one is opened instead.
-      if (events.readyState === EventSource.CLOSED) again();
+      // A browser gives up on an answer that is no stream, and does not say what it was: asking for news will. A new one is
+      // opened instead.
+      if (events.readyState !== EventSource.CLOSED) return;
+      tell({ revision: null });
+      again();
     };
   };
   open();
@@ -52,7 +59,7 @@ type Said = { readonly kind: 'news'; readonly event: RevisionEvent } | { readonl
  */
 export function followRevisions(projectId: string, tell: (event: RevisionEvent) => void): () => void {
   const locks = globalThis.navigator?.locks;
-  const channel = locks && channelOf(`mint-lamp/revisions/${projectId}`);
+  const channel = locks && channelOf(keptFor('revisions') + projectId);
   if (!channel) return openStream(projectId, tell);
   const say = (said: Said) => channel.postMessage(said);
   let last: RevisionEvent | null = null;

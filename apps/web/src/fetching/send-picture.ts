@@ -1,5 +1,5 @@
 import type { KeptAnswer } from '@mint-lamp/core/wire/pictures';
-import { ask, faultOf, LONG_PATIENCE_MS, unreachable } from './ask.ts';
+import { ask, faultOf, LONG_PATIENCE_MS, ofThisPerson, turnedAway, unreachable } from './ask.ts';
 
 /** Sends a file, which only this way of asking tells the progress of; 0–1. */
 export function keepPicture(
@@ -11,6 +11,7 @@ export function keepPicture(
     const request = new XMLHttpRequest();
     request.open('POST', `/api/projects/${id}/pictures`);
     request.setRequestHeader('content-type', 'application/octet-stream');
+    for (const [name, value] of Object.entries(ofThisPerson())) request.setRequestHeader(name, value);
     request.responseType = 'json';
     // A large file may take long; one that does not move any more is given up.
     let still: ReturnType<typeof setTimeout> | undefined;
@@ -23,8 +24,12 @@ export function keepPicture(
       onProgress(total ? loaded / total : 0);
     };
     request.onloadend = () => clearTimeout(still);
-    request.onload = () =>
-      request.status === 201 ? resolve(request.response) : reject(faultOf(request.status, request.response));
+    request.onload = () => {
+      if (request.status === 201) return resolve(request.response);
+      const fault = faultOf(request.status, request.response);
+      turnedAway(fault);
+      reject(fault);
+    };
     request.onerror = () => reject(unreachable());
     request.onabort = () => reject(unreachable());
     moved();

@@ -55,7 +55,7 @@ const shelfApi = api.injectEndpoints({
       },
       keepUnusedDataFor: 0,
     }),
-    publishSet: build.mutation<ShelfSet, NewSet>({
+    publishSet: build.mutation<ShelfSet, NewSet & { readonly team?: string }>({
       query: (set) => ({ method: 'POST', address: '/shelf', body: set }),
     }),
     takeBackSet: build.mutation<null, string>({

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { Link } from 'react-router';
-import { checkpointsAddress } from '../addresses.ts';
+import { checkpointsAddress, historyAddress } from '../addresses.ts';
 import { step } from '../store/editing.ts';
 import type { HistoryStep } from '../store/project-slice.ts';
 import { selectProject, useProjectId } from '../store/selectors.ts';
@@ -77,7 +77,13 @@ function ToCheckpoints() {
           Checkpoints
         </Link>
       </PopoverClose>{' '}
-      are named states that stay, to compare and go back to.
+      are named states that stay, to compare and go back to.{' '}
+      <PopoverClose asChild>
+        <Link to={historyAddress(id)} className="underline underline-offset-2">
+          Every step
+        </Link>
+      </PopoverClose>{' '}
+      of this project stands there by person and day.
     </p>
   );
 }

@@ -5,6 +5,7 @@ import { Link, useLocation } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
 import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
 import { currentAppearance, setAppearance } from '../look/appearance.ts';
+import { personOfPage } from '../person/person.ts';
 import { keyLabel } from '../shortcuts.ts';
 import { step } from '../store/editing.ts';
 import { dialogOpened } from '../store/interface-slice.ts';
@@ -28,6 +29,7 @@ export function TopBar() {
       <span className="max-w-36 min-w-0 shrink truncate font-title text-lg font-semibold" title={name}>
         {name}
       </span>
+      {personOfPage() !== null && <ProjectPeople />}
       <StationPath />
       <div className="ml-auto flex shrink-0 items-center gap-1">
         <SetAsideEdits />
@@ -109,6 +111,7 @@ function ThemeSwitch() {
   );
 }
 
+const ProjectPeople = part(() => import('../people/project-people.tsx'));
 const SeeingMenu = part(() => import('../seeing/seeing-menu.tsx'));
 const StepsList = part(() => import('./steps-list.tsx'));
 

@@ -1,9 +1,11 @@
+import { mayDo } from '@mint-lamp/core/wire/access';
 import type { ListedProject } from '@mint-lamp/core/wire/projects';
 import { formatDistanceToNow } from 'date-fns';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { reasonOf } from '../fetching/api.ts';
 import { useRenameProjectMutation } from '../fetching/projects-api.ts';
+import { lessThanEditing } from '../people/access-words.ts';
 import { part } from '../ui/part.tsx';
 import { ProjectPicture } from './project-picture.tsx';
 
@@ -11,6 +13,7 @@ const RowActions = part(() => import('./row-actions.tsx'));
 
 export function ProjectRow({ project }: { project: ListedProject }) {
   const [renaming, setRenaming] = useState(false);
+  const limited = lessThanEditing(project.access);
   return (
     <li className="group relative flex items-center gap-5 py-4 hover:bg-raised">
       <div className="w-56 shrink-0 pl-2">
@@ -25,11 +28,12 @@ export function ProjectRow({ project }: { project: ListedProject }) {
         )}
         <p className="text-sm text-quiet">
           changed {formatDistanceToNow(new Date(project.updatedAt), { addSuffix: true })}
+          {limited && <span className="block">{limited}</span>}
         </p>
       </div>
       <ProjectPicture id={project.id} name={project.name} preview={project.preview} />
-      <div className="relative z-10 flex w-18 justify-end pr-2">
-        <RowActions project={project} onRename={() => setRenaming(true)} />
+      <div className="relative z-10 flex w-26 justify-end pr-2">
+        {mayDo(project.access, 'edit') && <RowActions project={project} onRename={() => setRenaming(true)} />}
       </div>
     </li>
   );

@@ -1,10 +1,15 @@
+import { mayDo } from '@mint-lamp/core/wire/access';
+import type { ListedProject } from '@mint-lamp/core/wire/projects';
 import { ApiProvider } from '@reduxjs/toolkit/query/react';
+import clsx from 'clsx';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { api, reasonOf } from '../fetching/api.ts';
 import { useCreateProjectMutation } from '../fetching/projects-api.ts';
+import { useCreateInTeamMutation, useTeamsQuery } from '../fetching/teams-api.ts';
 import { Button } from '../ui/button.tsx';
+import { Choice } from '../ui/choice.tsx';
 import { Mark } from '../ui/mark.tsx';
 import { EmptyState } from '../ui/notice.tsx';
 import { part } from '../ui/part.tsx';
@@ -21,12 +26,27 @@ const SEARCHED_FROM = 2;
 const RemovedProjects = part(async () => ({
   default: (await import('./removed-projects.tsx')).RemovedProjects,
 }));
+const AccountMenu = part(async () => ({
+  default: (await import('../people/account-menu.tsx')).AccountMenu,
+}));
 const SetAside = part(async () => ({ default: (await import('./set-aside.tsx')).SetAside }));
 
 /** Letters as they are searched for: without accents, small. */
 const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
-/** All projects of the owner, each with its real colours. */
+/** One's own first, then those of each team, by its name. */
+function byOwner(projects: readonly ListedProject[]) {
+  const groups = new Map<string, { team: ListedProject['team']; projects: ListedProject[] }>();
+  for (const project of projects) {
+    const key = project.team?.id ?? '';
+    const group = groups.get(key) ?? { team: project.team, projects: [] };
+    group.projects.push(project);
+    groups.set(key, group);
+  }
+  return [...groups.values()].sort((a, b) => (a.team?.name ?? '').localeCompare(b.team?.name ?? ''));
+}
+
+/** All projects that one may look at, each with its real colours. */
 export function ProjectsPage() {
   return (
     <ApiProvider api={api}>
@@ -38,10 +58,11 @@ export function ProjectsPage() {
 function Projects() {
   const { projects, problem, reload } = useProjects();
   const [words, setWords] = useState('');
+  const anyTeam = projects?.some(({ team }) => team !== null) ?? false;
   const shown = projects?.filter(({ name }) => plain(name).includes(plain(words.trim())));
   return (
-    <main className="mx-auto min-h-full max-w-5xl px-6 py-8">
-      <header className="mb-6 flex items-end gap-3">
+    <main className="relative mx-auto min-h-full max-w-5xl px-6 py-8">
+      <header className="mb-6 flex items-start gap-3">
         <Mark className="size-12" />
         <div>
           <h1 className="font-title text-2xl leading-none font-semibold">Mint Lamp</h1>
@@ -73,12 +94,35 @@ function Projects() {
           <Button onClick={() => setWords('')}>Show all {projects.length}</Button>
         </EmptyState>
       )}
-      <ul aria-label="Projects" className="mt-4 divide-y divide-hair border-y border-hair">
-        {shown?.map((project) => (
-          <ProjectRow key={project.id} project={project} />
-        ))}
-      </ul>
+      {byOwner(shown ?? []).map(({ team, projects: own }) => (
+        <section key={team?.id ?? 'own'} aria-label={team ? `Projects of ${team.name}` : 'Your own projects'}>
+          {/* Where there is no team, nothing has to be told apart. */}
+          {anyTeam && (
+            <h2 className="mt-6 font-title text-lg font-semibold">
+              {team ? (
+                <Link to={`/teams/${team.id}`} className="underline-offset-2 hover:underline">
+                  {team.name}
+                </Link>
+              ) : (
+                'Your own'
+              )}
+            </h2>
+          )}
+          <ul
+            aria-label={team ? `Projects of ${team.name}` : 'Projects'}
+            className={clsx('divide-y divide-hair border-y border-hair', anyTeam ? 'mt-2' : 'mt-4')}
+          >
+            {own.map((project) => (
+              <ProjectRow key={project.id} project={project} />
+            ))}
+          </ul>
+        </section>
+      ))}
       {projects && <RemovedProjects />}
+      {/* The first press of Tab is for the name of a new project; who one is stands above, and comes last. */}
+      <div className="absolute top-8 right-6">
+        <AccountMenu />
+      </div>
     </main>
   );
 }
@@ -87,8 +131,14 @@ function NewProject() {
   const navigate = useNavigate();
   const [name, setName] = useState('');
   const [createProject, { isLoading: busy }] = useCreateProjectMutation();
+  const [createInTeam] = useCreateInTeamMutation();
+  const { data: teams = [] } = useTeamsQuery();
+  const mayBegin = teams.filter(({ access }) => mayDo(access, 'edit'));
+  const [team, setTeam] = useState('');
   const create = async () => {
-    const { data, error } = await createProject(name.trim());
+    const { data, error } = await (team
+      ? createInTeam({ team, name: name.trim() })
+      : createProject(name.trim()));
     if (data) navigate(`/p/${data.id}/gather`);
     else toast.error(`The project could not be made: ${reasonOf(error)}`);
   };
@@ -110,6 +160,18 @@ function NewProject() {
           className="h-9 w-full rounded-md border border-control bg-raised px-3"
         />
       </label>
+      {mayBegin.length > 0 && (
+        <Choice
+          label="Whose"
+          value={team}
+          options={[
+            { value: '', label: 'Your own' },
+            ...mayBegin.map(({ id, name: of }) => ({ value: id, label: of })),
+          ]}
+          onChange={setTeam}
+          className="w-44 [&_select]:h-9"
+        />
+      )}
       <Button type="submit" look="primary" className="h-9" disabled={!name.trim() || busy}>
         Begin
       </Button>

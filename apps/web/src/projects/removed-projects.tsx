@@ -28,7 +28,7 @@ export function RemovedProjects() {
         Kept for {REMOVED_FOR_DAYS} days with all their colours and history, then let go.
       </p>
       <ul className="divide-y divide-hair border-y border-hair">
-        {removed.map(({ id, name, removedAt }) => (
+        {removed.map(({ id, name, removedAt, own }) => (
           <li key={id} className="flex items-center gap-3 py-1.5 pl-2">
             <span className="min-w-0 flex-1 truncate">
               {name}{' '}
@@ -44,19 +44,21 @@ export function RemovedProjects() {
             <Button onClick={() => attempt(bringBack(id))} aria-label={`Bring back ${name}`}>
               Bring back
             </Button>
-            <Confirm
-              label="Let go for good"
-              trigger={
-                <Button look="danger" aria-label={`Let go of ${name} for good`}>
-                  Let go for good
-                </Button>
-              }
-              yes="Let go for good"
-              no="Keep it"
-              onYes={() => attempt(letGoForGood(id))}
-            >
-              Let go of <b>{name}</b> with all its colours, pictures and history? This cannot be undone.
-            </Confirm>
+            {own && (
+              <Confirm
+                label="Let go for good"
+                trigger={
+                  <Button look="danger" aria-label={`Let go of ${name} for good`}>
+                    Let go for good
+                  </Button>
+                }
+                yes="Let go for good"
+                no="Keep it"
+                onYes={() => attempt(letGoForGood(id))}
+              >
+                Let go of <b>{name}</b> with all its colours, pictures and history? This cannot be undone.
+              </Confirm>
+            )}
           </li>
         ))}
       </ul>

@@ -1,3 +1,4 @@
+import { mayDo } from '@mint-lamp/core/wire/access';
 import { type ListedProject, REMOVED_FOR_DAYS } from '@mint-lamp/core/wire/projects';
 import { Pencil, Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
@@ -6,6 +7,7 @@ import { useRemoveProjectMutation } from '../fetching/projects-api.ts';
 import { Confirm } from '../ui/confirm.tsx';
 import { HintProvider } from '../ui/hint.tsx';
 import { IconButton } from '../ui/icon-button.tsx';
+import { GiveProject } from './give-project.tsx';
 
 interface RowActionsProps {
   project: ListedProject;
@@ -24,6 +26,7 @@ export default function RowActions({ project, onRename }: RowActionsProps) {
       <IconButton label={`Rename ${project.name}`} onClick={onRename}>
         <Pencil aria-hidden className="size-4" />
       </IconButton>
+      {mayDo(project.access, 'own') && <GiveProject project={project} />}
       <Confirm
         label="Remove the project"
         trigger={

@@ -26,13 +26,18 @@ export function useProjects(): Projects {
   // biome-ignore lint/correctness/useExhaustiveDependencies: with every answer, also when it is the same as before
   useEffect(() => {
     if (!data) return;
+    let left = false;
     deliverWaiting(data.map(({ id }) => id)).then(
       (sent) => {
+        if (left) return;
         setUndelivered(null);
         if (sent) reload();
       },
-      (refused) => setUndelivered(reasonOf(refused)),
+      (refused) => left || setUndelivered(reasonOf(refused)),
     );
+    return () => {
+      left = true;
+    };
   }, [data, fulfilledTimeStamp, reload]);
   return { projects: data ?? null, problem: error ? reasonOf(error) : undelivered, reload };
 }

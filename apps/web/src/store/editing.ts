@@ -3,18 +3,24 @@ import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/c
 import { describeCommand } from '@mint-lamp/core/document/commands/describe';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { faultOfTexts } from '@mint-lamp/core/document/naming/names';
+import { whyNotFrom } from '@mint-lamp/core/wire/may-send';
 import { useCallback, useMemo } from 'react';
 import { toast } from 'sonner';
+import { personOfPage } from '../person/person.ts';
 import { keptByPageAlone, rememberUnsent } from '../storing/unsent.ts';
 import { withNames } from './following-names.ts';
 import { inPieces } from './parts.ts';
-import { edited, type HistoryStep, previewed, stepDropped } from './project-slice.ts';
+import { edited, type HistoryStep, type ProjectState, previewed, stepDropped } from './project-slice.ts';
 import { selectProject } from './selectors.ts';
 import { type AppDispatch, type AppState, useAppDispatch } from './store.ts';
 import { takenAlong } from './taken-along.ts';
 import { askAboutOthers, tellNotKept } from './telling.ts';
 
 type Thunk<T> = (dispatch: AppDispatch, getState: () => AppState) => T;
+
+/** Why whoever is here may not make a command, as the server would say it; null where they may. */
+const whyNotHere = ({ access, document }: ProjectState, command: Command): string | null =>
+  whyNotFrom({ id: personOfPage() ?? '', access }, document.notes, command);
 
 /** What pieces of a command come to, one after the other; the whole of it is taken back as one. */
 function applyPieces(document: ProjectDocument, label: string, pieces: readonly Command[]): ApplyResult {
@@ -34,6 +40,8 @@ function perform(command: Command, as: 'edit' | 'undo' | 'redo', label: string):
   return (dispatch, getState) => {
     const project = selectProject(getState());
     if (project.readOnly) return 'This project can only be looked at here; the line above says why.';
+    const forbidden = whyNotHere(project, command);
+    if (forbidden) return forbidden;
     const unseen = as === 'edit' ? faultOfTexts(command) : null;
     if (unseen) return unseen;
     const pieces = inPieces(command);
@@ -76,8 +84,9 @@ export function preview(command: Command | null): Thunk<void> {
       dispatch(previewed(null));
       return;
     }
-    const { document, readOnly } = selectProject(getState());
-    if (readOnly) return;
+    const project = selectProject(getState());
+    const { document, readOnly } = project;
+    if (readOnly || whyNotHere(project, command)) return;
     const result = applyCommand(document, command);
     if (result.ok) dispatch(previewed({ command, document: result.document }));
   };

@@ -15,12 +15,25 @@ import {
 
 const setBase = (color: string, family = 'buoy'): Command => ({ type: 'setBase', family, color });
 const told = (entries: readonly LoggedCommand[], settled: readonly string[] = []) =>
-  advanced({ revision: entries.at(-1)?.revision ?? 3, news: { kind: 'entries', entries }, settled });
+  advanced({
+    access: 'owner',
+    revision: entries.at(-1)?.revision ?? 3,
+    news: { kind: 'entries', entries },
+    settled,
+  });
 const baseOf = (state: ProjectState, family = 'buoy') =>
   state.document.families.find((f) => f.id === family)?.base;
 
 function open(unsent: { id: string; command: Command }[] = []): ProjectState {
-  const payload = { id: 'p', revision: 3, document: SKERRY_LINE, unsent, undo: [], redo: [] };
+  const payload = {
+    id: 'p',
+    access: 'owner' as const,
+    revision: 3,
+    document: SKERRY_LINE,
+    unsent,
+    undo: [],
+    redo: [],
+  };
   return projectReducer(null, opened(payload)) as ProjectState;
 }
 
@@ -119,10 +132,18 @@ describe('the open project', () => {
     const state = edit(open(), 'mine', setBase('#111111'));
     const document = { ...SKERRY_LINE, name: 'Far ahead' };
     const news = { kind: 'document', document } as const;
-    const next = projectReducer(state, advanced({ revision: 9000, news, settled: [] })) as ProjectState;
+    const next = projectReducer(
+      state,
+      advanced({ access: 'owner', revision: 9000, news, settled: [] }),
+    ) as ProjectState;
     expect(next).toMatchObject({ revision: 9000, confirmed: document, document: { name: 'Far ahead' } });
     expect(baseOf(next)).toBe('#111111');
-    const late = advanced({ revision: 8000, news: { kind: 'document', document: SKERRY_LINE }, settled: [] });
+    const late = advanced({
+      access: 'owner',
+      revision: 8000,
+      news: { kind: 'document', document: SKERRY_LINE },
+      settled: [],
+    });
     expect((projectReducer(next, late) as ProjectState).confirmed).toBe(document);
   });
 

@@ -1,6 +1,7 @@
 import { applyCommand } from '@mint-lamp/core/document/commands/apply';
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import type { Access } from '@mint-lamp/core/wire/access';
 import type { LoadedProject, LoggedCommand, ProjectNews } from '@mint-lamp/core/wire/projects';
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import type { UnsentCommand } from '../storing/unsent.ts';
@@ -52,6 +53,8 @@ export interface ProjectState {
   readonly saving: SavingState;
   /** An entry of the log could not be applied here: the document has to be fetched again. */
   readonly drifted: boolean;
+  /** What whoever is here may do with it. */
+  readonly access: Access;
   /** Why it can only be looked at; null when it can be changed. */
   readonly readOnly: string | null;
 }
@@ -125,7 +128,16 @@ function stepsOf(kept: readonly HistoryStep[], now: ProjectDocument): HistorySte
   return steps;
 }
 
-function open({ id, revision, document: confirmed, unsent, undo, redo, readOnly }: Opened): ProjectState {
+function open({
+  id,
+  revision,
+  document: confirmed,
+  access,
+  unsent,
+  undo,
+  redo,
+  readOnly,
+}: Opened): ProjectState {
   const document = applyAll(confirmed, unsent);
   return {
     id,
@@ -142,6 +154,7 @@ function open({ id, revision, document: confirmed, unsent, undo, redo, readOnly 
     redo: stepsOf(redo, document),
     saving: readOnly !== undefined ? 'read-only' : unsent.length ? 'waiting' : 'idle',
     drifted: false,
+    access,
     readOnly: readOnly ?? null,
   };
 }
@@ -222,7 +235,7 @@ function editsOfOthers(
   return others;
 }
 
-function advance(state: ProjectState, { revision, news, settled }: Advanced): ProjectState {
+function advance(state: ProjectState, { revision, news, access, settled }: Advanced): ProjectState {
   const entries =
     news.kind === 'entries' ? news.entries.filter((entry) => entry.revision > state.revision) : [];
   const whole = news.kind === 'document' && revision > state.revision ? news.document : null;
@@ -241,6 +254,7 @@ function advance(state: ProjectState, { revision, news, settled }: Advanced): Pr
     ...state,
     confirmed,
     revision: Math.max(revision, state.revision),
+    access,
     unsent,
     document,
     ...(own ? {} : goOn(state.gesture, document)),

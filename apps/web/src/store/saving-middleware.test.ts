@@ -42,10 +42,10 @@ class FakeServer {
     if (this.newer) return answer({ error: { code: 'PAGE_OUTDATED', message: 'Load anew.', path: '' } }, 503);
     if (this.removed) return answer({ error: { code: 'NOT_FOUND', message: 'Gone.', path: '' } }, 404);
     if (address.endsWith('/p'))
-      return answer({ id: 'p', revision: this.log.length, document: this.document });
+      return answer({ id: 'p', access: 'owner', revision: this.log.length, document: this.document });
     if (!address.endsWith('/commands')) {
       const after = Number(new URL(address, 'http://x').searchParams.get('after'));
-      return answer({ revision: this.log.length, news: this.newsAfter(after) });
+      return answer({ access: 'owner', revision: this.log.length, news: this.newsAfter(after) });
     }
     const { revision, commands } = JSON.parse(String(init?.body));
     const refusal = this.refuse?.(commands);
@@ -70,7 +70,8 @@ class FakeServer {
     }
     // The work is done, but the answer does not arrive.
     if (this.loseAnswers-- > 0) throw new TypeError('Failed to fetch');
-    return answer({ revision: this.log.length, outcomes, news: this.newsAfter(revision) });
+    const news = this.newsAfter(revision);
+    return answer({ access: 'owner', revision: this.log.length, outcomes, news });
   };
 
   private newsAfter(revision: number) {
@@ -103,7 +104,9 @@ beforeEach(() => {
   };
   vi.stubGlobal('EventSource', source);
   store = createStore();
-  store.dispatch(opened({ id: 'p', revision: 0, document: SKERRY_LINE, unsent: [], undo: [], redo: [] }));
+  store.dispatch(
+    opened({ id: 'p', access: 'owner', revision: 0, document: SKERRY_LINE, unsent: [], undo: [], redo: [] }),
+  );
   stop = () => void store.dispatch(closed());
 });
 afterEach(() => {
@@ -343,7 +346,15 @@ describe('saving', () => {
     server.away = true;
     setBase('#111111');
     const left = whenSaved(store, 'p');
-    const another = { id: 'q', revision: 77, document: SKERRY_LINE, unsent: [], undo: [], redo: [] };
+    const another = {
+      id: 'q',
+      access: 'owner' as const,
+      revision: 77,
+      document: SKERRY_LINE,
+      unsent: [],
+      undo: [],
+      redo: [],
+    };
     store.dispatch(opened(another));
     await expect(left).rejects.toThrow(/was left/);
     store.dispatch(closed());

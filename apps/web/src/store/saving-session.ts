@@ -25,7 +25,14 @@ import {
   takenOn,
 } from './project-slice.ts';
 import { isOver, type SavingEvent } from './saving-state.ts';
-import { tellDropped, tellFailing, tellInterrupted, tellSetAside, tellTooLarge } from './telling.ts';
+import {
+  tellDropped,
+  tellFailing,
+  tellInterrupted,
+  tellNotAllowed,
+  tellSetAside,
+  tellTooLarge,
+} from './telling.ts';
 
 /** Answers that say that what was sent is wrong; any other refusal may pass. */
 const MALFORMED = new Set([400, 422]);
@@ -168,14 +175,14 @@ export class SavingSession {
     if (this.project?.unsent.length) this.move('answered');
   }
 
-  private advance({ revision, news }: ProjectNews, settled: readonly string[] = []): void {
+  private advance({ revision, news, access }: ProjectNews, settled: readonly string[] = []): void {
     if (!this.project) return;
     const told = news.kind === 'entries' ? news.entries.map(({ id }) => id) : [];
     for (const id of [...told, ...settled]) {
       forgetUnsent(this.projectId, id);
       this.done.add(id);
     }
-    this.store.dispatch(advanced({ revision, news, settled }));
+    this.store.dispatch(advanced({ revision, news, access, settled }));
     const { interrupted } = this.project ?? {};
     if (interrupted) tellInterrupted(interrupted);
   }
@@ -205,6 +212,7 @@ export class SavingSession {
     if (!project) return false;
     if (error.outdated) this.move('outdated');
     else if (error.status === 404) this.move('removed');
+    else if (error.code === 'NOT_ALLOWED') await this.mayLess();
     else if (error.code === 'REVISION_AHEAD') {
       this.move('refused');
       // The server's database was set back: what could be undone was of another life.
@@ -226,6 +234,18 @@ export class SavingSession {
     return true;
   }
 
+  /** What is sent may not be done any more: it is set aside, and what one may is asked anew. */
+  private async mayLess(): Promise<void> {
+    const { part, project } = this;
+    this.move('refused');
+    for (const one of part) {
+      setAsideUnsent(this.projectId, one.id);
+      this.letGo(one, () => {});
+    }
+    if (part.length && project) tellNotAllowed(part.length);
+    await this.fetchAgain([], []);
+  }
+
   /** The server failed. A command that makes it fail alone, while it answers otherwise, does not hold up the rest. */
   private async failed(): Promise<void> {
     const { project } = this;
@@ -241,7 +261,8 @@ export class SavingSession {
     const { project } = this;
     if (!bad || !project) return;
     tell();
-    this.advance({ revision: project.revision, news: { kind: 'entries', entries: [] } }, [bad.id]);
+    const { revision, access } = project;
+    this.advance({ revision, access, news: { kind: 'entries', entries: [] } }, [bad.id]);
   }
 
   /** The server's document counts, and what is unsent goes on top. */

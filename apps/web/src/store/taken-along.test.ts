@@ -11,7 +11,7 @@ const rename = (name: string): Command => ({ type: 'renameProject', name });
 const begin = () =>
   projectReducer(
     null,
-    opened({ id: 'p', revision: 0, document: SKERRY_LINE, unsent: [], undo: [], redo: [] }),
+    opened({ id: 'p', access: 'owner', revision: 0, document: SKERRY_LINE, unsent: [], undo: [], redo: [] }),
   ) as ProjectState;
 
 /** An edit of one's own, which the server has at once. */
@@ -32,7 +32,7 @@ function arrive(state: ProjectState, id: string, command: Command): ProjectState
   const entries = [{ id, revision, command }];
   return projectReducer(
     state,
-    advanced({ revision, news: { kind: 'entries', entries }, settled: [] }),
+    advanced({ access: 'owner', revision, news: { kind: 'entries', entries }, settled: [] }),
   ) as ProjectState;
 }
 const theirs = (state: ProjectState, command: Command) => arrive(state, `theirs ${state.revision}`, command);
@@ -98,12 +98,15 @@ describe('what undo would take along of what others did', () => {
   it('is not known where the news came as a whole document, and that is said', () => {
     const state = own(begin(), setBase('#111111'));
     const news = { kind: 'document', document: { ...state.document, name: 'Far' } } as const;
-    const far = projectReducer(state, advanced({ revision: 90, news, settled: [] })) as ProjectState;
+    const far = projectReducer(
+      state,
+      advanced({ access: 'owner', revision: 90, news, settled: [] }),
+    ) as ProjectState;
     expect(undoTakes(far)).toEqual(['many edits at once']);
     // One's own large edit may be answered so, too.
     const alone = projectReducer(
       { ...state, unsent: [{ id: 'x', command: rename('Far') }] },
-      advanced({ revision: state.revision + 1, news, settled: ['x'] }),
+      advanced({ access: 'owner', revision: state.revision + 1, news, settled: ['x'] }),
     ) as ProjectState;
     expect(undoTakes(alone)).toEqual([]);
   });

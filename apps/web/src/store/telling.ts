@@ -92,3 +92,11 @@ export function tellTooLarge(what: string): void {
     { duration: 20_000 },
   );
 }
+
+/** What one may in the project has become less while edits were on their way. They stay in the browser. */
+export function tellNotAllowed(edits: number): void {
+  toast.error(
+    `You may not change this project any more. ${edits === 1 ? 'An edit was' : `${edits} edits were`} set aside; an owner of its team can let you change it again.`,
+    { duration: 20_000 },
+  );
+}

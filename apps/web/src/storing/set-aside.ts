@@ -1,9 +1,10 @@
+import { keptFor } from '../person/person.ts';
 import { keptKeys, letGo, readKept, rename } from './kept-entries.ts';
 
 /** Where commands that are to be sent are kept; see `unsent.ts`. */
-export const PREFIX = 'mint-lamp/unsent/';
+export const PREFIX = keptFor('unsent');
 /** Where what could not be read or sent is kept, so that nothing is lost for good. */
-const ASIDE = 'mint-lamp/set-aside/';
+const ASIDE = keptFor('set-aside');
 
 /** An edit that could not be read, or that the server did not take. */
 export interface SetAsideEdit {

@@ -151,7 +151,9 @@ describe('the history of a tab', () => {
   const step = (name: string): HistoryStep => ({ command: { type: 'renameProject', name }, label: name });
   const begin = (undo: HistoryStep[] = []) => {
     const store = createStore({ saving: false });
-    store.dispatch(opened({ id: 'p', revision: 5, document: SKERRY_LINE, unsent: [], undo, redo: [] }));
+    store.dispatch(
+      opened({ id: 'p', access: 'owner', revision: 5, document: SKERRY_LINE, unsent: [], undo, redo: [] }),
+    );
     return store;
   };
   const rename = (store: AppStore, name: string) => store.dispatch(tryEdit({ type: 'renameProject', name }));

@@ -8,9 +8,11 @@ interface DialogProps {
   title: string;
   description?: string;
   children: ReactNode;
+  /** It goes by what is in it alone. */
+  lasting?: boolean;
 }
 
-export function Dialog({ open, onOpenChange, title, description, children }: DialogProps) {
+export function Dialog({ open, onOpenChange, title, description, children, lasting }: DialogProps) {
   return (
     <RadixDialog.Root open={open} onOpenChange={onOpenChange}>
       <RadixDialog.Portal>
@@ -26,9 +28,11 @@ export function Dialog({ open, onOpenChange, title, description, children }: Dia
                 <RadixDialog.Description className="text-quiet">{description}</RadixDialog.Description>
               )}
             </div>
-            <RadixDialog.Close aria-label="Close" className="rounded-md p-1 hover:bg-pressed">
-              <X aria-hidden className="size-4" />
-            </RadixDialog.Close>
+            {!lasting && (
+              <RadixDialog.Close aria-label="Close" className="rounded-md p-1 hover:bg-pressed">
+                <X aria-hidden className="size-4" />
+              </RadixDialog.Close>
+            )}
           </div>
           {children}
         </RadixDialog.Content>

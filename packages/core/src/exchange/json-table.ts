@@ -5,6 +5,7 @@ import { gradientCss } from '../system/gradients/gradient-css.ts';
 import type { System } from '../system/resolve.ts';
 import { cssNames } from './css-names.ts';
 import { isPaintedOtherwise, plainGradient } from './css-values.ts';
+import { inOrder } from './in-order.ts';
 import { notationsOf } from './notations-of.ts';
 
 /**
@@ -62,7 +63,7 @@ export function writeJsonTable(system: System): string {
     pairs: document.pairs.map(({ foreground, background, size, weight, target }) => {
       const nameOf = (id: string) =>
         document.roles.filter((role) => role.id === id).map(writeRoleName)[0] ?? null;
-      return { text: nameOf(foreground), ground: nameOf(background), size, weight, target };
+      return { text: nameOf(foreground), ground: nameOf(background), size, weight, target: inOrder(target) };
     }),
   };
   return `${JSON.stringify(table, null, 2)}\n`;

@@ -9,6 +9,7 @@ import { placeStops } from '../gradient/model.ts';
 import { paintedGradient, type ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
 import { colorOf, type Painted } from '../system/painted.ts';
 import type { ResolvedTheme, System } from '../system/resolve.ts';
+import { inOrder } from './in-order.ts';
 import {
   EXTENSION,
   followingByName,
@@ -309,4 +310,6 @@ function joined(...groups: readonly Group[]): Group {
 const said = ({ document }: System, theme?: ResolvedTheme) =>
   `${document.name}${theme ? `, ${theme.theme.name}` : ''}: colours, written by Mint Lamp`;
 
-const text = (value: object) => `${JSON.stringify(value, null, 2)}\n`;
+/** What stands in our extension comes out of the document as it is, its records in whatever order. */
+const text = (value: object) =>
+  `${JSON.stringify(value, (key, part) => (key === EXTENSION ? inOrder(part) : part), 2)}\n`;

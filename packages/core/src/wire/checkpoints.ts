@@ -7,6 +7,8 @@ export interface Checkpoint {
   readonly id: string;
   readonly name: string;
   readonly revision: number;
+  /** Who saved it; null where that is not known. */
+  readonly author: string | null;
   /** When it was saved, ISO 8601. */
   readonly at: string;
 }

@@ -3,6 +3,25 @@ export const ERROR_CODES = {
   BAD_REQUEST: 400,
   /** Asked for under a name, or by a page of a name, that is none of the server's own. */
   FOREIGN_HOST: 403,
+  /** Nobody is signed in, or not any more. */
+  NOT_SIGNED_IN: 401,
+  /** E-mail address, passphrase or code are not right; which of them is not said. */
+  WRONG_SIGN_IN: 401,
+  /** The passphrase is right; a code of the second factor is asked for too. */
+  FACTOR_NEEDED: 401,
+  /** Of what is seen, this may not be done. */
+  NOT_ALLOWED: 403,
+  /** A change that no page of ours has sent. */
+  FOREIGN_PAGE: 403,
+  /** The page is of somebody else than who is signed in by now. */
+  OTHER_PERSON: 409,
+  /** A team or a server would be left with nobody who owns it. */
+  LAST_OWNER: 409,
+  /** What has something in it is not removed. */
+  NOT_EMPTY: 409,
+  /** Too short, or too easily guessed. */
+  WEAK_PASSPHRASE: 422,
+  TOO_OFTEN: 429,
   NOT_FOUND: 404,
   METHOD_NOT_ALLOWED: 405,
   TOO_SLOW: 408,

@@ -17,6 +17,8 @@ export interface HandedWhat {
 export interface HandOver extends HandedWhat {
   readonly id: string;
   readonly revision: number;
+  /** Who; null where that is not known. */
+  readonly author: string | null;
   /** When, ISO 8601. */
   readonly at: string;
 }

@@ -1,6 +1,8 @@
 import type { Command } from '../document/commands/command.ts';
 import type { ProjectDocument } from '../document/document.ts';
 import type { ProjectPreview } from '../system/preview.ts';
+import type { Access } from './access.ts';
+import type { Person } from './people.ts';
 
 /** What goes over the wire about projects; written once for both ends. */
 
@@ -11,6 +13,15 @@ export interface ListedProject {
   /** ISO 8601. */
   readonly updatedAt: string;
   readonly preview: ProjectPreview;
+  /** What whoever asks may do with it. */
+  readonly access: Access;
+  /** The team that it belongs to; null for one's own. */
+  readonly team: Person | null;
+}
+
+/** `GET /api/projects`. */
+export interface ProjectsAnswer {
+  readonly projects: readonly ListedProject[];
 }
 
 export interface LoadedProject {
@@ -18,6 +29,8 @@ export interface LoadedProject {
   readonly revision: number;
   /** In today's schema; of a later one when the project was last changed by a newer server. */
   readonly document: ProjectDocument;
+  /** What whoever asks may do with it. */
+  readonly access: Access;
 }
 
 export interface SentCommand {
@@ -40,6 +53,8 @@ export type News =
 
 export interface ProjectNews {
   readonly revision: number;
+  /** What whoever asks may do with it by now. */
+  readonly access: Access;
   readonly news: News;
 }
 
@@ -64,6 +79,8 @@ export interface RemovedProject {
   readonly name: string;
   /** ISO 8601. */
   readonly removedAt: string;
+  /** Whether whoever asks may let go of it for good. */
+  readonly own: boolean;
 }
 
 /** `GET /api/projects/removed`. */

@@ -11,6 +11,12 @@ export interface ShelfSet extends NewSet {
   readonly ours: boolean;
   /** Published by whoever asks. */
   readonly own: boolean;
+  /** Who published it; null where nobody is known. */
+  readonly by: string | null;
+  /** The name of the team that it was published to; null for all of the server. */
+  readonly team: string | null;
+  /** Whether whoever asks may take it back. */
+  readonly withdrawable: boolean;
   /** How often it was adopted and favoured, and whether whoever asks favours it. */
   readonly adopted: number;
   readonly favoured: number;

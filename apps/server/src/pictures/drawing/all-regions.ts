@@ -6,7 +6,6 @@ import { regionColors } from './region-colors.ts';
 /** The colours of every region of pictures that texts of a project lie over, as bytes by key. */
 export async function allRegions(
   app: FastifyInstance,
-  ownerId: string,
   id: string,
   document: ProjectDocument,
   left: AbortSignal,
@@ -16,8 +15,8 @@ export async function allRegions(
   for (const content of new Set(wanted.map((region) => region.content))) {
     const ofOne = wanted.filter((region) => region.content === content);
     const find = async () => {
-      const file = await app.pictures.find(ownerId, id, content);
-      return file && { mediaType: file.mediaType, read: () => app.pictures.read(content) };
+      const file = await app.reads.pictures.find(id, content);
+      return file && { mediaType: file.mediaType, read: () => app.reads.pictures.read(content) };
     };
     for (const [key, bytes] of await regionColors(ofOne, find, app.jobs.regions, left))
       regions.set(key, bytes);

@@ -28,6 +28,7 @@ export function noteSchemas(parts: SchemaParts): KindSchemas<{ notes: readonly N
     id,
     on: notedSchema,
     text: noteText,
+    author: optional(id),
     by: text(MOST_NAME).allow(''),
     at: Joi.number().integer().min(0).max(8.64e15),
     settled: Joi.boolean(),

@@ -5,7 +5,9 @@ export interface Note {
   readonly id: string;
   readonly on: Noted;
   readonly text: string;
-  /** Who wrote it, as they call themselves; empty where they did not say. */
+  /** The person who wrote it, by their id on the server, which has the name; left out where nobody was signed in. */
+  readonly author?: string;
+  /** Who wrote it, as they call themselves; empty where they did not say, or the server knows. */
   readonly by: string;
   /** When: milliseconds since 1970, UTC. */
   readonly at: number;

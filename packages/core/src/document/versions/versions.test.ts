@@ -270,6 +270,34 @@ describe('documents of version 8', () => {
   });
 });
 
+describe('documents of version 9', () => {
+  it('have notes that do not know whose they are', () => {
+    expect(migrated('skerry-line-9.json')).toEqual(SKERRY_LINE);
+    expect(migrated('entwined-9.json')).toEqual(ENTWINED);
+  });
+
+  it('take the commands of that version', () => {
+    const commands = (stored('unsent-9.json') as unknown[]).map((old) => {
+      const result = migrateCommand(old, 9);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    const { notes } = after(migrated('skerry-line-9.json'), ...commands);
+    expect(notes).toEqual([
+      {
+        id: 'n1',
+        on: { kind: 'role', role: 'text-main' },
+        text: 'Darker?',
+        by: 'Ula',
+        at: 7,
+        settled: true,
+      },
+    ]);
+  });
+});
+
 describe('migrating', () => {
   it('leaves today’s documents and commands as they are', () => {
     expect(migrateDocument(SKERRY_LINE)).toEqual({ ok: true, value: SKERRY_LINE });

@@ -1,5 +1,6 @@
 import type { FormId } from '@mint-lamp/core/document/delivery/forms';
 import { slug } from '@mint-lamp/core/document/naming/names';
+import { withSignedNotes } from '@mint-lamp/core/document/notes/signed-notes';
 import { type FileFormatId, fileFormat } from '@mint-lamp/core/exchange/file-formats';
 import clsx from 'clsx';
 import { Package } from 'lucide-react';
@@ -7,6 +8,7 @@ import { useState } from 'react';
 import { useStore } from 'react-redux';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
+import { useNameOf } from '../../../fetching/use-names.ts';
 import { runJob } from '../../../jobs/run-job.ts';
 import { edit } from '../../../store/editing.ts';
 import { selectProject, selectRegions, useDocumentPart, useProjectId } from '../../../store/selectors.ts';
@@ -79,6 +81,7 @@ export function FormList({ form, handOver }: { form: FormId; handOver: HandingOv
 function PackageButton({ pack, handOver }: { pack: readonly FileFormatId[]; handOver: HandingOver }) {
   const id = useProjectId();
   const store = useStore() as AppStore;
+  const nameOf = useNameOf(id);
   const [progress, setProgress] = useState<number | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const download = async () => {
@@ -91,7 +94,13 @@ function PackageButton({ pack, handOver }: { pack: readonly FileFormatId[]; hand
       const at = new Date().toISOString();
       const content = await runJob(
         'writePackage',
-        { document, forms: pack, at, revision, regions: selectRegions(store.getState()) },
+        {
+          document: withSignedNotes(document, nameOf),
+          forms: pack,
+          at,
+          revision,
+          regions: selectRegions(store.getState()),
+        },
         { onProgress: setProgress },
       );
       const file = `${slug(document.name) || 'colours'}-${at.slice(0, 10)}.zip`;

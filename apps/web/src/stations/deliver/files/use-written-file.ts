@@ -1,9 +1,11 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { withSignedNotes } from '@mint-lamp/core/document/notes/signed-notes';
 import type { FileFormatId } from '@mint-lamp/core/exchange/file-formats';
 import type { Written } from '@mint-lamp/core/exchange/handed-over';
 import { useMemo } from 'react';
+import { useNameOf } from '../../../fetching/use-names.ts';
 import { useJob } from '../../../jobs/use-job.ts';
-import { selectProject, useProjectDocument, useRegions } from '../../../store/selectors.ts';
+import { selectProject, useProjectDocument, useProjectId, useRegions } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 
 export interface WrittenForm {
@@ -31,14 +33,22 @@ const NONE: readonly string[] = [];
 export function useWrittenFile(form: FileFormatId, before: ProjectDocument | null): WrittenForm {
   const document = useProjectDocument();
   const regions = useRegions();
+  const nameOf = useNameOf(useProjectId());
   // Only what says it is written anew when the server has an edit.
   const revision = useAppSelector((state) => {
     const { unsent, revision: saved } = selectProject(state);
     return DATED.includes(form) && !unsent.length ? saved : null;
   });
   const input = useMemo(
-    () => ({ document, form, regions, revision, before, at: new Date().toISOString() }),
-    [document, form, regions, revision, before],
+    () => ({
+      document: withSignedNotes(document, nameOf),
+      form,
+      regions,
+      revision,
+      before,
+      at: new Date().toISOString(),
+    }),
+    [document, form, regions, revision, before, nameOf],
   );
   const job = useJob('writeFile', input);
   const result = job.result?.form === form ? job.result : null;

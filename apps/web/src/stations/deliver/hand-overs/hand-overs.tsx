@@ -7,6 +7,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { reasonOf } from '../../../fetching/api.ts';
 import { useHandOversQuery, useRemoveHandOverMutation } from '../../../fetching/hand-overs-api.ts';
+import { useNames } from '../../../fetching/use-names.ts';
 import { useProjectId } from '../../../store/selectors.ts';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
@@ -55,6 +56,7 @@ function List({ list, lit }: { list: readonly HandOver[]; lit: HandOver }) {
   const project = useProjectId();
   const navigate = useNavigate();
   const [remove] = useRemoveHandOverMutation();
+  const names = useNames(project);
   return (
     <ol aria-label="Hand-overs" className="min-h-0 overflow-auto border-r border-hair py-2">
       {list.map((one) => (
@@ -74,6 +76,7 @@ function List({ list, lit }: { list: readonly HandOver[]; lit: HandOver }) {
             <span className="block truncate text-sm">{one.file}</span>
             <span className="block truncate text-sm text-quiet">
               {formsOf(one)} · revision {one.revision}
+              {names(one.author) && ` · ${names(one.author)}`}
             </span>
           </Link>
           <IconButton

@@ -1,4 +1,5 @@
 import { slug } from '@mint-lamp/core/document/naming/names';
+import { withSignedNotes } from '@mint-lamp/core/document/notes/signed-notes';
 import { contentsOf, PROJECT_ENDING } from '@mint-lamp/core/exchange/project-file';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
@@ -7,6 +8,7 @@ import { Link } from 'react-router';
 import { checkpointsAddress } from '../../../addresses.ts';
 import { useCheckpointsQuery } from '../../../fetching/checkpoints-api.ts';
 import { loadCheckpoints, loadPicture } from '../../../fetching/filed-project.ts';
+import { useNameOf } from '../../../fetching/use-names.ts';
 import { runJob } from '../../../jobs/run-job.ts';
 import { selectProject, useProjectDocument, useProjectId } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
@@ -24,6 +26,7 @@ const many = (count: number, one: string, more: string) => `${count} ${count ===
 export default function WholeProject({ handOver }: { handOver: HandingOver }) {
   const id = useProjectId();
   const store = useStore() as AppStore;
+  const nameOf = useNameOf(id);
   const document = useProjectDocument();
   const { currentData: checkpoints } = useCheckpointsQuery(id);
   const last = useLastHandOver('project');
@@ -45,7 +48,11 @@ export default function WholeProject({ handOver }: { handOver: HandingOver }) {
         if (bytes) pictures.push({ content, bytes });
       }
       setProgress('Writing …');
-      const bytes = await runJob('writeProject', { document: now, checkpoints: states, pictures });
+      const bytes = await runJob('writeProject', {
+        document: withSignedNotes(now, nameOf),
+        checkpoints: states.map((one) => ({ ...one, document: withSignedNotes(one.document, nameOf) })),
+        pictures,
+      });
       handOver.hand({ file, content: bytes, mediaType: 'application/zip', forms: ['project'] });
     } catch (error) {
       setFault(error instanceof Error ? error.message : 'The file could not be written.');

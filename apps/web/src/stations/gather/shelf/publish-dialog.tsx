@@ -8,10 +8,12 @@ import { MOST_PALETTE, MOST_SET_COLORS, MOST_WORDS, type NewSet } from '@mint-la
 import { paintedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { paint } from '@mint-lamp/core/system/painted';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
+import { mayDo } from '@mint-lamp/core/wire/access';
 import type { ShelfSet } from '@mint-lamp/core/wire/shelf';
 import { useId, useState } from 'react';
 import { reasonOf } from '../../../fetching/api.ts';
 import { usePublishSetMutation } from '../../../fetching/shelf-api.ts';
+import { useTeamsQuery } from '../../../fetching/teams-api.ts';
 import { useSystem, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
@@ -106,12 +108,20 @@ export default function PublishDialog({
   const what = all.find((one) => one.key === key);
   const [name, setName] = useState<string | null>(null);
   const [words, setWords] = useState('');
+  const { data: teams = [] } = useTeamsQuery();
+  const mayPublish = teams.filter(({ access }) => mayDo(access, 'edit'));
+  const [team, setTeam] = useState('');
   const [publishSet, { isLoading: busy, error }] = usePublishSetMutation();
   const made = what?.make() ?? null;
   const shownName = name ?? what?.name ?? '';
   const publish = async () => {
     if (!made) return;
-    const { data } = await publishSet({ name: shownName.trim(), words: words.trim(), ...made });
+    const { data } = await publishSet({
+      name: shownName.trim(),
+      words: words.trim(),
+      ...made,
+      ...(team ? { team } : {}),
+    });
     if (data) onDone(data);
   };
   return (
@@ -119,7 +129,7 @@ export default function PublishDialog({
       open
       onOpenChange={(open) => !open && onClose()}
       title="Publish on the shelf"
-      description="Everybody on this server can find and adopt it. It is a copy: later changes of the project do not reach it."
+      description="Others can find and adopt it. It is a copy: later changes of the project do not reach it."
     >
       {what ? (
         <form
@@ -169,6 +179,17 @@ export default function PublishDialog({
               className="h-8 w-full rounded-md border border-control bg-raised px-2"
             />
           </div>
+          {mayPublish.length > 0 && (
+            <Choice
+              label="For whom"
+              value={team}
+              options={[
+                { value: '', label: 'Everybody on this server' },
+                ...mayPublish.map(({ id: value, name: of }) => ({ value, label: of })),
+              ]}
+              onChange={setTeam}
+            />
+          )}
           {error && (
             <p role="alert" className="text-fail">
               {reasonOf(error)}

@@ -15,7 +15,8 @@ interface SetCardProps {
 
 /** A set on the shelf, with the ways to favour, adopt and take it back. */
 export const SetCard = memo(function SetCard({ set, onFavour, onAdopt, onTakeBack }: SetCardProps) {
-  const { name, words, adopted, favoured, favourite, own, content, colors } = set;
+  const { name, words, adopted, favoured, favourite, own, by, team, withdrawable, content, colors } = set;
+  const from = [by && !own ? `by ${by}` : '', team ? `for ${team}` : ''].filter(Boolean).join(', ');
   const kind = content.kind === 'palette' ? `${content.colors.length} colours` : content.kind;
   return (
     // What is far from the window is neither laid out nor painted.
@@ -27,14 +28,15 @@ export const SetCard = memo(function SetCard({ set, onFavour, onAdopt, onTakeBac
         </b>
         <span className="shrink-0 text-sm text-quiet">{kind}</span>
       </div>
-      <p className="truncate text-sm text-quiet" title={words}>
+      <p className="truncate text-sm text-quiet" title={from ? `${words} (${from})` : words}>
+        {from && <span className="text-main">{from} </span>}
         {words || ' '}
       </p>
       <div className="mt-1 flex items-center gap-1.5">
         <Button small onClick={() => onAdopt(set)} aria-label={`Adopt ${name} …`}>
           Adopt …
         </Button>
-        {own && (
+        {withdrawable && (
           <Confirm
             label={`Take back ${name}`}
             trigger={
