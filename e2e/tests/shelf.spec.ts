@@ -80,12 +80,31 @@ test('what is published is called anything and runs nowhere, is found, and is ta
   await dialog.getByLabel(/Words/).fill('<script>document.title="run"</script> seaweed');
   await dialog.getByRole('button', { name: 'Publish' }).click();
   await expect(page.getByText(`${name} is on the shelf`)).toBeVisible();
+  // What a search found before the set was taken back is answered after it.
+  let tell = () => {};
+  const gone = new Promise<void>((resolve) => {
+    tell = resolve;
+  });
+  await page.route(
+    '**/shelf?*words=seaweed*',
+    async (route) => {
+      const response = await route.fetch();
+      await gone;
+      await route.fulfill({ response });
+    },
+    { times: 1 },
+  );
+  const asked = page.waitForRequest('**/shelf?*words=seaweed*');
   await page.getByLabel(/By words/).fill('seaweed');
+  await asked;
   await expect(cards(page).filter({ hasText: name })).toHaveCount(1);
   expect(await page.title()).not.toBe('run');
   expect(await page.locator('#station img').count()).toBe(0);
   await page.getByRole('button', { name: `Take back ${name}` }).click();
   await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByText(`${name} is off the shelf`)).toBeVisible();
+  tell();
+  await expect(page.getByRole('region', { name: 'Sets', exact: true })).toHaveAttribute('aria-busy', 'false');
   await expect(cards(page).filter({ hasText: name })).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Publish …' }).click();

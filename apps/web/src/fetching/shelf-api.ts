@@ -41,6 +41,9 @@ const inAllPages =
 /** Whether each set was favoured last: two presses may be answered in another order. */
 const wanted = new Map<string, boolean>();
 
+/** How much was done to sets here: an answer that was under way meanwhile may not have known of it. */
+let deeds = 0;
+
 /** Sets on the shelf. What was done to one is put into all pages that hold it; they are not asked for again. */
 const shelfApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -49,9 +52,13 @@ const shelfApi = api.injectEndpoints({
       infiniteQueryOptions: { initialPageParam: null, getNextPageParam: ({ next }) => next },
       // A search has to know of what was just favoured or taken back.
       async queryFn({ queryArg, pageParam }, { dispatch }, _options, baseQuery) {
-        await Promise.all(dispatch(api.util.getRunningMutationsThunk()));
-        const { data, error } = await baseQuery({ address: addressOf(queryArg, pageParam) });
-        return error ? { error } : { data: data as ShelfPage };
+        for (;;) {
+          await Promise.all(dispatch(api.util.getRunningMutationsThunk()));
+          const before = deeds;
+          const { data, error } = await baseQuery({ address: addressOf(queryArg, pageParam) });
+          if (error) return { error };
+          if (deeds === before) return { data: data as ShelfPage };
+        }
       },
       keepUnusedDataFor: 0,
     }),
@@ -60,11 +67,13 @@ const shelfApi = api.injectEndpoints({
     }),
     takeBackSet: build.mutation<null, string>({
       query: (id) => ({ method: 'DELETE', address: `/shelf/${id}` }),
-      onQueryStarted: (id, { dispatch, queryFulfilled }) =>
-        queryFulfilled.then(
+      onQueryStarted: (id, { dispatch, queryFulfilled }) => {
+        deeds++;
+        return queryFulfilled.then(
           () => dispatch(inAllPages(id, () => null)),
           () => {},
-        ),
+        );
+      },
     }),
     /** Shown at once, and taken back where the server does not have it. */
     favourSet: build.mutation<null, { id: string; on: boolean }>({
@@ -76,6 +85,7 @@ const shelfApi = api.injectEndpoints({
               set.favourite === to ? set : { ...set, favourite: to, favoured: set.favoured + (to ? 1 : -1) },
             ),
           );
+        deeds++;
         wanted.set(id, on);
         favour(on);
         const last = () => wanted.get(id) === on;
@@ -88,8 +98,10 @@ const shelfApi = api.injectEndpoints({
     }),
     countAdopted: build.mutation<null, string>({
       query: (id) => ({ method: 'POST', address: `/shelf/${id}/adopted` }),
-      onQueryStarted: (id, { dispatch }) =>
-        dispatch(inAllPages(id, (set) => ({ ...set, adopted: set.adopted + 1 }))),
+      onQueryStarted: (id, { dispatch }) => {
+        deeds++;
+        dispatch(inAllPages(id, (set) => ({ ...set, adopted: set.adopted + 1 })));
+      },
     }),
   }),
 });
