@@ -98,6 +98,7 @@ const CORE_LAYERS = [
   ['sheet', 'shelf'],
   ['moving', 'read-back'],
   ['wire'],
+  ['share'],
   ['demo'],
 ];
 const WEB_LAYERS = [

@@ -30,6 +30,10 @@ import { projectPeopleRoutes } from './projects/people-routes.ts';
 import { projectRoutes } from './projects/routes.ts';
 import { reportRoutes } from './reports/routes.ts';
 import { schemaVersion } from './schema-version/schema-version.ts';
+import { dragRoutes, liveCssRoutes } from './shares/live-css-routes.ts';
+import { shareRoutes } from './shares/routes.ts';
+import { sharePage } from './shares/share-page.ts';
+import { sharedRoutes } from './shares/shared-routes.ts';
 import { shelfRoutes } from './shelf/routes.ts';
 import { teamRoutes } from './teams/routes.ts';
 import { validation } from './validation.ts';
@@ -175,6 +179,11 @@ export async function buildApp({
     fetching: { ...fetching, standIns: outside.standIns },
   });
   await app.register(shelfRoutes, { prefix: '/api/shelf' });
+  await app.register(shareRoutes, { prefix: '/api/projects/:id' });
+  await app.register(dragRoutes, { prefix: '/api/projects/:id' });
+  await app.register(liveCssRoutes, { prefix: '/api/shared/:token' });
+  await app.register(sharedRoutes, { prefix: '/api/shared/:token' });
+  await app.register(sharePage, { root: webRoot, publicAddress: who.publicAddress });
   await app.register(web, { root: webRoot });
   return app;
 }

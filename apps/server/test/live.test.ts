@@ -23,6 +23,7 @@ describe('a stream of revisions', () => {
         return () => listeners.delete(listener);
       },
       onAccess: () => () => {},
+      onDrag: () => () => {},
       listening: () => listeners.size,
       close: async () => {},
     };

@@ -10,6 +10,8 @@ import type { Ability } from '@mint-lamp/core/wire/access';
  * - `administrator`: somebody who looks after the server.
  * - of a project, one that was removed, or a team (`:id` of the address): what is to be done with it. Whoever may not even
  *   look at it is told that it is not there.
+ * - of a share (`:token` of the address): `door` that it is open; the others that its passphrase was given too, where it has
+ *   one, and that it is for that.
  */
 export type Needs =
   | 'anyone'
@@ -18,7 +20,11 @@ export type Needs =
   | 'administrator'
   | { readonly project: Ability }
   | { readonly removed: Ability }
-  | { readonly team: Exclude<Ability, 'note'> };
+  | { readonly team: Exclude<Ability, 'note'> }
+  | { readonly share: ShareNeed };
+
+/** What is to be done with a share. */
+export type ShareNeed = 'door' | 'look' | 'try' | 'note' | 'css';
 
 declare module 'fastify' {
   interface FastifyContextConfig {

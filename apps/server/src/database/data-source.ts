@@ -14,6 +14,7 @@ import { LighterLog1790000000006 } from './migrations/6-lighter-log.ts';
 import { ScenePreviews1790000000007 } from './migrations/7-scene-previews.ts';
 import { HandOvers1790000000008 } from './migrations/8-hand-overs.ts';
 import { People1790000000009 } from './migrations/9-people.ts';
+import { Shares1790000000010 } from './migrations/10-shares.ts';
 import { PictureContent, PictureLeftover, PicturePart, ProjectPicture } from './picture-entities.ts';
 import { ShelfFavour, ShelfSetEntry } from './shelf-entities.ts';
 
@@ -129,6 +130,7 @@ export async function openDatabase(
       ScenePreviews1790000000007,
       HandOvers1790000000008,
       People1790000000009,
+      Shares1790000000010,
     ],
     extra: { max: 2, connectionTimeoutMillis: 3000 },
   });

@@ -3,10 +3,12 @@ import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
 import type { BucketStore } from '../pictures/storing/bucket.ts';
 import { type CheckpointStore, checkpointStore } from './checkpoint-store.ts';
+import { type Dragged, tellDrag } from './drag-notices.ts';
 import { type HandOverStore, handOverStore } from './hand-over-store.ts';
 import { type HistoryStore, historyStore } from './history-store.ts';
 import { type PictureStore, pictureStore } from './picture-store.ts';
 import { type ProjectStore, projectStore } from './project-store.ts';
+import { type ProposalStore, proposalStore } from './proposal-store.ts';
 import { type Reads, readsOf } from './reads.ts';
 import { type RemovedProjects, removedProjects } from './removed-projects.ts';
 import { type ShelfStore, shelfStore } from './shelf-store.ts';
@@ -20,6 +22,9 @@ declare module 'fastify' {
     checkpoints: CheckpointStore;
     handOvers: HandOverStore;
     history: HistoryStore;
+    proposals: ProposalStore;
+    /** Tells every process what somebody drags. */
+    tellDrag(dragged: Dragged): Promise<void>;
     reads: Reads;
   }
 }
@@ -45,6 +50,8 @@ export const database = fp(async (app: FastifyInstance, { source, replica, bucke
   app.decorate('checkpoints', checkpointStore(source));
   app.decorate('handOvers', handOverStore(source));
   app.decorate('history', historyStore(source));
+  app.decorate('proposals', proposalStore(source));
+  app.decorate('tellDrag', (dragged) => tellDrag(source, dragged));
   app.decorate('reads', readsOf(app, replica, bucket));
   app.addHook('onClose', () => projects.settled());
 });

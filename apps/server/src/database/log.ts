@@ -10,8 +10,8 @@ import { LogEntry, type LogRow } from './entities.ts';
 export interface FreshEntry extends LoggedCommand {
   /** Characters of the log up to this one. */
   readonly sizeTo: number;
-  /** Who made it. */
-  readonly author: string;
+  /** Who made it; null for somebody who is not signed in, as who has a share. */
+  readonly author: string | null;
 }
 
 /** An entry of the log, with the characters of the log up to it. */

@@ -11,7 +11,7 @@ import type {
 import type { DataSource } from 'typeorm';
 import { commitGroup, type GroupResult } from './commit.ts';
 import { CommitQueue, type Waiting } from './commit-queue.ts';
-import { documentAt, isSnapshotDue, newestSnapshot, writeSnapshot } from './documents.ts';
+import { documentAt, documentOfThen, isSnapshotDue, newestSnapshot, writeSnapshot } from './documents.ts';
 import { LogEntry, Project } from './entities.ts';
 import { type KnownDocument, KnownDocuments, knownWritten } from './known-documents.ts';
 import { createProject, listProjects } from './listed-projects.ts';
@@ -27,6 +27,8 @@ export interface ProjectStore {
   list(personId: string): Promise<ListedProject[]>;
   /** Null when the project is not there; its newest snapshot as it stands when it is of a newer version. */
   find(id: string): Promise<StoredProject | null>;
+  /** As it was at a revision; null where it is not there, or has not come to it. */
+  at(id: string, revision: number): Promise<ProjectDocument | null>;
   revisionOf(id: string): Promise<number | null>;
   /** When a project came to a revision. */
   madeAt(id: string, revision: number): Promise<Date>;
@@ -110,6 +112,14 @@ export function projectStore(source: DataSource): ProjectStore {
         return { id, revision, document: document as ProjectDocument };
       }
       return { id, revision, document: (await documentAt(source.manager, row, memory)).document };
+    },
+
+    async at(id, revision) {
+      const row = await rowOf(id);
+      if (!row || revision > row.revision) return null;
+      if (row.version > DOCUMENT_VERSION) throw new SchemaVersionAhead();
+      if (revision === row.revision) return (await documentAt(source.manager, row, memory)).document;
+      return documentOfThen(source.manager, id, revision);
     },
 
     async madeAt(id, revision) {

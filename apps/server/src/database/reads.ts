@@ -9,7 +9,7 @@ import { type ProjectStore, projectStore } from './project-store.ts';
 
 /** What files and reports are made from. */
 export interface Reads {
-  readonly projects: Pick<ProjectStore, 'find' | 'madeAt'>;
+  readonly projects: Pick<ProjectStore, 'find' | 'at' | 'madeAt'>;
   readonly checkpoints: Pick<CheckpointStore, 'find'>;
   readonly handOvers: Pick<HandOverStore, 'find'>;
   readonly pictures: Pick<PictureStore, 'find' | 'read'>;
@@ -50,6 +50,7 @@ export function readsOf(
   return {
     projects: {
       find: orElse(copy.projects.find, projects.find),
+      at: orElse(copy.projects.at, projects.at),
       // Of a revision that was just read; the database itself knows it too.
       madeAt: projects.madeAt,
     },

@@ -22,6 +22,10 @@ export interface ShelfQuery {
 
 export interface ShelfStore {
   list(person: SignedIn, query: ShelfQuery): Promise<ShelfPage>;
+  /** One, whoever asks. */
+  find(id: string): Promise<NewSet | null>;
+  /** Whether a person sees one. */
+  sees(personId: string, id: string): Promise<boolean>;
   /** To a team, or to all of the server where that is null. */
   publish(ownerId: string, set: NewSet, team: string | null): Promise<ShelfSet>;
   /** Whoever published it may, an owner of its team, and who looks after the server; false for anybody else. */
@@ -177,6 +181,15 @@ export function shelfStore(source: DataSource): ShelfStore {
         next: entities.length > PAGE ? `${raw[last]!.place}_${shown[last]!.id}` : null,
       };
     },
+
+    async find(id) {
+      const row = await sets.findOneBy({ id });
+      if (!row) return null;
+      const { name, words, content, colors } = row;
+      return { name, words, content, colors };
+    },
+
+    sees: seen,
 
     async publish(ownerId, set, teamId) {
       const row = rowOf({ ownerId, teamId, ships: false }, randomUUID(), set);

@@ -8,7 +8,7 @@ import { choicesOf, type KeptChoices } from '@mint-lamp/core/document/delivery/f
 import { readChoices } from '@mint-lamp/core/document/delivery/read-choices';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { slug } from '@mint-lamp/core/document/naming/names';
-import { type NameOf, withSignedNotes } from '@mint-lamp/core/document/notes/signed-notes';
+import { withSignedNotes } from '@mint-lamp/core/document/notes/signed-notes';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { FILE_FORMATS, type FileFormatId, fileFormat } from '@mint-lamp/core/exchange/file-formats';
 import type { FastifyInstance } from 'fastify';
@@ -18,6 +18,7 @@ import { SchemaVersionAhead } from '../database/schema-version-ahead.ts';
 import { ApiError } from '../errors.ts';
 import { leftSignal } from '../left.ts';
 import { allRegions } from '../pictures/drawing/all-regions.ts';
+import { namesOn } from '../projects/names-on.ts';
 import { uuid } from '../projects/schemas.ts';
 import { documentInParts } from '../reports/document-in-parts.ts';
 
@@ -50,13 +51,6 @@ interface State {
 }
 
 const gone = (what: string, path: string) => new ApiError('NOT_FOUND', `There is no such ${what}.`, path);
-
-/** What the people of a project are called. */
-async function namesOn({ teams }: FastifyInstance, id: string): Promise<NameOf> {
-  const { people } = await teams.onProject(id);
-  const names = new Map(people.map((one) => [one.id, one.name]));
-  return (author) => names.get(author) ?? null;
-}
 
 /** What is asked for: the project now, at a checkpoint, or as it was handed over. */
 async function stateOf(app: FastifyInstance, id: string, asked: Asked['Querystring']): Promise<State> {

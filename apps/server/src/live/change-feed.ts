@@ -1,9 +1,11 @@
 import type { DataSource } from 'typeorm';
+import { DRAG_CHANNEL, type Dragged } from '../database/drag-notices.ts';
 import { ACCESS_CHANNEL, type AccessChanged } from '../database/people/access-notices.ts';
 import { CHANNEL, type ChangedProject } from './channel.ts';
 import { openNoticeFeed } from './notice-feed.ts';
 
 type OnRevision = (revision: number | null) => void;
+type OnDrag = (command: Dragged['command']) => void;
 type OnAccess = (changed: AccessChanged | null) => void;
 
 export interface ChangeFeed {
@@ -11,6 +13,8 @@ export interface ChangeFeed {
   subscribe(projectId: string, listener: OnRevision): () => void;
   /** Calls back when somebody may do otherwise than before, and with null after a lost connection is back. */
   onAccess(listener: OnAccess): () => void;
+  /** Calls back with what somebody drags in a project, and with null once it is given back; returns the way out. */
+  onDrag(projectId: string, listener: OnDrag): () => void;
   /** How many listen. */
   listening(): number;
   close(): Promise<void>;
@@ -26,9 +30,32 @@ function readChanged(payload: unknown): ChangedProject | null {
   return typeof id === 'string' && Number.isInteger(revision) ? { id, revision: revision as number } : null;
 }
 
+/** Those who listen to each project. */
+class Listeners<L> {
+  private readonly byProject = new Map<string, Set<L>>();
+
+  of(projectId: string): readonly L[] {
+    return [...(this.byProject.get(projectId) ?? [])];
+  }
+
+  all(): readonly L[] {
+    return [...this.byProject.values()].flatMap((set) => [...set]);
+  }
+
+  add(projectId: string, listener: L): () => void {
+    const set = this.byProject.get(projectId) ?? new Set();
+    this.byProject.set(projectId, set.add(listener));
+    return () => {
+      set.delete(listener);
+      if (!set.size && this.byProject.get(projectId) === set) this.byProject.delete(projectId);
+    };
+  }
+}
+
 /** What every server process on this database says of changed projects and of who may do what. */
 export function openChangeFeed(source: DataSource): ChangeFeed {
-  const listeners = new Map<string, Set<OnRevision>>();
+  const listeners = new Listeners<OnRevision>();
+  const dragListeners = new Listeners<OnDrag>();
   const accessListeners = new Set<OnAccess>();
   const tellAccess = (changed: AccessChanged | null) => {
     for (const listener of [...accessListeners]) listener(changed);
@@ -37,32 +64,31 @@ export function openChangeFeed(source: DataSource): ChangeFeed {
     channels: {
       [CHANNEL](payload) {
         const changed = readChanged(payload);
-        for (const listener of (changed && listeners.get(changed.id)) ?? []) listener(changed!.revision);
+        if (changed) for (const listener of listeners.of(changed.id)) listener(changed.revision);
       },
       [ACCESS_CHANNEL](payload) {
         if (isObject(payload)) tellAccess(payload as AccessChanged);
       },
+      [DRAG_CHANNEL](payload) {
+        if (!isObject(payload) || typeof payload.project !== 'string') return;
+        const { project, command } = payload as unknown as Dragged;
+        for (const listener of dragListeners.of(project)) listener(command);
+      },
     },
     missed() {
-      for (const set of listeners.values()) for (const listener of set) listener(null);
+      for (const listener of listeners.all()) listener(null);
       tellAccess(null);
     },
   });
 
   return {
-    subscribe(projectId, listener) {
-      const set = listeners.get(projectId) ?? new Set();
-      listeners.set(projectId, set.add(listener));
-      return () => {
-        set.delete(listener);
-        if (!set.size) listeners.delete(projectId);
-      };
-    },
+    subscribe: (projectId, listener) => listeners.add(projectId, listener),
+    onDrag: (projectId, listener) => dragListeners.add(projectId, listener),
     onAccess(listener) {
       accessListeners.add(listener);
       return () => void accessListeners.delete(listener);
     },
-    listening: () => [...listeners.values()].reduce((sum, set) => sum + set.size, 0),
+    listening: () => listeners.all().length,
     close: () => feed.close(),
   };
 }

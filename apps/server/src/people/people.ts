@@ -3,6 +3,7 @@ import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
 import { gate } from '../access/gate.ts';
 import { type SessionCookie, sessionCookie } from '../access/session-cookie.ts';
+import { type ShareDoor, shareDoor } from '../access/share-door.ts';
 import { type AttemptStore, attemptStore } from '../database/people/attempt-store.ts';
 import { type DoorStore, doorStore, type SessionLimits } from '../database/people/door-store.ts';
 import { type InvitationStore, invitationStore } from '../database/people/invitation-store.ts';
@@ -11,6 +12,7 @@ import { type PersonalDataStore, personalDataStore } from '../database/people/pe
 import { type ResetStore, resetStore } from '../database/people/reset-store.ts';
 import { type SessionStore, sessionStore } from '../database/people/session-store.ts';
 import { type TeamStore, teamStore } from '../database/people/team-store.ts';
+import { type ShareStore, shareStore } from '../database/share-store.ts';
 import { type Vault, vaultOf } from './second-factor.ts';
 
 /** How this server knows who asks. */
@@ -33,6 +35,8 @@ declare module 'fastify' {
     resets: ResetStore;
     attempts: AttemptStore;
     door: DoorStore;
+    shareDoor: ShareDoor;
+    shares: ShareStore;
     sessionCookie: SessionCookie;
     vault: Vault;
     personalData: PersonalDataStore;
@@ -61,7 +65,11 @@ export const people = fp(
     app.decorate('vault', vaultOf(secret));
     app.decorate('personalData', personalDataStore(database));
     app.decorate('peopleOptions', options);
-    await app.register(gate, { door, cookie, local });
+    const shares = shareStore(database);
+    const ofShares = shareDoor(shares.open, secret, secure);
+    app.decorate('shares', shares);
+    app.decorate('shareDoor', ofShares);
+    await app.register(gate, { door, cookie, shares: ofShares, local });
 
     const forget = async () => {
       await app.attempts.forgetOld();

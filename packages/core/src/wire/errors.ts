@@ -9,6 +9,8 @@ export const ERROR_CODES = {
   WRONG_SIGN_IN: 401,
   /** The passphrase is right; a code of the second factor is asked for too. */
   FACTOR_NEEDED: 401,
+  /** A share that opens with a passphrase, which was not given, or is another. */
+  SHARE_LOCKED: 401,
   /** Of what is seen, this may not be done. */
   NOT_ALLOWED: 403,
   /** A change that no page of ours has sent. */

@@ -4,7 +4,8 @@ import { type Access, mayDo } from './access.ts';
 
 /** Somebody who sends commands, and what they may do with the project. */
 export interface Sender {
-  readonly id: string;
+  /** Null for nobody who is signed in: what the server itself sends for whoever has a share. */
+  readonly id: string | null;
   readonly access: Access;
 }
 
