@@ -109,7 +109,7 @@ const WEB_LAYERS = [
   ['jobs', 'pixels', 'dragging'],
   ['links', 'scene', 'notes', 'seeing', 'comparing'],
   ['kinds'],
-  ['lamp', 'tray', 'readout', 'finder', 'people'],
+  ['lamp', 'tray', 'readout', 'finder', 'people', 'guest'],
   ['projects'],
   ['frame'],
   ['stations', 'checkpoints'],

@@ -54,6 +54,11 @@ export const peoplePage = (name: string) => async () => ({
   Component: (await inTime(PEOPLE_PAGES[`./people/${name}-page.tsx`]!)).default,
 });
 
+/** The page of whoever was given a share, which brings nothing of projects along. */
+export const loadShare = async () => ({
+  Component: (await inTime(() => import('./guest/share-page.tsx'))).default,
+});
+
 /** The list of projects, which an open project does without. */
 export const loadProjects = async () => ({
   Component: (await inTime(() => import('./projects/projects-page.tsx'))).ProjectsPage,

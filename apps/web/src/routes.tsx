@@ -7,6 +7,7 @@ import {
   loadFrame,
   loadFrontDoor,
   loadProjects,
+  loadShare,
   peoplePage,
   station,
 } from './load-parts.ts';
@@ -63,6 +64,12 @@ export function createRouter() {
       lazy: peoplePage(name),
       errorElement: <LostPage />,
     })),
+    {
+      path: '/s/:token',
+      hydrateFallbackElement: <Waiting>Opening …</Waiting>,
+      lazy: loadShare,
+      errorElement: <LostPage />,
+    },
     { path: '*', element: <LostPage /> },
   ]);
 }
