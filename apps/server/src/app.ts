@@ -165,6 +165,7 @@ export async function buildApp({
     prefix: '/api/library',
     pictures: outside.pictures,
     artworks: outside.artworks,
+    prototype: outside.prototype ?? null,
   });
   await app.register(checkpointRoutes, { prefix: '/api/projects/:id/checkpoints' });
   await app.register(handOverRoutes, { prefix: '/api/projects/:id/hand-overs' });

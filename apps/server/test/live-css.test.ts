@@ -76,8 +76,8 @@ const edit = (command: object) =>
     revision: 0,
     commands: [{ id: randomUUID(), command }],
   });
-const drag = async (command: object | null) =>
-  (await owner.ask('POST', `/api/projects/${project}/drag`, { command })).json();
+const drag = async (command: object | null, revision = 0) =>
+  (await owner.ask('POST', `/api/projects/${project}/drag`, { revision, command })).json();
 const delivered = async () => (await owner.ask('GET', `/api/projects/${project}/deliver/css`)).body;
 
 /** What a page shows that was told all that. */
@@ -123,6 +123,11 @@ describe('a live style sheet', () => {
         expect(declaredIn(sheet)).toEqual(wanted);
         expect(held).toBe('');
       });
+    // What is heard late was let go of with the edit.
+    await drag(base('#a0a0a0'));
+    await drag(base('#506070'), 1);
+    await vi.waitFor(() => expect(shown(there.told).held).toContain('#506070'));
+    expect(there.told.some(({ drag: held }) => held?.includes('#a0a0a0'))).toBe(false);
     // What changed was told, and not all of it again.
     expect(there.told.filter(({ sheet }) => sheet !== undefined)).toHaveLength(1);
   });
@@ -161,9 +166,15 @@ describe('a live style sheet', () => {
 
   it('is not told of by who may not edit, nor with what is no command', async () => {
     const stranger = await house.somebody(randomUUID());
-    const answer = await stranger.ask('POST', `/api/projects/${project}/drag`, { command: null });
+    const answer = await stranger.ask('POST', `/api/projects/${project}/drag`, {
+      revision: 0,
+      command: null,
+    });
     expect(answer.statusCode).toBe(404);
-    const wrong = await owner.ask('POST', `/api/projects/${project}/drag`, { command: { type: 'paint' } });
+    const wrong = await owner.ask('POST', `/api/projects/${project}/drag`, {
+      revision: 0,
+      command: { type: 'paint' },
+    });
     expect(wrong.statusCode).toBe(400);
   });
 });

@@ -257,7 +257,7 @@ export const TABLE: Readonly<Record<string, Line>> = {
   'POST /api/projects/:id/drag': {
     cells: EDITS_PROJECT(200),
     at: ({ project }) => `${project}/drag`,
-    body: () => ({ command: null }),
+    body: () => ({ revision: 0, command: null }),
   },
 
   // Whoever has the address may, whoever they are; what closes one is in shares.test.ts.

@@ -35,6 +35,7 @@ export const PARTS = [
   () => import('./stations/gather/sheets/sheet-proposal.tsx'),
   () => import('./stations/gather/shelf/publish-dialog.tsx'),
   () => import('./stations/deliver/hand-overs/hand-overs.tsx'),
+  () => import('./stations/deliver/shares/shares.tsx'),
   () => import('./stations/deliver/read-back/read-back.tsx'),
   () => import('./stations/deliver/whole/whole-project.tsx'),
   () => import('./readout/thing-list.tsx'),

@@ -7,6 +7,8 @@ export const DRAG_CHANNEL = 'project_dragged';
 /** What somebody drags at this moment: what letting go would make of the project; null once it is given back. */
 export interface Dragged {
   readonly project: string;
+  /** The revision that whoever drags has. */
+  readonly revision: number;
   readonly command: Command | null;
 }
 

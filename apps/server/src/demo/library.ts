@@ -11,9 +11,11 @@ import {
   OLD_TIMETABLE,
 } from '@mint-lamp/core/demo/page';
 import { LIBRARY } from '@mint-lamp/core/demo/pictures/library';
+
 import { LIBRARY_HOST } from '@mint-lamp/core/wire/pictures';
 import Fastify from 'fastify';
 import type { Outside } from '../library/routes.ts';
+import { PROTOTYPE_PAGE } from './prototype.ts';
 
 /** A page with its style sheet, and drawings, of the made-up web. */
 const TEXTS: Readonly<Record<string, { type: string; text: string; title?: string }>> = {
@@ -36,9 +38,13 @@ export async function openLibrary(root: string): Promise<Outside & { readonly cl
   await server.register(fastifyStatic, { root });
   for (const [file, { type, text }] of Object.entries(TEXTS))
     server.get(`/${file}`, async (_, reply) => reply.type(type).send(text));
+  server.get('/prototype.html', async (_, reply) => reply.type('text/html').send(PROTOTYPE_PAGE));
   await server.listen({ host: '127.0.0.1', port: 0 });
+  const { port } = server.server.address() as AddressInfo;
   return {
-    standIns: new Map([[LIBRARY_HOST, (server.server.address() as AddressInfo).port]]),
+    standIns: new Map([[LIBRARY_HOST, port]]),
+    // A browser opens it itself, so it stands where it is reached.
+    prototype: `http://127.0.0.1:${port}/prototype.html`,
     pictures: there.map(({ file, title }) => ({ title, address: `http://${LIBRARY_HOST}/${file}` })),
     artworks: Object.entries(TEXTS).flatMap(([file, { title }]) =>
       title ? [{ title, address: `http://${LIBRARY_HOST}/${file}` }] : [],

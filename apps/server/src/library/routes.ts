@@ -10,6 +10,8 @@ export interface Outside {
   readonly pictures: LibraryAnswer['pictures'];
   /** Drawings and pages that can be fetched there. */
   readonly artworks: LibraryAnswer['artworks'];
+  /** The address of a page that follows a live style sheet; null where there is none. */
+  readonly prototype?: LibraryAnswer['prototype'];
 }
 
 export const NO_STAND_INS: Outside = { standIns: new Map(), pictures: [], artworks: [] };
@@ -17,7 +19,7 @@ export const NO_STAND_INS: Outside = { standIns: new Map(), pictures: [], artwor
 /** `/api/library`: the pictures, drawings and pages that can be fetched without the outside world. */
 export async function libraryRoutes(
   app: FastifyInstance,
-  { pictures, artworks }: Pick<Outside, 'pictures' | 'artworks'>,
+  { pictures, artworks, prototype = null }: Pick<Outside, 'pictures' | 'artworks' | 'prototype'>,
 ) {
-  app.get('/', needs('person'), async (): Promise<LibraryAnswer> => ({ pictures, artworks }));
+  app.get('/', needs('person'), async (): Promise<LibraryAnswer> => ({ pictures, artworks, prototype }));
 }

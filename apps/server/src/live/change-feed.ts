@@ -5,7 +5,7 @@ import { CHANNEL, type ChangedProject } from './channel.ts';
 import { openNoticeFeed } from './notice-feed.ts';
 
 type OnRevision = (revision: number | null) => void;
-type OnDrag = (command: Dragged['command']) => void;
+type OnDrag = (dragged: Dragged) => void;
 type OnAccess = (changed: AccessChanged | null) => void;
 
 export interface ChangeFeed {
@@ -13,7 +13,7 @@ export interface ChangeFeed {
   subscribe(projectId: string, listener: OnRevision): () => void;
   /** Calls back when somebody may do otherwise than before, and with null after a lost connection is back. */
   onAccess(listener: OnAccess): () => void;
-  /** Calls back with what somebody drags in a project, and with null once it is given back; returns the way out. */
+  /** Calls back with what somebody drags in a project; returns the way out. */
   onDrag(projectId: string, listener: OnDrag): () => void;
   /** How many listen. */
   listening(): number;
@@ -71,8 +71,8 @@ export function openChangeFeed(source: DataSource): ChangeFeed {
       },
       [DRAG_CHANNEL](payload) {
         if (!isObject(payload) || typeof payload.project !== 'string') return;
-        const { project, command } = payload as unknown as Dragged;
-        for (const listener of dragListeners.of(project)) listener(command);
+        const dragged = payload as unknown as Dragged;
+        for (const listener of dragListeners.of(dragged.project)) listener(dragged);
       },
     },
     missed() {

@@ -1,19 +1,19 @@
 import { createHash } from 'node:crypto';
-import type { Command } from '@mint-lamp/core/document/commands/command';
 import { commandSchema } from '@mint-lamp/core/document/commands/command-schema';
 import type { FastifyInstance, FastifyReply } from 'fastify';
 import Joi from 'joi';
 import { LRUCache } from 'lru-cache';
 import { needs } from '../access/needs.ts';
+import type { Dragged } from '../database/drag-notices.ts';
 import { FOLLOWED_S, type OpenShare } from '../database/share-store.ts';
 import { ApiError } from '../errors.ts';
-import { params as projectParams } from '../projects/schemas.ts';
+import { params as projectParams, revision } from '../projects/schemas.ts';
 import { FOLLOW_SCRIPT } from './follow-script.ts';
 import { FollowedSheet, type Sheet, sheetOf, type Told } from './live-css.ts';
 import { wholeOf } from './shown.ts';
 
 const params = Joi.object({ token: Joi.string().required() });
-const dragBody = Joi.object({ command: commandSchema.allow(null) }).required();
+const dragBody = Joi.object({ revision, command: commandSchema.allow(null) }).required();
 
 interface OfShare {
   Params: { token: string };
@@ -95,7 +95,7 @@ export async function liveCssRoutes(app: FastifyInstance): Promise<void> {
     });
     const leaves = [
       changes.subscribe(projectId, () => followers.changed()),
-      changes.onDrag(projectId, (command) => followers.dragged(command)),
+      changes.onDrag(projectId, (dragged) => followers.dragged(dragged)),
     ];
     // What changed while it was read.
     followers.changed();
@@ -179,12 +179,12 @@ export async function liveCssRoutes(app: FastifyInstance): Promise<void> {
 
 /** `/api/projects/:id/drag`: what somebody drags, for those who follow the project's style sheet. */
 export async function dragRoutes(app: FastifyInstance): Promise<void> {
-  app.post<{ Params: { id: string }; Body: { command: Command | null } }>(
+  app.post<{ Params: { id: string }; Body: Omit<Dragged, 'project'> }>(
     '/drag',
     { ...needs({ project: 'edit' }), schema: { params: projectParams, body: dragBody } },
-    async ({ params: { id }, body: { command } }): Promise<{ followed: boolean }> => {
+    async ({ params: { id }, body }): Promise<{ followed: boolean }> => {
       const isFollowed = await app.shares.isFollowed(id);
-      if (isFollowed) await app.tellDrag({ project: id, command });
+      if (isFollowed) await app.tellDrag({ ...body, project: id });
       return { followed: isFollowed };
     },
   );

@@ -1,11 +1,14 @@
 import { applyCommand } from '@mint-lamp/core/document/commands/apply';
-import type { Command } from '@mint-lamp/core/document/commands/command';
 import { choicesOf } from '@mint-lamp/core/document/delivery/forms';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { writeCss } from '@mint-lamp/core/exchange/css';
 import { changesBetween, declaredIn } from '@mint-lamp/core/exchange/css-changes';
 import { chosenSystem } from '@mint-lamp/core/system/delivery/chosen-system';
 import { resolveSystem, type System } from '@mint-lamp/core/system/resolve';
+import type { Dragged } from '../database/drag-notices.ts';
+
+/** What somebody drags, and the revision that they have. */
+type Held = Pick<Dragged, 'revision' | 'command'>;
 
 /** A project as a style sheet, in the form that is chosen at Deliver. */
 export interface Sheet {
@@ -54,7 +57,7 @@ interface Asked {
 export class FollowedSheet {
   sheet: Sheet;
   private readonly asked: Asked;
-  private held: Command | null = null;
+  private held: Held | null = null;
   /** Whether a drag is laid over the sheet of those who follow. */
   private isHeld = false;
   private stale = false;
@@ -74,10 +77,13 @@ export class FollowedSheet {
     this.plan();
   }
 
-  dragged(command: Command | null): void {
-    this.held = command;
+  dragged(held: Held): void {
+    this.held = held.command && held;
     clearTimeout(this.forgetting);
-    if (command) this.forgetting = setTimeout(() => this.dragged(null), FORGOTTEN_MS);
+    if (held.command) {
+      const over = { ...held, command: null };
+      this.forgetting = setTimeout(() => this.dragged(over), FORGOTTEN_MS);
+    }
     this.plan();
   }
 
@@ -105,7 +111,8 @@ export class FollowedSheet {
     this.last = performance.now();
     if (this.stale) await this.goOn();
     const { held } = this;
-    if (held) this.tellDrag(held);
+    // What was told before an edit that is here already was let go of with it.
+    if (held && held.revision >= this.sheet.revision) this.tellDrag(held.command!);
     else if (this.isHeld) {
       this.isHeld = false;
       this.asked.tell({ drag: '' });
@@ -127,7 +134,7 @@ export class FollowedSheet {
     this.asked.tell(changes === null ? { sheet: this.sheet.css } : { css: changes });
   }
 
-  private tellDrag(command: Command): void {
+  private tellDrag(command: NonNullable<Held['command']>): void {
     const result = applyCommand(this.sheet.document, command);
     if (!result.ok) return;
     const dragged = sheetOf(result.document, this.sheet.revision, this.sheet);

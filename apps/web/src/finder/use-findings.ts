@@ -70,6 +70,12 @@ export function useFindings(): readonly FindingGroup[] {
           act: () => dispatch(dialogOpened('rename')),
         },
         {
+          key: 'share',
+          name: 'Share with a client or a developer',
+          also: 'address link proposal live style sheet',
+          act: go('deliver', 'shares'),
+        },
+        {
           key: 'checkpoints',
           name: 'Checkpoints: save, compare, restore',
           act: () => navigate(checkpointsAddress(id)),

@@ -21,6 +21,7 @@ const loadDialogs = () => import('./open-dialog.tsx');
 const loadFinder = () => import('../finder/finder-list.tsx');
 const OpenDialog = part(loadDialogs);
 const SeenLine = part(() => import('../seeing/seen-line.tsx'));
+const TellDrags = part(() => import('./tell-drags.tsx'));
 const UnderTexts = part(() => import('./under-texts.tsx'));
 
 interface FrameProps {
@@ -102,6 +103,7 @@ function OpenFrame({ onOpen }: FrameProps) {
       </div>
       {dialog && <OpenDialog />}
       {anyUnder && <UnderTexts />}
+      <TellDrags />
     </ColorDragging>
   );
 }

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { Eye, Keyboard, ListRestart, Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
+import { Eye, Keyboard, ListRestart, Moon, Redo2, Search, Share2, Sun, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
@@ -158,8 +158,17 @@ function Tools() {
   const dispatch = useAppDispatch();
   const [dress, setDress] = useState(currentAppearance);
   const other = dress === 'light' ? 'dark' : 'light';
+  const id = useAppSelector((state) => selectProject(state).id);
   return (
     <div className="flex">
+      <Link
+        to={addressOf(id, 'deliver', 'shares')}
+        aria-label="Share"
+        title="Share with a client or a developer"
+        className="flex size-8 items-center justify-center rounded-md hover:bg-pressed"
+      >
+        <Share2 aria-hidden className="size-4" />
+      </Link>
       <IconButton
         label="Finder"
         hint={`Go to or do anything (${keyLabel('Mod+K')})`}

@@ -14,7 +14,7 @@ const after = (document: ProjectDocument, ...commands: readonly Command[]) =>
   }, document);
 
 const [deepwater, buoy, kelp] = SKERRY_LINE.families.map(({ id }) => id) as [string, string, string];
-const [, first, second] = SKERRY_LINE.roles.map(({ id }) => id) as [string, string];
+const [, first, second] = SKERRY_LINE.roles.map(({ id }) => id) as [string, string, string];
 const theme = SKERRY_LINE.themes[0]!.id;
 const base = (family: string, color: string): ProposedCommand => ({ type: 'setBase', family, color });
 const link = (role: string, to: Extract<ProposedCommand, { type: 'setLink' }>['link']): ProposedCommand => ({

@@ -16,4 +16,6 @@ export interface LibraryAnswer {
   readonly pictures: readonly { readonly title: string; readonly address: string }[];
   /** Drawings and pages. */
   readonly artworks: readonly { readonly title: string; readonly address: string }[];
+  /** A developer's page that follows a live style sheet, which is told behind its `#`; null where there is none. */
+  readonly prototype: string | null;
 }

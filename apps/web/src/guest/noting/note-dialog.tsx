@@ -51,7 +51,6 @@ export function NoteDialog({ token, document, on, onClose, onSent }: NoteDialogP
         <label className="block">
           <span className="mb-0.5 block text-sm text-quiet">Your words</span>
           <textarea
-            // biome-ignore lint/a11y/noAutofocus: the dialog is opened to write
             autoFocus
             rows={4}
             maxLength={MOST_NOTE_TEXT}

@@ -4,11 +4,12 @@ import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useProjectId } from '../../store/selectors.ts';
 import { PageHeader } from '../../ui/page-header.tsx';
-import { HAND_OVERS, READ_BACK, VALUES } from './forms.ts';
+import { HAND_OVERS, READ_BACK, SHARES, VALUES } from './forms.ts';
 
 const VIEWS = [
   { id: 'files', name: 'Files' },
   { id: VALUES, name: 'Values' },
+  { id: SHARES, name: 'Shares' },
   { id: HAND_OVERS, name: 'Hand-overs' },
   { id: READ_BACK, name: 'Read back' },
 ] as const;

@@ -4,12 +4,13 @@ import { EmptyState } from '../../ui/notice.tsx';
 import { part } from '../../ui/part.tsx';
 import { DeliverHeader } from './deliver-header.tsx';
 import { Files } from './files/files.tsx';
-import { HAND_OVERS, isForm, READ_BACK, VALUES, WHOLE } from './forms.ts';
+import { HAND_OVERS, isForm, READ_BACK, SHARES, VALUES, WHOLE } from './forms.ts';
 import { useHandOver } from './use-hand-over.ts';
 import { ValuesPage } from './values/values-page.tsx';
 
 const WholeProject = part(() => import('./whole/whole-project.tsx'));
 const ReadBack = part(() => import('./read-back/read-back.tsx'));
+const Shares = part(() => import('./shares/shares.tsx'));
 const HandOvers = part(() => import('./hand-overs/hand-overs.tsx'));
 
 /** The system as files of every form, exactly as seen; every value to copy; what was handed over before. */
@@ -17,6 +18,7 @@ export default function Deliver() {
   const { families, roles, gradients } = useProjectDocument();
   const { form } = useParams();
   const handOver = useHandOver();
+  if (form === SHARES) return <Shares />;
   if (form === HAND_OVERS) return <HandOvers />;
   if (form === READ_BACK) return <ReadBack />;
   if (!families.length && !roles.length && !gradients.length)

@@ -17,5 +17,6 @@ export const isForm = (id: string | undefined): id is FileFormatId =>
 /** Views of the station besides its files. */
 export const VALUES = 'values';
 export const HAND_OVERS = 'hand-overs';
+export const SHARES = 'shares';
 export const WHOLE = 'project';
 export const READ_BACK = 'read-back';
