@@ -280,7 +280,7 @@ export const TABLE: Readonly<Record<string, Line>> = {
     body: () => ({ by: 'Nis', on: { kind: 'role', role: SKERRY_LINE.roles[0]!.id }, text: 'Lighter?' }),
   },
   'POST /api/shared/:token/proposals': {
-    cells: ANYBODY(201),
+    cells: ANYBODY(204),
     at: ({ token }) => `${token}/proposals`,
     body: () => ({ by: 'Nis', words: '', revision: 0, commands: [REDDER] }),
   },

@@ -336,7 +336,7 @@ describe('what comes back by a share', () => {
         commands,
         ...more,
       });
-    expect((await post({})).statusCode).toBe(201);
+    expect((await post({})).statusCode).toBe(204);
     const list: Proposal[] = (await owner.ask('GET', `/api/projects/${project}/proposals`)).json().proposals;
     expect(list).toHaveLength(1);
     expect(list[0]).toMatchObject({ by: 'Nis', words: 'Bluer?', share: 'For Nis', state: 'open', revision });

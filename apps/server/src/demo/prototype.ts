@@ -13,14 +13,15 @@ export const PROTOTYPE_PAGE = `<!doctype html>
     body { margin: 0; font: 17px/1.5 system-ui, sans-serif; background: var(--page-ground, #fff); color: var(--text-main, #222); }
     header, main { max-width: 60rem; margin: 0 auto; padding: 1.25rem; }
     header { display: flex; flex-wrap: wrap; gap: 1rem; align-items: center; justify-content: space-between; }
-    .hero { padding: 3.5rem 1.5rem; border-radius: 8px; background: var(--first-light, var(--page-sunken, #ddd)); color: var(--action-text, #222); }
+    .hero { padding: 3.5rem 1.5rem; border-radius: 8px; background: var(--page-sunken, #ddd); }
+    .light { height: 6rem; border-radius: 8px; margin-top: 1rem; background: var(--gradient-first-light, var(--page-sunken, #ddd)); }
     h1 { margin: 0 0 1.25rem; font-size: 2.25rem; line-height: 1.1; }
     button, select { font: inherit; padding: .5rem 1rem; border-radius: 6px; border: 1px solid var(--line-strong, #777); }
     button { background: var(--action-fill, #ddd); color: var(--action-text, #222); border-color: transparent; }
     select { background: var(--page-raised, #fff); color: inherit; }
     ul { list-style: none; padding: 0; display: grid; gap: 1rem; grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr)); }
     li { padding: 1rem; border-radius: 8px; background: var(--page-raised, #fff); border: 1px solid var(--line-soft, #ccc); }
-    .late { background: var(--notice-delay-ground, #eee); color: var(--notice-delay-text, #222); padding: .75rem 1rem; border-radius: 8px; }
+    .notice { background: var(--notice-ontime-ground, #eee); color: var(--notice-ontime-text, #222); padding: .75rem 1rem; border-radius: 8px; }
     small { color: var(--text-quiet, #555); } a { color: var(--text-link, #222); }
     :focus-visible { outline: 3px solid var(--focus-ring, #222); outline-offset: 2px; }
   </style>
@@ -32,8 +33,8 @@ export const PROTOTYPE_PAGE = `<!doctype html>
 </header>
 <main>
   <p id="says" hidden>Open this page from a live style sheet at Deliver: its address tells which colours to follow.</p>
-  <div class="hero"><h1>To Hallin before breakfast</h1><button>Book a crossing</button></div>
-  <p class="late">The 09:10 to Grey Holm leaves ten minutes late.</p>
+  <div class="hero"><h1>To Hallin before breakfast</h1><button>Book a crossing</button><div class="light"></div></div>
+  <p class="notice">The 09:10 to Grey Holm is on time.</p>
   <ul>
     <li><b>Hallin</b><br><small>07:20, 09:10, 12:40</small><br><a href="#timetable">Timetable</a></li>
     <li><b>Oster Skerry</b><br><small>08:00, 11:30, 16:15</small><br><a href="#timetable">Timetable</a></li>

@@ -217,7 +217,7 @@ export async function sharedRoutes(app: FastifyInstance): Promise<void> {
         })),
       });
       if (!kept) throw new ApiError('TOO_MANY', 'No more proposals are taken here at this time.', 'body');
-      return reply.code(201).send();
+      return reply.code(204).send();
     },
   );
 }

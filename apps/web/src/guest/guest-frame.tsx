@@ -21,9 +21,9 @@ interface GuestFrameProps {
 
 /** The frame of a share: the name, and what can be done, at the thumb on a phone and at the top where there is room. */
 export function GuestFrame({ view, parts, part, onPart, tools, children }: GuestFrameProps) {
-  const when = view.live ? 'as it is now' : `as of ${format(new Date(view.at), 'd MMMM yyyy')}`;
+  const when = view.live ? 'as they are now' : `as of ${format(new Date(view.at), 'd MMMM yyyy')}`;
   return (
-    <div className="mx-auto min-h-full max-w-6xl px-4 pb-24 md:px-8 md:pb-12">
+    <div className="mx-auto min-h-full max-w-[1200px] px-4 pb-24 md:px-8 md:pb-12">
       <header className="flex flex-wrap items-end gap-x-6 gap-y-3 py-5 md:py-8">
         <div className="min-w-0 flex-1 basis-60">
           <h1 className="font-title text-2xl leading-tight font-semibold break-words">{view.name}</h1>

@@ -6,15 +6,13 @@ import type { CastLink } from '../document/scenes/scene-uses.ts';
 import { chosenSystem } from '../system/delivery/chosen-system.ts';
 import { resolveSystem } from '../system/resolve.ts';
 import { type CastUses, castOf } from '../system/scenes/cast.ts';
-import type { ShareKind, ShareSubject } from '../wire/shares.ts';
+import type { ShareSubject } from '../wire/shares.ts';
 
 /** The kinds of shares that show a part of the project as a document. */
 type DocumentSubject = Extract<
   ShareSubject,
   { readonly kind: 'project' | 'scene' | 'report' | 'gradient' | 'family' }
 >;
-
-export const SHOWN_AS_DOCUMENT: readonly ShareKind[] = ['project', 'scene', 'report', 'gradient', 'family'];
 
 const idsBut = (list: readonly { readonly id: string }[], stays: (id: string) => boolean): string[] =>
   list.map(({ id }) => id).filter((id) => !stays(id));

@@ -29,7 +29,7 @@ export const TRIED: readonly ShareKind[] = ['project', 'scene'];
 export const NOTED: readonly ShareKind[] = ['project', 'scene', 'report', 'gradient', 'family'];
 
 /** What whoever has a share may do beside looking. */
-export interface ShareWays {
+interface ShareWays {
   readonly tries: boolean;
   readonly notes: boolean;
 }

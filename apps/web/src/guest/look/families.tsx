@@ -39,7 +39,7 @@ export function Families({ client: { families }, document, codes, onNote, alone 
               </div>
               <ol
                 data-specimen
-                className="grid grid-cols-[repeat(auto-fill,minmax(6.5rem,1fr))] overflow-hidden rounded-md border border-hair"
+                className="grid grid-cols-[repeat(auto-fill,minmax(6.5rem,1fr))] overflow-hidden rounded-md border border-hair lg:auto-cols-fr lg:grid-flow-col lg:grid-cols-none"
               >
                 {shades.map((shade) => (
                   <li

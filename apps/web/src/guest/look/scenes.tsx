@@ -47,7 +47,7 @@ export function Scenes({ only, document, themes, text, onNote }: ScenesProps) {
             <label
               key={id}
               className={clsx(
-                'flex h-10 shrink-0 items-center rounded-md border border-control px-3 text-base has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-ring md:h-8',
+                'relative flex h-10 shrink-0 items-center rounded-md border border-control px-3 text-base has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-ring md:h-8',
                 id === chosen ? 'bg-main text-inverse' : 'bg-raised hover:bg-pressed',
               )}
             >

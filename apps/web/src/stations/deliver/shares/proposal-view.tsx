@@ -9,10 +9,11 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../../addresses.ts';
 import { reasonOf } from '../../../fetching/api.ts';
-import { useSetProposalStateMutation } from '../../../fetching/shares-api.ts';
+import { useRemoveProposalMutation, useSetProposalStateMutation } from '../../../fetching/shares-api.ts';
 import { selectSettledDocument, useProjectId } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
+import { Confirm } from '../../../ui/confirm.tsx';
 import { SHARES } from '../forms.ts';
 import { Proposal } from '../read-back/proposal.tsx';
 import { BesidePresent } from './beside-present.tsx';
@@ -71,6 +72,7 @@ export function ProposalView({ proposal }: { proposal: Arrived }) {
   const navigate = useNavigate();
   const present = useAppSelector(selectSettledDocument);
   const [setState] = useSetProposalStateMutation();
+  const [remove] = useRemoveProposalMutation();
   const { id, by, words, share, at, revision, parts, state } = proposal;
   const weighed = useMemo(() => weighProposal(present, parts), [present, parts]);
   const { document: wanted } = useMemo(
@@ -82,9 +84,10 @@ export function ProposalView({ proposal }: { proposal: Arrived }) {
     [present, parts],
   );
   const back = addressOf(project, 'deliver', SHARES);
-  const end = async (next: ProposalState) => {
+  const end = async (next: ProposalState | 'removed') => {
     try {
-      await setState({ project, proposal: id, state: next }).unwrap();
+      if (next === 'removed') await remove({ project, proposal: id }).unwrap();
+      else await setState({ project, proposal: id, state: next }).unwrap();
       if (next !== 'open') navigate(back);
     } catch (error) {
       toast.error(reasonOf(error));
@@ -113,7 +116,18 @@ export function ProposalView({ proposal }: { proposal: Arrived }) {
             <Button onClick={() => void end('taken')}>Done with it</Button>
           </>
         ) : (
-          <Button onClick={() => void end('open')}>Open it again</Button>
+          <>
+            <Confirm
+              trigger={<Button look="danger">Remove …</Button>}
+              label="Remove what came back"
+              yes="Remove it"
+              no="Keep it"
+              onYes={() => void end('removed')}
+            >
+              It is gone for good; what you took of it stays.
+            </Confirm>
+            <Button onClick={() => void end('open')}>Open it again</Button>
+          </>
         )}
       </header>
       {words && (
@@ -123,7 +137,9 @@ export function ProposalView({ proposal }: { proposal: Arrived }) {
       )}
       <Differs document={present} parts={weighed} />
       <BesidePresent present={present} wanted={wanted} by={by} />
-      <Proposal name={`${by}’s colours`} wanted={wanted} />
+      <div className="mt-4">
+        <Proposal name={`${by}’s colours`} wanted={wanted} />
+      </div>
     </div>
   );
 }
