@@ -273,7 +273,7 @@ test('a prototype’s page follows a drag while it lasts, and what is let go', a
 
   // A base is dragged, and let go of.
   await page.getByRole('link', { name: /^Grow/ }).click();
-  const track = page.getByRole('slider', { name: 'Hue' });
+  const track = page.getByRole('slider', { name: 'Hue', exact: true });
   const box = (await track.boundingBox())!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();

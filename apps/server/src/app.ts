@@ -26,6 +26,7 @@ import { serverRoutes } from './people/server-routes.ts';
 import { signInRoutes } from './people/sign-in-routes.ts';
 import { type Fetching, pictureRoutes } from './pictures/routes.ts';
 import type { BucketStore } from './pictures/storing/bucket.ts';
+import { presenceRoutes } from './presence/routes.ts';
 import { projectPeopleRoutes } from './projects/people-routes.ts';
 import { projectRoutes } from './projects/routes.ts';
 import { reportRoutes } from './reports/routes.ts';
@@ -181,6 +182,7 @@ export async function buildApp({
   });
   await app.register(shelfRoutes, { prefix: '/api/shelf' });
   await app.register(shareRoutes, { prefix: '/api/projects/:id' });
+  await app.register(presenceRoutes, { prefix: '/api/projects/:id' });
   await app.register(dragRoutes, { prefix: '/api/projects/:id' });
   await app.register(liveCssRoutes, { prefix: '/api/shared/:token' });
   await app.register(sharedRoutes, { prefix: '/api/shared/:token' });

@@ -24,6 +24,7 @@ describe('a stream of revisions', () => {
       },
       onAccess: () => () => {},
       onDrag: () => () => {},
+      onHere: () => () => {},
       listening: () => listeners.size,
       close: async () => {},
     };
@@ -43,6 +44,7 @@ describe('a stream of revisions', () => {
       revisionOf,
       mayStill: async () => true,
       onEnding: () => () => {},
+      tellsWho: false,
     });
   };
   const told = () => written.map((text) => JSON.parse(text.slice('data: '.length)).revision);

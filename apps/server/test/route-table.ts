@@ -254,6 +254,11 @@ export const TABLE: Readonly<Record<string, Line>> = {
     cells: EDITS_PROJECT(204),
     at: ({ project, proposal }) => `${project}/proposals/${proposal}`,
   },
+  'POST /api/projects/:id/here': {
+    cells: '401 404 204 · · · 404 401',
+    at: ({ project }) => `${project}/here`,
+    body: () => ({ tab: randomUUID(), at: 'grow', holds: null, did: null, asks: true, leaves: false }),
+  },
   'POST /api/projects/:id/drag': {
     cells: EDITS_PROJECT(200),
     at: ({ project }) => `${project}/drag`,

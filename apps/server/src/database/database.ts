@@ -5,6 +5,7 @@ import type { BucketStore } from '../pictures/storing/bucket.ts';
 import { type CheckpointStore, checkpointStore } from './checkpoint-store.ts';
 import { type Dragged, tellDrag } from './drag-notices.ts';
 import { type HandOverStore, handOverStore } from './hand-over-store.ts';
+import { type HereInProject, tellHere } from './here-notices.ts';
 import { type HistoryStore, historyStore } from './history-store.ts';
 import { type PictureStore, pictureStore } from './picture-store.ts';
 import { type ProjectStore, projectStore } from './project-store.ts';
@@ -25,6 +26,8 @@ declare module 'fastify' {
     proposals: ProposalStore;
     /** Tells every process what somebody drags. */
     tellDrag(dragged: Dragged): Promise<void>;
+    /** Tells every process who is where. */
+    tellHere(here: HereInProject): Promise<unknown>;
     reads: Reads;
   }
 }
@@ -52,6 +55,7 @@ export const database = fp(async (app: FastifyInstance, { source, replica, bucke
   app.decorate('history', historyStore(source));
   app.decorate('proposals', proposalStore(source));
   app.decorate('tellDrag', (dragged) => tellDrag(source, dragged));
+  app.decorate('tellHere', (here) => tellHere(source, here));
   app.decorate('reads', readsOf(app, replica, bucket));
   app.addHook('onClose', () => projects.settled());
 });

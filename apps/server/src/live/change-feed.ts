@@ -1,11 +1,13 @@
 import type { DataSource } from 'typeorm';
 import { DRAG_CHANNEL, type Dragged } from '../database/drag-notices.ts';
+import { HERE_CHANNEL, type HereInProject } from '../database/here-notices.ts';
 import { ACCESS_CHANNEL, type AccessChanged } from '../database/people/access-notices.ts';
 import { CHANNEL, type ChangedProject } from './channel.ts';
 import { openNoticeFeed } from './notice-feed.ts';
 
 type OnRevision = (revision: number | null) => void;
 type OnDrag = (dragged: Dragged) => void;
+type OnHere = (here: HereInProject['here']) => void;
 type OnAccess = (changed: AccessChanged | null) => void;
 
 export interface ChangeFeed {
@@ -15,6 +17,8 @@ export interface ChangeFeed {
   onAccess(listener: OnAccess): () => void;
   /** Calls back with what somebody drags in a project; returns the way out. */
   onDrag(projectId: string, listener: OnDrag): () => void;
+  /** Calls back with who is where in a project; returns the way out. */
+  onHere(projectId: string, listener: OnHere): () => void;
   /** How many listen. */
   listening(): number;
   close(): Promise<void>;
@@ -56,6 +60,7 @@ class Listeners<L> {
 export function openChangeFeed(source: DataSource): ChangeFeed {
   const listeners = new Listeners<OnRevision>();
   const dragListeners = new Listeners<OnDrag>();
+  const hereListeners = new Listeners<OnHere>();
   const accessListeners = new Set<OnAccess>();
   const tellAccess = (changed: AccessChanged | null) => {
     for (const listener of [...accessListeners]) listener(changed);
@@ -74,6 +79,11 @@ export function openChangeFeed(source: DataSource): ChangeFeed {
         const dragged = payload as unknown as Dragged;
         for (const listener of dragListeners.of(dragged.project)) listener(dragged);
       },
+      [HERE_CHANNEL](payload) {
+        if (!isObject(payload) || typeof payload.project !== 'string') return;
+        const { project, here } = payload as unknown as HereInProject;
+        for (const listener of hereListeners.of(project)) listener(here);
+      },
     },
     missed() {
       for (const listener of listeners.all()) listener(null);
@@ -83,6 +93,7 @@ export function openChangeFeed(source: DataSource): ChangeFeed {
 
   return {
     subscribe: (projectId, listener) => listeners.add(projectId, listener),
+    onHere: (projectId, listener) => hereListeners.add(projectId, listener),
     onDrag: (projectId, listener) => dragListeners.add(projectId, listener),
     onAccess(listener) {
       accessListeners.add(listener);

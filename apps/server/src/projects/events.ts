@@ -12,6 +12,8 @@ interface Asked {
   readonly mayStill: () => Promise<boolean>;
   /** Calls back when this process ends; returns the way out. */
   readonly onEnding: (listener: () => void) => () => void;
+  /** Whether who else is here is told too; to those of the project alone. */
+  readonly tellsWho: boolean;
 }
 
 /**
@@ -23,7 +25,7 @@ export async function streamRevisions(
   reply: FastifyReply,
   changes: ChangeFeed,
   id: string,
-  { revisionOf, mayStill, onEnding }: Asked,
+  { revisionOf, mayStill, onEnding, tellsWho }: Asked,
 ): Promise<boolean> {
   const { raw } = reply;
   let waiting: (number | null)[] | null = [];
@@ -65,6 +67,9 @@ export async function streamRevisions(
   // What changed between the question at the gate and here.
   look(false);
   const lookAgain = setInterval(() => look(false), LOOK_AGAIN_MS);
+  const leaveHere = tellsWho
+    ? changes.onHere(id, (here) => raw.write(`event: here\ndata: ${JSON.stringify({ here })}\n\n`))
+    : () => {};
   // The page asks anew, and another process answers.
   const leaveEnding = onEnding(() => raw.end('event: ending\ndata:\n\n'));
   request.raw.on('close', () => {
@@ -72,6 +77,7 @@ export async function streamRevisions(
     clearInterval(lookAgain);
     leave();
     leaveAccess();
+    leaveHere();
     leaveEnding();
     raw.end();
   });

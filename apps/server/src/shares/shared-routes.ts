@@ -130,6 +130,7 @@ export async function sharedRoutes(app: FastifyInstance): Promise<void> {
           revisionOf,
           mayStill,
           onEnding: onBegin,
+          tellsWho: false,
         }))
       )
         throw gone();

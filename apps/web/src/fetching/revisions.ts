@@ -1,4 +1,4 @@
-import type { RevisionEvent } from '@mint-lamp/core/wire/projects';
+import type { HereEvent, RevisionEvent } from '@mint-lamp/core/wire/projects';
 import { keptFor, personOfPage } from '../person/person.ts';
 
 const REOPEN_MS = 2000;
@@ -6,8 +6,11 @@ const REOPEN_MS = 2000;
 /** A stream says something at least every 20 seconds; one that does not is dead, whatever the browser thinks. */
 const SILENT_MS = 60_000;
 
+/** What the stream says: a revision, or who is where. */
+type Told = RevisionEvent | HereEvent;
+
 /** Keeps a stream of a project's revisions open; returns the way to close it. */
-function openStream(projectId: string, tell: (event: RevisionEvent) => void): () => void {
+function openStream(projectId: string, tell: (event: Told) => void): () => void {
   let closed = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let silence: ReturnType<typeof setTimeout> | undefined;
@@ -29,9 +32,10 @@ function openStream(projectId: string, tell: (event: RevisionEvent) => void): ()
     heard();
     events.onmessage = ({ data }) => {
       heard();
-      tell(JSON.parse(data) as RevisionEvent);
+      tell(JSON.parse(data) as Told);
     };
     events.addEventListener?.('alive', heard);
+    events.addEventListener?.('here', events.onmessage as EventListener);
     events.onerror = () => {
       // A browser gives up on an answer that is no stream, and does not say what it was: asking for news will. A new one is
       // opened instead.
@@ -50,19 +54,19 @@ function openStream(projectId: string, tell: (event: RevisionEvent) => void): ()
 }
 
 /** What tabs say to each other: news of the one that holds the stream, or the question of one that has come. */
-type Said = { readonly kind: 'news'; readonly event: RevisionEvent } | { readonly kind: 'new here' };
+type Said = { readonly kind: 'news'; readonly event: Told } | { readonly kind: 'new here' };
 
 /**
  * Follows a project's revisions. A browser has few connections to one server, and each stream holds one: so of all
  * tabs on a project one holds the stream, and tells the others; when it is closed, another takes its place. A tab that
  * has come asks what was told last, since that may be newer than what it has loaded. Returns the way to stop.
  */
-export function followRevisions(projectId: string, tell: (event: RevisionEvent) => void): () => void {
+export function followRevisions(projectId: string, tell: (event: Told) => void): () => void {
   const locks = globalThis.navigator?.locks;
   const channel = locks && channelOf(keptFor('revisions') + projectId);
   if (!channel) return openStream(projectId, tell);
   const say = (said: Said) => channel.postMessage(said);
-  let last: RevisionEvent | null = null;
+  let last: Told | null = null;
   channel.onmessage = ({ data }: MessageEvent<Said>) => {
     if (data.kind === 'news') tell(data.event);
     else if (last) say({ kind: 'news', event: last });
@@ -71,7 +75,7 @@ export function followRevisions(projectId: string, tell: (event: RevisionEvent) 
   let letGo = () => {};
   const hold = () => {
     const close = openStream(projectId, (event) => {
-      last = event;
+      if ('revision' in event) last = event;
       tell(event);
       say({ kind: 'news', event });
     });

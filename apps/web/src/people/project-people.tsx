@@ -1,5 +1,5 @@
 import { EXCEPTIONS, type ExceptionAccess } from '@mint-lamp/core/wire/access';
-import type { OnProject } from '@mint-lamp/core/wire/people';
+import type { OnProject, PeopleOnProject } from '@mint-lamp/core/wire/people';
 import { Users } from 'lucide-react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -12,12 +12,22 @@ import { Button } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { Popover, PopoverClose } from '../ui/popover.tsx';
 import { ACCESS_WORDS, EXCEPTION_WORDS } from './access-words.ts';
+import { PeopleHere } from './presence/people-here.tsx';
 
 /** Who may see the open project, and what some of them may on it otherwise than in its team. */
 export default function ProjectPeople() {
   const id = useProjectId();
   const { data } = useOnProjectQuery(id);
   const count = data?.people.filter(({ access }) => access !== null).length ?? 0;
+  return (
+    <>
+      <PeopleButton count={count} data={data} />
+      <PeopleHere />
+    </>
+  );
+}
+
+function PeopleButton({ count, data }: { count: number; data: PeopleOnProject | undefined }) {
   return (
     <Popover
       label="People of this project"

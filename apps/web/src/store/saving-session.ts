@@ -96,7 +96,9 @@ export class SavingSession {
     };
     addEventListener('online', wake);
     this.ends = [
-      followRevisions(this.projectId, ({ revision }) => {
+      followRevisions(this.projectId, (told) => {
+        if ('here' in told) return void dispatchEvent(new CustomEvent('here', { detail: told.here }));
+        const { revision } = told;
         const { project } = this;
         if (project && (revision === null || revision > project.revision)) wake();
         else if (project?.saving === 'away') void this.run();

@@ -3,6 +3,7 @@ import type { ProjectDocument } from '../document/document.ts';
 import type { ProjectPreview } from '../system/preview.ts';
 import type { Access } from './access.ts';
 import type { Person } from './people.ts';
+import type { Here } from './presence.ts';
 
 /** What goes over the wire about projects; written once for both ends. */
 
@@ -69,6 +70,11 @@ export interface CommitAnswer extends ProjectNews {
 /** Told by server-sent events; null after a lost connection, when something may have been missed. */
 export interface RevisionEvent {
   readonly revision: number | null;
+}
+
+/** Told on the same stream, under the name `here`: who is where. */
+export interface HereEvent {
+  readonly here: Here;
 }
 
 /** Days for which a removed project can be had back. */
