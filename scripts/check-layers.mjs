@@ -110,7 +110,7 @@ const WEB_LAYERS = [
   ['links', 'scene', 'notes', 'seeing', 'comparing'],
   ['kinds'],
   ['lamp', 'tray', 'readout', 'finder', 'people', 'guest'],
-  ['projects'],
+  ['projects', 'pocket'],
   ['frame'],
   ['stations', 'checkpoints'],
   ['parts-ahead.ts'],

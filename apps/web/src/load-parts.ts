@@ -54,6 +54,10 @@ export const peoplePage = (name: string) => async () => ({
   Component: (await inTime(PEOPLE_PAGES[`./people/${name}-page.tsx`]!)).default,
 });
 
+export const loadPocket = async () => ({
+  Component: (await inTime(() => import('./frame/pocket-page.tsx'))).default,
+});
+
 /** The page of whoever was given a share, which brings nothing of projects along. */
 export const loadShare = async () => ({
   Component: (await inTime(() => import('./guest/share-page.tsx'))).default,

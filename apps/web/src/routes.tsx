@@ -6,6 +6,7 @@ import {
   fetchAhead,
   loadFrame,
   loadFrontDoor,
+  loadPocket,
   loadProjects,
   loadShare,
   peoplePage,
@@ -57,6 +58,12 @@ export function createRouter() {
         { path: 'checkpoints/:before?/:after?', lazy: station('checkpoints') },
         { path: 'history', lazy: station('history') },
       ],
+    },
+    {
+      path: '/p/:projectId/pocket',
+      hydrateFallbackElement: <Waiting>Opening the pocket …</Waiting>,
+      lazy: loadPocket,
+      errorElement: <LostPage />,
     },
     ...PEOPLE.map(([path, name]) => ({
       path,

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { Eye, Keyboard, ListRestart, Moon, Redo2, Search, Share2, Sun, Undo2 } from 'lucide-react';
+import { Eye, Keyboard, ListRestart, Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
@@ -113,6 +113,7 @@ function ThemeSwitch() {
 
 const ProjectPeople = part(() => import('../people/project-people.tsx'));
 const SeeingMenu = part(() => import('../seeing/seeing-menu.tsx'));
+const AtHand = part(() => import('./at-hand.tsx'));
 const StepsList = part(() => import('./steps-list.tsx'));
 
 function History() {
@@ -158,17 +159,9 @@ function Tools() {
   const dispatch = useAppDispatch();
   const [dress, setDress] = useState(currentAppearance);
   const other = dress === 'light' ? 'dark' : 'light';
-  const id = useAppSelector((state) => selectProject(state).id);
   return (
     <div className="flex">
-      <Link
-        to={addressOf(id, 'deliver', 'shares')}
-        aria-label="Share"
-        title="Share with a client or a developer"
-        className="flex size-8 items-center justify-center rounded-md hover:bg-pressed"
-      >
-        <Share2 aria-hidden className="size-4" />
-      </Link>
+      <AtHand />
       <IconButton
         label="Finder"
         hint={`Go to or do anything (${keyLabel('Mod+K')})`}

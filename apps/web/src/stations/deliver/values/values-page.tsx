@@ -1,25 +1,10 @@
-import { COPIED_AS, type CopiedAs } from '@mint-lamp/core/document/delivery/delivery';
+import { COPIED_OPTIONS } from '../../../kinds/values/copied-options.ts';
 import { edit } from '../../../store/editing.ts';
 import { useDocumentPart } from '../../../store/selectors.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { Choice } from '../../../ui/choice.tsx';
 import { DeliverHeader } from '../deliver-header.tsx';
 import { Values } from './values.tsx';
-
-const NAMES: Readonly<Record<CopiedAs, string>> = {
-  hex: 'hex',
-  srgb: 'rgb()',
-  hsl: 'hsl()',
-  oklch: 'oklch()',
-  oklab: 'oklab()',
-  lch: 'lch()',
-  lab: 'lab()',
-  hwb: 'hwb()',
-  property: 'custom property',
-  name: 'name',
-};
-
-const OPTIONS = COPIED_AS.map((value) => ({ value, label: NAMES[value] }));
 
 /** Every value to copy, in the notation that was chosen once. */
 export function ValuesPage() {
@@ -34,7 +19,7 @@ export function ValuesPage() {
         <Choice
           label="Copied as"
           value={copied}
-          options={OPTIONS}
+          options={COPIED_OPTIONS}
           onChange={(as) => dispatch(edit({ type: 'setCopied', as }))}
           className="w-44"
         />

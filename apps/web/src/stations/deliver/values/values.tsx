@@ -1,10 +1,10 @@
 import type { CopiedAs } from '@mint-lamp/core/document/delivery/delivery';
 import { memo, type Ref, useMemo } from 'react';
+import { type ValueRow, valueRows } from '../../../kinds/values/value-rows.ts';
 import { useSystem, useTheme } from '../../../store/selectors.ts';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { CopyButton } from '../../../ui/copy-button.tsx';
 import { useLongList } from '../../../ui/long-list.ts';
-import { type ValueRow, valueRows } from './value-rows.ts';
 
 /** Roles of the present theme, gradients and shades: the hex code and the custom property, each to copy. */
 export function Values({ as }: { as: CopiedAs }) {
