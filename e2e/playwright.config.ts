@@ -13,6 +13,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
+    // Requests that a test holds or breaks off go past it; what it keeps has a test of its own.
+    serviceWorkers: 'block',
     // What fades would be found half faded.
     contextOptions: { reducedMotion: 'reduce' },
     // A record of every step, to be looked at when a test fails: TRACE=1. It slows all of them down.

@@ -106,7 +106,7 @@ const WEB_LAYERS = [
   ['ui'],
   ['fetching', 'storing'],
   ['store'],
-  ['jobs', 'pixels', 'dragging'],
+  ['jobs', 'pixels', 'dragging', 'offline'],
   ['links', 'scene', 'notes', 'seeing', 'comparing'],
   ['kinds'],
   ['lamp', 'tray', 'readout', 'finder', 'people', 'guest'],

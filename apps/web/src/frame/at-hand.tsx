@@ -1,14 +1,50 @@
-import { Share2 } from 'lucide-react';
+import { Keyboard, Share2 } from 'lucide-react';
+import { useEffect } from 'react';
+import { useStore } from 'react-redux';
 import { Link } from 'react-router';
 import { addressOf } from '../addresses.ts';
+import { keepOffline } from '../offline/keep-offline.ts';
 import { PocketButton } from '../pocket/pocket-button.tsx';
+import { dialogOpened } from '../store/interface-slice.ts';
 import { useProjectId } from '../store/selectors.ts';
+import { type AppStore, useAppDispatch } from '../store/store.ts';
+import { IconButton } from '../ui/icon-button.tsx';
+import { useTellDrags } from './use-tell-drags.ts';
 
-/** The ways out of the window: to people outside, and into a small window beside other work. */
+/** What is fetched ahead has mostly come by then. */
+const QUIET_MS = 8000;
+
+/** Keeps what is open for when the server does not answer, once the page is quiet. */
+function useKeptOffline() {
+  const store = useStore() as AppStore;
+  useEffect(() => {
+    let left = false;
+    let stop = () => {};
+    const timer = setTimeout(async () => {
+      // A browser that keeps nothing opens nothing without the server, as before.
+      const ended = await keepOffline(store).catch(() => () => {});
+      if (left) ended();
+      else stop = ended;
+    }, QUIET_MS);
+    return () => {
+      left = true;
+      clearTimeout(timer);
+      stop();
+    };
+  }, [store]);
+}
+
+/** What can come a moment later: the sheet of shortcuts, the way to people outside, the small window beside other work. */
 export default function AtHand() {
   const id = useProjectId();
+  const dispatch = useAppDispatch();
+  useTellDrags();
+  useKeptOffline();
   return (
     <>
+      <IconButton label="Shortcuts" hint="Shortcuts (?)" onClick={() => dispatch(dialogOpened('shortcuts'))}>
+        <Keyboard aria-hidden className="size-4" />
+      </IconButton>
       <Link
         to={addressOf(id, 'deliver', 'shares')}
         aria-label="Share"

@@ -6,14 +6,13 @@ import { ColorDragging } from '../dragging/color-dragging.tsx';
 import { Lamp } from '../lamp/lamp.tsx';
 import { ReadoutLine } from '../readout/readout-line.tsx';
 import { guardArrivals } from '../store/guard-arrivals.ts';
-import { selectDocument } from '../store/selectors.ts';
+import { selectDocument, selectProject } from '../store/selectors.ts';
 import { createStore, useAppSelector } from '../store/store.ts';
 import { Tray } from '../tray/tray.tsx';
 import { useTrayHeight } from '../tray/tray-height.tsx';
 import { HintProvider } from '../ui/hint.tsx';
 import { part } from '../ui/part.tsx';
 import { OpeningPage, useOpenProject } from './open-project.tsx';
-import { ReadOnlyLine } from './read-only-line.tsx';
 import { TopBar } from './top-bar.tsx';
 import { useShortcuts } from './use-shortcuts.ts';
 
@@ -21,7 +20,7 @@ const loadDialogs = () => import('./open-dialog.tsx');
 const loadFinder = () => import('../finder/finder-list.tsx');
 const OpenDialog = part(loadDialogs);
 const SeenLine = part(() => import('../seeing/seen-line.tsx'));
-const TellDrags = part(() => import('./tell-drags.tsx'));
+const ReadOnlyLine = part(() => import('./read-only-line.tsx'));
 const UnderTexts = part(() => import('./under-texts.tsx'));
 
 interface FrameProps {
@@ -66,6 +65,10 @@ function OpenFrame({ onOpen }: FrameProps) {
     const { pairs, roles } = selectDocument(state);
     return pairs.some(({ backdrop, veil }) => backdrop ?? veil) || paintedByGradients(roles).size > 0;
   });
+  const isOnlySeen = useAppSelector((state) => {
+    const { readOnly, access } = selectProject(state);
+    return readOnly !== null || access === 'looker' || access === 'noter';
+  });
   const reader = useAppSelector((state) => state.interface.reader);
   const surround = useAppSelector((state) => state.interface.surround);
   useEffect(() => {
@@ -83,7 +86,7 @@ function OpenFrame({ onOpen }: FrameProps) {
         <TopBar />
         <div className="col-span-2 min-w-0">
           <ReadoutLine />
-          <ReadOnlyLine />
+          {isOnlySeen && <ReadOnlyLine />}
           {reader && <SeenLine />}
         </div>
         <main
@@ -103,7 +106,6 @@ function OpenFrame({ onOpen }: FrameProps) {
       </div>
       {dialog && <OpenDialog />}
       {anyUnder && <UnderTexts />}
-      <TellDrags />
     </ColorDragging>
   );
 }

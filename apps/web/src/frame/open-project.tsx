@@ -26,8 +26,12 @@ const RETRY_MS = 1500;
 const laterSentence = (version: number) =>
   `This project was last changed by a newer Mint Lamp (form ${version}; this page knows ${DOCUMENT_VERSION}). You can look at it and copy from it, but not change it here.`;
 
+/** `offline` where the browser kept it, and the server does not answer. */
+type Loaded = LoadedProject & { readonly offline?: true };
+
 /** A loaded project with what this browser holds of it; null when it is of a later schema and nothing of it can be read. */
-async function whatToOpen(loaded: LoadedProject): Promise<Opened | null> {
+async function whatToOpen(loaded: Loaded): Promise<Opened | null> {
+  if (loaded.offline) return (await import('../offline/opened-offline.ts')).openedOffline(loaded);
   if (loaded.document.version > DOCUMENT_VERSION) {
     const { readLater } = await import('@mint-lamp/core/document/versions/later');
     const document = readLater(loaded.document);
@@ -50,8 +54,12 @@ export function useOpenProject(projectId: string): ServerError | null {
     const ends: (() => void)[] = [];
     const load = async () => {
       try {
-        const loaded = await loadProject(projectId);
+        const loaded: Loaded = await loadProject(projectId);
         if (left) return;
+        if (loaded.offline) {
+          timer = setTimeout(load, RETRY_MS);
+          if (store.getState().project) return;
+        }
         setProblem(null);
         const toOpen = await whatToOpen(loaded);
         if (left) return;

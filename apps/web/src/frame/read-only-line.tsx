@@ -9,7 +9,7 @@ const LESS: Readonly<Partial<Record<Access, string>>> = {
 };
 
 /** Why the project can only be looked at, where that is so. */
-export function ReadOnlyLine() {
+export default function ReadOnlyLine() {
   const readOnly = useAppSelector((state) => selectProject(state).readOnly);
   const access = useAppSelector((state) => selectProject(state).access);
   const reason = readOnly ?? LESS[access];

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { Eye, Keyboard, ListRestart, Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
+import { Eye, ListRestart, Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
@@ -193,9 +193,6 @@ function Tools() {
         }}
       >
         {dress === 'light' ? <Moon aria-hidden className="size-4" /> : <Sun aria-hidden className="size-4" />}
-      </IconButton>
-      <IconButton label="Shortcuts" hint="Shortcuts (?)" onClick={() => dispatch(dialogOpened('shortcuts'))}>
-        <Keyboard aria-hidden className="size-4" />
       </IconButton>
     </div>
   );

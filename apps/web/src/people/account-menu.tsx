@@ -2,6 +2,7 @@ import { CircleUserRound } from 'lucide-react';
 import { Link } from 'react-router';
 import { useMeQuery } from '../fetching/account-api.ts';
 import { signOut } from '../fetching/sign-in-requests.ts';
+import { forgetOffline } from '../offline/keep-offline.ts';
 import { rememberPerson } from '../person/person.ts';
 import { waitingProjects } from '../storing/unsent.ts';
 import { Button } from '../ui/button.tsx';
@@ -19,6 +20,7 @@ export function AccountMenu() {
   const leave = async () => {
     await signOut();
     forgetSitting();
+    await forgetOffline();
     rememberPerson(null);
     location.assign(me.local ? '/' : '/sign-in');
   };

@@ -14,7 +14,7 @@ const NOBODY_MS = 5000;
  * Tells the server what is being dragged, for those who follow the project's style sheet; nothing while nobody does, and
  * nothing once it rests. What is let go of arrives as the edit that it is.
  */
-export default function TellDrags() {
+export function useTellDrags(): void {
   const store = useStore() as AppStore;
   useEffect(() => {
     let said: Command | null = null;
@@ -72,5 +72,4 @@ export default function TellDrags() {
       clearTimeout(timer);
     };
   }, [store]);
-  return null;
 }
