@@ -164,6 +164,38 @@ describe('a live style sheet', () => {
     expect(await drag(base('#3060a0'))).toEqual({ followed: false });
   });
 
+  it('and whoever looks at a share is told that there is something new, and not what', async () => {
+    const looked = newToken();
+    await house.app.shares.make(owner.id, project, hashOf(looked), newShare({ kind: 'project' }));
+    const stop = new AbortController();
+    stops.push(stop);
+    const events = async (url: string, headers: Record<string, string> = {}) => {
+      const answer = await fetch(`${addressOf(other)}/api/${url}/events`, { headers, signal: stop.signal });
+      const said = { text: '' };
+      const read = async () => {
+        for await (const bytes of answer.body!) said.text += Buffer.from(bytes).toString();
+      };
+      read().catch(() => {});
+      return said;
+    };
+    const outside = await events(`shared/${looked}`);
+    const inside = await events(`projects/${project}`, owner.headers);
+    await edit(base('#a03060'));
+    await owner.ask('POST', `/api/projects/${project}/here`, {
+      tab: randomUUID(),
+      at: 'grow/deepwater',
+      holds: null,
+      did: null,
+      asks: true,
+      leaves: false,
+    });
+    await vi.waitFor(() =>
+      expect(inside.text).toMatch(/"command":\{"type":"setBase"[^]*"at":"grow\/deepwater"/),
+    );
+    await vi.waitFor(() => expect(outside.text).toContain('{"revision":1}'));
+    expect(outside.text).not.toMatch(/setBase|deepwater|owner/);
+  });
+
   it('is not told of by who may not edit, nor with what is no command', async () => {
     const stranger = await house.somebody(randomUUID());
     const answer = await stranger.ask('POST', `/api/projects/${project}/drag`, {

@@ -44,7 +44,7 @@ describe('a stream of revisions', () => {
       revisionOf,
       mayStill: async () => true,
       onEnding: () => () => {},
-      tellsWho: false,
+      tellsAll: false,
     });
   };
   const told = () => written.map((text) => JSON.parse(text.slice('data: '.length)).revision);

@@ -1,3 +1,5 @@
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
+import type { LoggedCommand } from '@mint-lamp/core/wire/projects';
 import type { DataSource } from 'typeorm';
 import { DRAG_CHANNEL, type Dragged } from '../database/drag-notices.ts';
 import { HERE_CHANNEL, type HereInProject } from '../database/here-notices.ts';
@@ -5,7 +7,7 @@ import { ACCESS_CHANNEL, type AccessChanged } from '../database/people/access-no
 import { CHANNEL, type ChangedProject } from './channel.ts';
 import { openNoticeFeed } from './notice-feed.ts';
 
-type OnRevision = (revision: number | null) => void;
+type OnRevision = (revision: number | null, entries?: ChangedProject['entries']) => void;
 type OnDrag = (dragged: Dragged) => void;
 type OnHere = (here: HereInProject['here']) => void;
 type OnAccess = (changed: AccessChanged | null) => void;
@@ -30,8 +32,10 @@ const isObject = (payload: unknown): payload is Record<string, unknown> =>
 /** A notice as this program sends it; null for anything else that is said on the channel. */
 function readChanged(payload: unknown): ChangedProject | null {
   if (!isObject(payload)) return null;
-  const { id, revision } = payload;
-  return typeof id === 'string' && Number.isInteger(revision) ? { id, revision: revision as number } : null;
+  const { id, revision, entries, version } = payload;
+  if (typeof id !== 'string' || !Number.isInteger(revision)) return null;
+  const known = version === DOCUMENT_VERSION && Array.isArray(entries);
+  return { id, revision: revision as number, ...(known ? { entries: entries as LoggedCommand[] } : {}) };
 }
 
 /** Those who listen to each project. */
@@ -69,7 +73,8 @@ export function openChangeFeed(source: DataSource): ChangeFeed {
     channels: {
       [CHANNEL](payload) {
         const changed = readChanged(payload);
-        if (changed) for (const listener of listeners.of(changed.id)) listener(changed.revision);
+        if (changed)
+          for (const listener of listeners.of(changed.id)) listener(changed.revision, changed.entries);
       },
       [ACCESS_CHANNEL](payload) {
         if (isObject(payload)) tellAccess(payload as AccessChanged);

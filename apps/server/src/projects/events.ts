@@ -1,3 +1,4 @@
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import type { RevisionEvent } from '@mint-lamp/core/wire/projects';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { ChangeFeed } from '../live/change-feed.ts';
@@ -12,8 +13,8 @@ interface Asked {
   readonly mayStill: () => Promise<boolean>;
   /** Calls back when this process ends; returns the way out. */
   readonly onEnding: (listener: () => void) => () => void;
-  /** Whether who else is here is told too; to those of the project alone. */
-  readonly tellsWho: boolean;
+  /** Whether what happened is told, and who else is here: to those of the project alone. */
+  readonly tellsAll: boolean;
 }
 
 /**
@@ -25,15 +26,20 @@ export async function streamRevisions(
   reply: FastifyReply,
   changes: ChangeFeed,
   id: string,
-  { revisionOf, mayStill, onEnding, tellsWho }: Asked,
+  { revisionOf, mayStill, onEnding, tellsAll }: Asked,
 ): Promise<boolean> {
   const { raw } = reply;
   let waiting: (number | null)[] | null = [];
-  const write = (revision: number | null) => {
-    const event: RevisionEvent = { revision };
+  const write = (revision: number | null, entries?: RevisionEvent['entries']) => {
+    const event: RevisionEvent = {
+      revision,
+      ...(tellsAll && entries ? { entries, version: DOCUMENT_VERSION } : {}),
+    };
     raw.write(`data: ${JSON.stringify(event)}\n\n`);
   };
-  const leave = changes.subscribe(id, (revision) => (waiting ? waiting.push(revision) : write(revision)));
+  const leave = changes.subscribe(id, (revision, entries) =>
+    waiting ? waiting.push(revision) : write(revision, entries),
+  );
   const revision = await revisionOf().catch((error: unknown) => {
     leave();
     throw error;
@@ -67,7 +73,7 @@ export async function streamRevisions(
   // What changed between the question at the gate and here.
   look(false);
   const lookAgain = setInterval(() => look(false), LOOK_AGAIN_MS);
-  const leaveHere = tellsWho
+  const leaveHere = tellsAll
     ? changes.onHere(id, (here) => raw.write(`event: here\ndata: ${JSON.stringify({ here })}\n\n`))
     : () => {};
   // The page asks anew, and another process answers.

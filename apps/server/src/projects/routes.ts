@@ -152,7 +152,7 @@ export async function projectRoutes(app: FastifyInstance): Promise<void> {
           revisionOf,
           mayStill,
           onEnding: app.ending.onBegin,
-          tellsWho: true,
+          tellsAll: true,
         }))
       )
         found(null);

@@ -130,7 +130,7 @@ export async function sharedRoutes(app: FastifyInstance): Promise<void> {
           revisionOf,
           mayStill,
           onEnding: onBegin,
-          tellsWho: false,
+          tellsAll: false,
         }))
       )
         throw gone();

@@ -1,5 +1,6 @@
 import { describeCommand } from '@mint-lamp/core/document/commands/describe';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import type { ProjectNews } from '@mint-lamp/core/wire/projects';
 import type { Dispatch, UnknownAction } from '@reduxjs/toolkit';
 import { ServerError } from '../fetching/ask.ts';
@@ -98,8 +99,20 @@ export class SavingSession {
     this.ends = [
       followRevisions(this.projectId, (told) => {
         if ('here' in told) return void dispatchEvent(new CustomEvent('here', { detail: told.here }));
-        const { revision } = told;
+        const { revision, entries, version } = told;
         const { project } = this;
+        // What comes next is taken as it comes; what does not, or while something is under way, is asked for.
+        if (
+          project &&
+          entries?.[0]?.revision === project.revision + 1 &&
+          version === DOCUMENT_VERSION &&
+          !this.busy
+        )
+          return this.advance({
+            revision: revision!,
+            access: project.access,
+            news: { kind: 'entries', entries },
+          });
         if (project && (revision === null || revision > project.revision)) wake();
         else if (project?.saving === 'away') void this.run();
       }),

@@ -70,6 +70,10 @@ export interface CommitAnswer extends ProjectNews {
 /** Told by server-sent events; null after a lost connection, when something may have been missed. */
 export interface RevisionEvent {
   readonly revision: number | null;
+  /** What happened since the revision before the first of them, where that is little; else it is asked for. */
+  readonly entries?: readonly LoggedCommand[];
+  /** The schema version that they are written in. */
+  readonly version?: number;
 }
 
 /** Told on the same stream, under the name `here`: who is where. */
