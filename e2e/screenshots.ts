@@ -66,33 +66,46 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await page.getByRole('combobox', { name: 'Text on it' }).selectOption({ label: 'hero.text' });
   },
   stage: () => station('stage'),
-  'stage-pressed': async () => {
-    await station('stage', 'timetable');
-    await page.locator('[data-stage-theme=day]').getByText('Delayed to 10:05').click();
-    await page.getByRole('dialog', { name: 'What paints it' }).waitFor();
-  },
   deliver: () => station('deliver'),
-  'deliver-changes': async () => {
-    const { revision, document } = await onServer(stack, SKERRY);
-    const { leftOut, choices } = document.delivery;
-    await post(stack, `/projects/${SKERRY}/hand-overs`, {
-      revision,
-      forms: ['css'],
-      choices,
-      leftOut,
-      file: 'skerry-line.css',
+  share: async () => {
+    await page.goto(`${stack.address}/s/${await shared()}`);
+    await page.getByRole('heading', { name: 'How it looks' }).waitFor();
+  },
+  'share-phone': async () => {
+    await page.setViewportSize({ width: 375, height: 700 });
+    await page.goto(`${stack.address}/s/${await shared()}?do=try`);
+    await page.getByLabel('Colour of Deepwater').fill('#7a2a60');
+    await page.getByRole('heading', { name: 'The main colours' }).scrollIntoViewIfNeeded();
+    await page.mouse.wheel(0, 330);
+  },
+  pocket: async () => {
+    await page.setViewportSize({ width: 300, height: 460 });
+    await page.goto(`${stack.address}/p/${SKERRY}/pocket`);
+    await page.getByRole('list', { name: 'Colours' }).waitFor();
+  },
+  'deliver-proposal': async () => {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    const { document, revision } = await onServer(stack, SKERRY);
+    const [deepwater, buoy] = document.families;
+    const answer = await fetch(`${stack.address}/api/shared/${await shared()}/proposals`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        by: 'Nis',
+        words: 'Could the main one be warmer?',
+        revision,
+        commands: [
+          { type: 'setBase', family: deepwater.id, color: '#7a2a60' },
+          { type: 'setBase', family: buoy.id, color: '#c8402a' },
+        ],
+      }),
     });
-    const buoy = document.families.find(({ id }: { id: string }) => id === 'buoy').base;
-    await send(stack, SKERRY, [
-      { type: 'setBase', family: 'buoy', color: '#b8452a' },
-      { type: 'renameRole', role: 'text-quiet', group: ['text'], name: 'soft' },
-    ]);
-    await station('deliver', 'hand-overs');
-    await page.getByRole('heading', { name: /^Values/ }).waitFor();
-    back.push(
-      { type: 'setBase', family: 'buoy', color: buoy },
-      { type: 'renameRole', role: 'text-quiet', group: ['text'], name: 'quiet' },
-    );
+    if (!answer.ok) throw new Error(await answer.text());
+    await send(stack, SKERRY, [{ type: 'setBase', family: buoy.id, color: '#b8452a' }]);
+    back.push({ type: 'setBase', family: buoy.id, color: buoy.base });
+    await station('deliver', 'shares');
+    await page.getByRole('link', { name: /^Nis:/ }).click();
+    await page.getByRole('heading', { name: 'Families' }).waitFor();
   },
   checkpoints: async () => {
     await send(stack, SKERRY, back.splice(0));
@@ -107,27 +120,24 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await page.goto(`${stack.address}/teams/${id}`);
     await page.getByRole('list', { name: 'Invitations' }).waitFor();
   },
-  'coming-in': async () => {
-    const { letter } = await newTeam();
-    await page.goto(stack.address + new URL(letter).pathname + new URL(letter).hash);
-    await page.getByLabel('Your name').fill('Maren Holm');
-  },
-  'grow-family': async () => {
-    await send(stack, SKERRY, [{ type: 'setBase', family: 'deepwater', color: '#0b5f6b' }]);
-    await station('grow', 'kelp');
-    await page.getByRole('button', { name: 'Lightness and chroma as a plane' }).click();
-    const follows = { by: 'turn', family: 'deepwater', turn: -30, lightness: 0, chroma: 0 };
-    await send(stack, SKERRY, [{ type: 'setFollows', family: 'kelp', follows }]);
-    await page.getByRole('heading', { name: 'Kelp 700' }).waitFor();
-    await page.getByRole('combobox', { name: 'Grows by' }).selectOption({ label: 'Drawn, step by step' });
-    await page.getByRole('slider', { name: /^Base of Kelp/ }).focus();
-    await page.mouse.move(640, 20);
-    await page.getByRole('main').evaluate((main) => main.scrollTo(0, 236));
-  },
 };
 
-/** A team with people in it, and the newest letter of an invitation to it. */
-async function newTeam(): Promise<{ id: string; letter: string }> {
+/** The address of a share of the whole project, without its beginning. */
+async function shared(): Promise<string> {
+  const { token } = await post(stack, `/projects/${SKERRY}/shares`, {
+    name: 'Skerry Line for the harbour',
+    subject: { kind: 'project' },
+    revision: null,
+    tries: true,
+    notes: true,
+    endsAt: new Date(Date.now() + 30 * 24 * 60 * 60 * 1000).toISOString(),
+    passphrase: null,
+  });
+  return token;
+}
+
+/** A team with people in it. */
+async function newTeam(): Promise<{ id: string }> {
   const { id } = await post(stack, '/teams', { name: 'Skerry Line, the web team' });
   const invite = async (email: string, access: string): Promise<string> => {
     await post(stack, `/teams/${id}/invitations`, { email: `${email}@skerry-line.example`, access });
@@ -148,7 +158,8 @@ async function newTeam(): Promise<{ id: string; letter: string }> {
         passphrase: 'four gulls over Grey Holm',
       }),
     });
-  return { id, letter: await invite('maren', 'looker') };
+  await invite('maren', 'looker');
+  return { id };
 }
 
 async function station(...parts: readonly string[]): Promise<void> {

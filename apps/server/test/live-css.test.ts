@@ -190,7 +190,7 @@ describe('a live style sheet', () => {
       leaves: false,
     });
     await vi.waitFor(() =>
-      expect(inside.text).toMatch(/"command":\{"type":"setBase"[^]*"at":"grow\/deepwater"/),
+      expect(inside.text).toMatch(/"command":\{"type":"setBase"[\s\S]*"at":"grow\/deepwater"/),
     );
     await vi.waitFor(() => expect(outside.text).toContain('{"revision":1}'));
     expect(outside.text).not.toMatch(/setBase|deepwater|owner/);
