@@ -225,7 +225,11 @@ describe('pictures of a project', () => {
 
   it('come from no stand-in where there is no demo', async () => {
     const plain = await buildApp({ database });
-    expect((await plain.inject({ url: '/api/library' })).json()).toEqual({ pictures: [], artworks: [] });
+    expect((await plain.inject({ url: '/api/library' })).json()).toEqual({
+      pictures: [],
+      artworks: [],
+      prototype: null,
+    });
     const answer = await plain.inject({
       method: 'POST',
       url: `/api/projects/${await newProject()}/pictures/fetched`,

@@ -155,6 +155,10 @@ export const TABLE: Readonly<Record<string, Line>> = {
     at: ({ removedProject }) => removedProject,
   },
   'GET /api/projects/:id/news': { cells: IN_PROJECT, at: ({ project }) => `${project}/news?after=0` },
+  'GET /api/projects/:id/revisions/:revision': {
+    cells: IN_PROJECT,
+    at: ({ project }) => `${project}/revisions/0`,
+  },
   'GET /api/projects/:id/entries': {
     cells: '401 404 · · · · · 401',
     at: ({ project }) => `${project}/entries`,

@@ -22,6 +22,7 @@ const LOADERS = {
   deliver: () => import('./stations/deliver/deliver.tsx'),
   checkpoints: () => import('./checkpoints/checkpoints.tsx'),
   history: () => import('./checkpoints/history.tsx'),
+  since: () => import('./checkpoints/since.tsx'),
 } satisfies Record<string, () => Promise<View>>;
 
 /** Fetches a view for its route, for as long as it takes; what was there stays until then, and it is said why. */

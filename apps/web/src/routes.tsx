@@ -1,3 +1,4 @@
+import type { ComponentType } from 'react';
 import { createBrowserRouter } from 'react-router';
 import { CHECK_VIEWS } from './addresses.ts';
 import { LostPage } from './frame/lost-page.tsx';
@@ -28,15 +29,18 @@ const PEOPLE = [
   ['/mailbox', 'mailbox'],
 ] as const;
 
+/** A page of its own, and what is told until it is there. */
+const page = (path: string, says: string, lazy: () => Promise<{ Component: ComponentType }>) => ({
+  path,
+  hydrateFallbackElement: <Waiting>{says} …</Waiting>,
+  lazy,
+  errorElement: <LostPage />,
+});
+
 /** Every station, family, shade, role, pair, gradient and stop has an address. */
 export function createRouter() {
   return createBrowserRouter([
-    {
-      path: '/',
-      hydrateFallbackElement: <Waiting>Opening …</Waiting>,
-      lazy: loadProjects,
-      errorElement: <LostPage />,
-    },
+    page('/', 'Opening', loadProjects),
     {
       path: '/p/:projectId',
       hydrateFallbackElement: <Waiting>Opening the project …</Waiting>,
@@ -57,26 +61,12 @@ export function createRouter() {
         { path: 'deliver/:form?/:handOver?', lazy: station('deliver') },
         { path: 'checkpoints/:before?/:after?', lazy: station('checkpoints') },
         { path: 'history', lazy: station('history') },
+        { path: 'since/:revision', lazy: station('since') },
       ],
     },
-    {
-      path: '/p/:projectId/pocket',
-      hydrateFallbackElement: <Waiting>Opening the pocket …</Waiting>,
-      lazy: loadPocket,
-      errorElement: <LostPage />,
-    },
-    ...PEOPLE.map(([path, name]) => ({
-      path,
-      hydrateFallbackElement: <Waiting>Opening …</Waiting>,
-      lazy: peoplePage(name),
-      errorElement: <LostPage />,
-    })),
-    {
-      path: '/s/:token',
-      hydrateFallbackElement: <Waiting>Opening …</Waiting>,
-      lazy: loadShare,
-      errorElement: <LostPage />,
-    },
+    page('/p/:projectId/pocket', 'Opening the pocket', loadPocket),
+    page('/s/:token', 'Opening', loadShare),
+    ...PEOPLE.map(([path, name]) => page(path, 'Opening', peoplePage(name))),
     { path: '*', element: <LostPage /> },
   ]);
 }

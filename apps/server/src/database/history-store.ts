@@ -1,4 +1,5 @@
 import { describeCommand } from '@mint-lamp/core/document/commands/describe';
+import { kindOfCommand } from '@mint-lamp/core/document/kinds';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import type { History, HistoryEntry } from '@mint-lamp/core/wire/people';
 import { Between, type DataSource } from 'typeorm';
@@ -43,6 +44,7 @@ export function historyStore(source: DataSource): HistoryStore {
           author: authorId,
           at: at.toISOString(),
           words: describeCommand(document, entry.command),
+          kind: kindOfCommand(entry.command),
         });
         const result = await applyInTurns(document, entry.command, turns);
         if (!result.ok) throw new Error(`Entry ${entry.revision} of a log does not apply: ${result.reason}`);

@@ -14,7 +14,7 @@ import { sameSchemaVersion } from '../schema-version/schema-version.ts';
 import { boundWork, checkCommands } from './check-commands.ts';
 import { streamRevisions } from './events.ts';
 import { NEW_THEMES } from './new-themes.ts';
-import { commitBody, createBody, newsQuery, params } from './schemas.ts';
+import { commitBody, createBody, newsQuery, ofRevision, params } from './schemas.ts';
 
 /** Commands may carry much: a family of a client's whole set of colours is one request. */
 const COMMIT_LIMIT = 2 * 1024 * 1024;
@@ -105,6 +105,17 @@ export async function projectRoutes(app: FastifyInstance): Promise<void> {
       ...found(await projects.newsSince(id, query.after)),
       access: access!,
     }),
+  );
+
+  app.get<{ Params: { id: string; revision: number } }>(
+    '/:id/revisions/:revision',
+    { ...needs({ project: 'look' }), schema: { params: ofRevision }, onRequest: sameSchemaVersion },
+    async ({ params: { id, revision } }): Promise<Pick<LoadedProject, 'document'>> => {
+      const document = await projects.at(id, revision);
+      if (!document)
+        throw new ApiError('NOT_FOUND', 'The project has not come to this revision.', 'params.revision');
+      return { document };
+    },
   );
 
   // Where pages of schema version 1 asked for news: they are told to load anew.

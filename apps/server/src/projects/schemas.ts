@@ -12,6 +12,7 @@ export const uuid = Joi.string()
 const MOST_COMMANDS = 500;
 
 export const params = Joi.object({ id: uuid });
+export const ofRevision = Joi.object({ id: uuid, revision });
 export const newsQuery = Joi.object({ after: revision });
 export const createBody = Joi.object({ name: projectName.required() }).required();
 /** The frame of what is sent; the commands themselves are checked one by one (`check-commands.ts`). */

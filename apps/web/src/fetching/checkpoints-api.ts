@@ -21,6 +21,13 @@ const checkpointsApi = api.injectEndpoints({
       query: (project) => ({ address: `/projects/${project}/checkpoints` }),
       transformResponse: ({ checkpoints }: CheckpointList) => checkpoints,
     }),
+    /** The document at a revision, which never changes. */
+    stateAtRevision: build.query<ProjectDocument, { project: string; revision: number }>({
+      query: ({ project, revision }) => ({ address: `/projects/${project}/revisions/${revision}` }),
+      transformResponse: ({ document }: { document: ProjectDocument }) => document,
+      keepUnusedDataFor: STATES_KEPT_S,
+      structuralSharing: false,
+    }),
     saveCheckpoint: build.mutation<Checkpoint, { project: string; name: string; revision: number }>({
       query: ({ project, name, revision }) => ({
         method: 'POST',
@@ -69,4 +76,5 @@ export const {
   useRenameCheckpointMutation,
   useRemoveCheckpointMutation,
   useStateAtQuery,
+  useStateAtRevisionQuery,
 } = checkpointsApi;

@@ -1,4 +1,4 @@
-import { Keyboard, Share2 } from 'lucide-react';
+import { Eye, Keyboard, Share2 } from 'lucide-react';
 import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { Link } from 'react-router';
@@ -8,8 +8,13 @@ import { PocketButton } from '../pocket/pocket-button.tsx';
 import { dialogOpened } from '../store/interface-slice.ts';
 import { useProjectId } from '../store/selectors.ts';
 import { type AppStore, useAppDispatch } from '../store/store.ts';
+import { Button } from '../ui/button.tsx';
 import { IconButton } from '../ui/icon-button.tsx';
+import { part } from '../ui/part.tsx';
+import { Popover } from '../ui/popover.tsx';
 import { useTellDrags } from './use-tell-drags.ts';
+
+const SeeingMenu = part(() => import('../seeing/seeing-menu.tsx'));
 
 /** What is fetched ahead has mostly come by then. */
 const QUIET_MS = 8000;
@@ -34,7 +39,7 @@ function useKeptOffline() {
   }, [store]);
 }
 
-/** What can come a moment later: the sheet of shortcuts, the way to people outside, the small window beside other work. */
+/** What can come a moment later: the sheet of shortcuts, the way to people outside, the small window beside other work, other eyes. */
 export default function AtHand() {
   const id = useProjectId();
   const dispatch = useAppDispatch();
@@ -54,6 +59,22 @@ export default function AtHand() {
         <Share2 aria-hidden className="size-4" />
       </Link>
       <PocketButton />
+      <Popover
+        label="Seen by"
+        align="end"
+        trigger={
+          <Button
+            look="quiet"
+            aria-label="Seen by"
+            title="See everything as others see it"
+            className="size-8 px-0!"
+          >
+            <Eye aria-hidden className="size-4" />
+          </Button>
+        }
+      >
+        <SeeingMenu />
+      </Popover>
     </>
   );
 }

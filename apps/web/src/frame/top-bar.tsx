@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { Eye, ListRestart, Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
+import { ListRestart, Moon, Redo2, Search, Sun, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
@@ -112,7 +112,6 @@ function ThemeSwitch() {
 }
 
 const ProjectPeople = part(() => import('../people/project-people.tsx'));
-const SeeingMenu = part(() => import('../seeing/seeing-menu.tsx'));
 const AtHand = part(() => import('./at-hand.tsx'));
 const StepsList = part(() => import('./steps-list.tsx'));
 
@@ -169,22 +168,6 @@ function Tools() {
       >
         <Search aria-hidden className="size-4" />
       </IconButton>
-      <Popover
-        label="Seen by"
-        align="end"
-        trigger={
-          <Button
-            look="quiet"
-            aria-label="Seen by"
-            title="See everything as others see it"
-            className="size-8 px-0!"
-          >
-            <Eye aria-hidden className="size-4" />
-          </Button>
-        }
-      >
-        <SeeingMenu />
-      </Popover>
       <IconButton
         label={`Put on the ${other} dress`}
         onClick={() => {

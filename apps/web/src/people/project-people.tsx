@@ -13,6 +13,7 @@ import { Choice } from '../ui/choice.tsx';
 import { Popover, PopoverClose } from '../ui/popover.tsx';
 import { ACCESS_WORDS, EXCEPTION_WORDS } from './access-words.ts';
 import { PeopleHere } from './presence/people-here.tsx';
+import { SinceYouWereHere } from './presence/since-you-were-here.tsx';
 
 /** Who may see the open project, and what some of them may on it otherwise than in its team. */
 export default function ProjectPeople() {
@@ -23,6 +24,7 @@ export default function ProjectPeople() {
     <>
       <PeopleButton count={count} data={data} />
       <PeopleHere />
+      <SinceYouWereHere />
     </>
   );
 }

@@ -78,3 +78,15 @@ type LooksAt = All<TypesOf<OneKind> extends { readonly looksAt: infer D } ? D : 
 export const KINDS = Object.values(kinds) as unknown as DocumentParts extends LooksAt
   ? readonly AnyKind[]
   : never;
+
+const KIND_OF = new Map(
+  Object.entries(kinds).flatMap(([name, { steps }]) =>
+    Object.keys(steps).map((type) => [type, name] as const),
+  ),
+);
+
+/** The name of the kind of thing that a command changes, such as "families"; of a batch that of its first command. */
+export function kindOfCommand(command: Command): string {
+  const first = command.type === 'batch' ? command.commands[0] : command;
+  return (first && KIND_OF.get(first.type)) ?? '';
+}

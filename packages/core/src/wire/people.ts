@@ -136,6 +136,8 @@ export interface HistoryEntry {
   readonly at: string;
   /** What it did, in words. */
   readonly words: string;
+  /** The kind of thing that it changed, such as "families". */
+  readonly kind: string;
 }
 
 export interface History {

@@ -91,6 +91,14 @@ export function invitationStore(source: DataSource): InvitationStore {
 
     take: (token, body) =>
       source.transaction(async (manager) => {
+        const [seen] = await rowsOf<{ first: boolean }>(
+          manager,
+          'SELECT email IS NULL AS first FROM invitation WHERE token = $1 AND ends_at > now()',
+          [token],
+        );
+        if (!seen) return null;
+        // Before any row is: of two who hold one each and want the other's, neither would come on.
+        if (seen.first) await lockInTransaction(manager, 'first person', 'alone');
         // Whoever deletes the row has it; a second one finds none.
         const [[row]] = (await manager.query(
           `DELETE FROM invitation WHERE token = $1 AND ends_at > now()
@@ -99,7 +107,6 @@ export function invitationStore(source: DataSource): InvitationStore {
         )) as [TakenInvitation[], number];
         if (!row) return null;
         if (row.email === null) {
-          await lockInTransaction(manager, 'first person', 'alone');
           if ((await rowsOf(manager, 'SELECT 1 FROM person LIMIT 1')).length) return null;
           await changedBy(manager, 'DELETE FROM invitation WHERE email IS NULL');
         }
