@@ -289,3 +289,27 @@ test('a prototype’s page follows a drag while it lasts, and what is let go', a
   const rgb = [1, 3, 5].map((at) => Number.parseInt(wanted!.slice(at, at + 2), 16)).join(', ');
   await expect.poll(colour).toBe(`rgb(${rgb})`);
 });
+
+test('a gradient, a scene and a set are shared from where one is', async ({ page, open, browser }) => {
+  await open('fade');
+  await page.getByRole('link', { name: 'Share it at an address …' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByLabel('What it shows')).toHaveValue('gradient.first-light');
+  await expect(dialog.getByLabel('Name', { exact: true })).toHaveValue('First light');
+  await page.keyboard.press('Escape');
+  await open('stage/board');
+  await page.getByRole('link', { name: 'Share it …' }).click();
+  await expect(dialog.getByLabel('What it shows')).toHaveValue('scene.board');
+  await page.keyboard.press('Escape');
+  await open('gather/shelf');
+  await page.getByLabel(/By words/).fill('copper');
+  await page.getByRole('link', { name: 'Share Oxidised copper …' }).click();
+  await expect(dialog.getByLabel('Name', { exact: true })).toHaveValue('Oxidised copper');
+  await dialog.getByRole('button', { name: 'Make the address' }).click();
+  const made = page.getByRole('dialog', { name: 'The address of Oxidised copper' });
+  const address = (await made.getByRole('button', { name: /^Copy/ }).textContent())!.trim();
+  const client = await phoneAt(browser, address);
+  await expect(client.getByRole('heading', { name: 'Oxidised copper', level: 2 })).toBeVisible();
+  await expect(client.locator('pre')).toContainText(': #a8562f;');
+  expect(await axeFaults(client)).toEqual([]);
+});

@@ -26,9 +26,12 @@ test('who else is here is seen, where they are, what they hold and did; one is f
   expect(await axeFaults(one.page)).toEqual([]);
 
   // What somebody does arrives with who did it.
-  await addColor(two.page, '#e2552b');
+  await Promise.all([
+    // It stands there for a moment only.
+    expect(one.page.getByRole('status', { name: 'What others did' })).toContainText('Nis Lantern: '),
+    addColor(two.page, '#e2552b'),
+  ]);
   await expectSaved(two.page);
-  await expect(one.page.getByRole('status', { name: 'What others did' })).toContainText('Nis Lantern: ');
 
   // Followed, also to what they light; told when both hold the same.
   await people.getByRole('button', { name: 'Follow Nis Lantern' }).click();

@@ -80,6 +80,9 @@ const drag = async (command: object | null, revision = 0) =>
   (await owner.ask('POST', `/api/projects/${project}/drag`, { revision, command })).json();
 const delivered = async () => (await owner.ask('GET', `/api/projects/${project}/deliver/css`)).body;
 
+/** However busy the machine is. */
+const until = <T>(what: () => T | Promise<T>) => vi.waitFor(what, { timeout: 20_000, interval: 20 });
+
 /** What a page shows that was told all that. */
 const shown = (told: readonly Told[]) =>
   told.reduce(
@@ -109,16 +112,15 @@ describe('a live style sheet', () => {
 
   it('tells those who follow, at whichever process, of each edit and of a drag while it lasts', async () => {
     const [here, there] = [await follow(house.app), await follow(other)];
-    await vi.waitFor(async () => expect(await drag(base('#3060a0'))).toEqual({ followed: true }));
-    for (const { told } of [here, there])
-      await vi.waitFor(() => expect(shown(told).held).toContain('#3060a0'));
+    await until(async () => expect(await drag(base('#3060a0'))).toEqual({ followed: true }));
+    for (const { told } of [here, there]) await until(() => expect(shown(told).held).toContain('#3060a0'));
     await drag(null);
-    await vi.waitFor(() => expect(shown(there.told).held).toBe(''));
+    await until(() => expect(shown(there.told).held).toBe(''));
     await drag(base('#30a060'));
     await edit(base('#30a060'));
     const wanted = declaredIn(await delivered());
     for (const { told } of [here, there])
-      await vi.waitFor(() => {
+      await until(() => {
         const { sheet, held } = shown(told);
         expect(declaredIn(sheet)).toEqual(wanted);
         expect(held).toBe('');
@@ -126,7 +128,7 @@ describe('a live style sheet', () => {
     // What is heard late was let go of with the edit.
     await drag(base('#a0a0a0'));
     await drag(base('#506070'), 1);
-    await vi.waitFor(() => expect(shown(there.told).held).toContain('#506070'));
+    await until(() => expect(shown(there.told).held).toContain('#506070'));
     expect(there.told.some(({ drag: held }) => held?.includes('#a0a0a0'))).toBe(false);
     // What changed was told, and not all of it again.
     expect(there.told.filter(({ sheet }) => sheet !== undefined)).toHaveLength(1);
@@ -137,7 +139,7 @@ describe('a live style sheet', () => {
     await edit({ type: 'removeTheme', theme: SKERRY_LINE.themes[1]!.id });
     await edit({ type: 'chooseOfForm', form: 'css', choice: 'text', value: 'small' });
     const wanted = declaredIn(await delivered());
-    await vi.waitFor(() => expect(declaredIn(shown(told).sheet)).toEqual(wanted));
+    await until(() => expect(declaredIn(shown(told).sheet)).toEqual(wanted));
   });
 
   it('is frozen where it is of a revision, and over once it is shut', async () => {
@@ -154,7 +156,7 @@ describe('a live style sheet', () => {
     token = frozen;
     expect(await (await get('colours.css')).text()).toBe(before);
     const still = await follow(other);
-    await vi.waitFor(() => expect(still.told).toEqual([{ sheet: before }]));
+    await until(() => expect(still.told).toEqual([{ sheet: before }]));
     token = now;
     const live = await follow(other);
     await owner.ask('POST', `/api/projects/${project}/shares/${share}/shut`);
@@ -189,10 +191,10 @@ describe('a live style sheet', () => {
       asks: true,
       leaves: false,
     });
-    await vi.waitFor(() =>
+    await until(() =>
       expect(inside.text).toMatch(/"command":\{"type":"setBase"[\s\S]*"at":"grow\/deepwater"/),
     );
-    await vi.waitFor(() => expect(outside.text).toContain('{"revision":1}'));
+    await until(() => expect(outside.text).toContain('{"revision":1}'));
     expect(outside.text).not.toMatch(/setBase|deepwater|owner/);
   });
 

@@ -18,6 +18,7 @@ export const PARTS = [
   () => import('./frame/under-texts.tsx'),
   () => import('./frame/read-only-line.tsx'),
   () => import('./frame/pocket-page.tsx'),
+  () => import('./pocket/pocket.tsx'),
   () => import('./offline/opened-offline.ts'),
   () => import('./seeing/seeing-menu.tsx'),
   () => import('./seeing/seen-line.tsx'),

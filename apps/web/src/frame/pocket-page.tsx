@@ -1,6 +1,6 @@
 import { Provider } from 'react-redux';
 import { useParams } from 'react-router';
-import { Pocket } from '../pocket/pocket.tsx';
+import Pocket from '../pocket/pocket.tsx';
 import { guardArrivals } from '../store/guard-arrivals.ts';
 import { createStore, useAppSelector } from '../store/store.ts';
 import { HintProvider } from '../ui/hint.tsx';

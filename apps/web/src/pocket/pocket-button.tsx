@@ -4,7 +4,9 @@ import { useNavigate } from 'react-router';
 import { useProjectDocument, useProjectId } from '../store/selectors.ts';
 import { IconButton } from '../ui/icon-button.tsx';
 import { OwnWindow } from '../ui/own-window.tsx';
-import { Pocket } from './pocket.tsx';
+import { part } from '../ui/part.tsx';
+
+const Pocket = part(() => import('./pocket.tsx'));
 
 /** Narrower than this a window beside is none; the pocket is a page then, px. */
 const NARROW = 640;

@@ -8,7 +8,6 @@ import clsx from 'clsx';
 import { Pipette } from 'lucide-react';
 import { type DragEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
-import { newSwatches } from '../kinds/tray/new-swatches.ts';
 import { COPIED_OPTIONS } from '../kinds/values/copied-options.ts';
 import { type ValueRow, valueRows } from '../kinds/values/value-rows.ts';
 import { useEditing } from '../store/editing.ts';
@@ -76,7 +75,7 @@ const found = (words: string, { group, name, copied }: Kept) => {
 };
 
 /** The project's colours at hand: one press copies, typing finds, what is dropped here goes into the tray. */
-export function Pocket() {
+export default function Pocket() {
   const document = useProjectDocument();
   const theme = useTheme();
   const switchTheme = useThemeSwitch();
@@ -106,9 +105,10 @@ export function Pocket() {
     const done = await copyIn(root.current!.ownerDocument, copied);
     setSays(done ? `Copied ${copied}` : `There is no clipboard here. It is ${copied}`);
   };
-  const put = (colors: readonly string[]) => {
+  const put = async (colors: readonly string[]) => {
     if (!canEdit) return setSays('You may look at this project, and not put colours into its tray.');
     if (!colors.length) return setSays('No colour was found in that.');
+    const { newSwatches } = await import('../kinds/tray/new-swatches.ts');
     const swatches = newSwatches(colors.slice(0, MOST_DROPPED));
     const commands = swatches.map((swatch) => ({ type: 'addSwatch', swatch }) as const);
     const isIn = edit(
@@ -127,7 +127,7 @@ export function Pocket() {
     event.preventDefault();
     setOver(false);
     const text = event.dataTransfer.getData('text/plain') || event.dataTransfer.getData('text/html');
-    put(findColors(text.slice(0, 100_000)).found.map(({ color }) => color));
+    void put(findColors(text.slice(0, 100_000)).found.map(({ color }) => color));
   };
   const pick = async () => {
     const { EyeDropper } = root.current!.ownerDocument.defaultView ?? window;
@@ -135,7 +135,7 @@ export function Pocket() {
     try {
       const { sRGBHex } = await new EyeDropper().open();
       const parsed = parseColor(sRGBHex);
-      if (parsed.ok) put([canonical(parsed.color)]);
+      if (parsed.ok) await put([canonical(parsed.color)]);
     } catch {
       // Escape ends picking without a colour.
     }

@@ -118,6 +118,12 @@ export function LargeScene({ scene }: { scene: Scene }) {
           {scene.name}
           <span className="ml-2 font-sans text-base font-normal text-quiet">{scene.says}</span>
         </h1>
+        <Link
+          to={`${addressOf(id, 'deliver', 'shares')}?of=scene.${scene.id}`}
+          className="underline underline-offset-2"
+        >
+          Share it …
+        </Link>
         <WordsButton />
         <IconButton label="In a window of its own, which follows" onClick={() => setApart(true)}>
           <AppWindow size={16} />

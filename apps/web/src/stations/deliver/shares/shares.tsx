@@ -12,10 +12,18 @@ import { NewShareDialog } from './new-share.tsx';
 import { ProposalList } from './proposal-list.tsx';
 import { ProposalView } from './proposal-view.tsx';
 import { ShareList } from './share-list.tsx';
-import { sharablesOf } from './subjects.ts';
+import { type Sharable, sharablesOf } from './subjects.ts';
 
 /** What others do with a share is seen here without asking, every so many ms. */
 const LOOK_AGAIN_MS = 20_000;
+
+/** A set on the shelf that somebody has come from, to share it. */
+function fromShelf(of: string, called: string | null): Sharable[] {
+  const [, set] = /^set\.([\da-f-]{36})$/.exec(of) ?? [];
+  if (!set) return [];
+  const subject = { kind: 'set', set } as const;
+  return [{ value: of, label: called ?? 'A set', group: 'From the shelf', subject }];
+}
 
 /** Addresses that are given to people outside, and what came back by them. */
 export default function Shares() {
@@ -57,7 +65,7 @@ export default function Shares() {
       {shares && shares.length > 0 && <ShareList shares={shares} onMade={setMade} />}
       {of !== null && (
         <NewShareDialog
-          sharables={sharablesOf(document)}
+          sharables={[...sharablesOf(document), ...fromShelf(of, search.get('called'))]}
           first={of}
           onClose={() => setSearch({}, { replace: true })}
           onMade={(next) => {

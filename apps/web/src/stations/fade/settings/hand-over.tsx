@@ -3,7 +3,9 @@ import { gradientForms } from '@mint-lamp/core/exchange/gradient-forms';
 import { writeGradientSvg } from '@mint-lamp/core/exchange/gradient-svg';
 import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { memo, useMemo } from 'react';
-import { useSystem } from '../../../store/selectors.ts';
+import { Link } from 'react-router';
+import { addressOf } from '../../../addresses.ts';
+import { useProjectId, useSystem } from '../../../store/selectors.ts';
 import { useSettled } from '../../../store/use-settled.ts';
 import { Button } from '../../../ui/button.tsx';
 import { CopyButton } from '../../../ui/copy-button.tsx';
@@ -16,7 +18,8 @@ import { InEngines } from './in-engines.tsx';
 function Handing({ resolved, size }: { resolved: ResolvedGradient; size: BoxSize }) {
   const system = useSettled(useSystem());
   const forms = useMemo(() => gradientForms(system, resolved), [system, resolved]);
-  const { name, kind } = resolved.gradient;
+  const project = useProjectId();
+  const { id, name, kind } = resolved.gradient;
   const [width, height] = [size.width, size.height].map((side) => Math.max(1, Math.round(side)));
   const box = useMemo(() => ({ width: width!, height: height! }), [width, height]);
   const draw = () => {
@@ -40,6 +43,12 @@ function Handing({ resolved, size }: { resolved: ResolvedGradient; size: BoxSize
       <Button small className="mt-1" onClick={draw}>
         Download as SVG, {box.width} × {box.height} px
       </Button>
+      <Link
+        to={`${addressOf(project, 'deliver', 'shares')}?of=gradient.${id}`}
+        className="mt-1 block underline underline-offset-2"
+      >
+        Share it at an address …
+      </Link>
       {kind === 'conic' && (
         <p className="mt-0.5 text-sm text-quiet">SVG has no cone: it is drawn in 720 wedges.</p>
       )}

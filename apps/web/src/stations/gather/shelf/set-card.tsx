@@ -1,6 +1,9 @@
 import type { ShelfSet } from '@mint-lamp/core/wire/shelf';
 import { Bookmark } from 'lucide-react';
 import { memo } from 'react';
+import { Link } from 'react-router';
+import { addressOf } from '../../../addresses.ts';
+import { useProjectId } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Confirm } from '../../../ui/confirm.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
@@ -15,6 +18,7 @@ interface SetCardProps {
 
 /** A set on the shelf, with the ways to favour, adopt and take it back. */
 export const SetCard = memo(function SetCard({ set, onFavour, onAdopt, onTakeBack }: SetCardProps) {
+  const project = useProjectId();
   const { name, words, adopted, favoured, favourite, own, by, team, withdrawable, content, colors } = set;
   const from = [by && !own ? `by ${by}` : '', team ? `for ${team}` : ''].filter(Boolean).join(', ');
   const kind = content.kind === 'palette' ? `${content.colors.length} colours` : content.kind;
@@ -36,6 +40,13 @@ export const SetCard = memo(function SetCard({ set, onFavour, onAdopt, onTakeBac
         <Button small onClick={() => onAdopt(set)} aria-label={`Adopt ${name} …`}>
           Adopt …
         </Button>
+        <Link
+          to={`${addressOf(project, 'deliver', 'shares')}?${new URLSearchParams({ of: `set.${set.id}`, called: name })}`}
+          aria-label={`Share ${name} …`}
+          className="text-sm underline underline-offset-2"
+        >
+          Share …
+        </Link>
         {withdrawable && (
           <Confirm
             label={`Take back ${name}`}
