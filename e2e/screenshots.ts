@@ -1,5 +1,7 @@
+import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
+import sharp, { type OverlayOptions, type SharpOptions } from 'sharp';
 import { openBench } from './bench/in-browser.ts';
 import { onServer, paste, post, SKERRY, send } from './support/test.ts';
 
@@ -72,19 +74,48 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await page.getByRole('heading', { name: 'How it looks' }).waitFor();
   },
   'share-phone': async () => {
-    await page.setViewportSize({ width: 375, height: 700 });
-    await page.goto(`${stack.address}/s/${await shared()}?do=try`);
-    await page.getByLabel('Colour of Deepwater').fill('#7a2a60');
-    await page.getByRole('heading', { name: 'The main colours' }).scrollIntoViewIfNeeded();
-    await page.mouse.wheel(0, 330);
+    const token = await shared();
+    const { document } = await onServer(stack, SKERRY);
+    await fetch(`${stack.address}/api/shared/${token}/notes`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        by: 'Nis',
+        on: { kind: 'role', role: document.roles.find(({ name }: { name: string }) => name === 'quiet').id },
+        text: 'Too pale for my eyes, out in the sun.',
+      }),
+    });
+    const screen = async (what: string, prepare = async () => {}) => {
+      await page.goto(`${stack.address}/s/${token}${what}`);
+      await prepare();
+      return shotOf(375, 700);
+    };
+    const screens = [
+      await screen(''),
+      await screen('?do=try', async () => {
+        await page.getByLabel('Colour of Deepwater').fill('#7a2a60');
+        await page.getByLabel('Colour of Buoy').scrollIntoViewIfNeeded();
+      }),
+      await screen('?do=notes'),
+    ];
+    return laidOn(
+      { create: { width: 1280, height: 800, channels: 3, background: '#8b8f92' } },
+      screens.map((input, i) => ({ input, left: 28 + i * 425, top: 50 })),
+    );
   },
   pocket: async () => {
-    await page.setViewportSize({ width: 300, height: 460 });
     await page.goto(`${stack.address}/p/${SKERRY}/pocket`);
     await page.getByRole('list', { name: 'Colours' }).waitFor();
+    const pocket = await shotOf(300, 460);
+    await station('stage');
+    const beneath = await shotOf(1280, 800);
+    const edge = { create: { width: 302, height: 462, channels: 3, background: '#131415' } } as const;
+    return laidOn(beneath, [
+      { input: await sharp(edge).png().toBuffer(), left: 619, top: 259 },
+      { input: pocket, left: 620, top: 260 },
+    ]);
   },
   'deliver-proposal': async () => {
-    await page.setViewportSize({ width: 1280, height: 800 });
     const { document, revision } = await onServer(stack, SKERRY);
     const [deepwater, buoy] = document.families;
     const answer = await fetch(`${stack.address}/api/shared/${await shared()}/proposals`, {
@@ -121,6 +152,20 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await page.getByRole('list', { name: 'Invitations' }).waitFor();
   },
 };
+
+/** What the page shows in a window of a size, once it rests. */
+async function shotOf(width: number, height: number): Promise<Buffer> {
+  await page.setViewportSize({ width, height });
+  await atRest(page);
+  return page.screenshot();
+}
+
+/** Small windows, laid on what they stand before. */
+const laidOn = (beneath: Buffer | SharpOptions, windows: OverlayOptions[]): Promise<Buffer> =>
+  (Buffer.isBuffer(beneath) ? sharp(beneath) : sharp(beneath))
+    .composite(windows)
+    .png({ compressionLevel: 9 })
+    .toBuffer();
 
 /** The address of a share of the whole project, without its beginning. */
 async function shared(): Promise<string> {
@@ -188,9 +233,11 @@ try {
       // What the view before has left in the browser is none of this one's.
       await page.goto(stack.address);
       await page.evaluate(() => localStorage.clear());
-      await show();
-      await atRest(page);
-      await page.screenshot({ path: `${FOLDER}${name}.png` });
+      await page.setViewportSize({ width: 1280, height: 800 });
+      // A view of small windows is put together by itself.
+      const laid = await show();
+      const picture = Buffer.isBuffer(laid) ? laid : await shotOf(1280, 800);
+      writeFileSync(`${FOLDER}${name}.png`, picture);
       console.log(name);
     } catch (error) {
       process.exitCode = 1;
