@@ -43,7 +43,7 @@ async function otherLinks(page: Page, name: string): Promise<void> {
 /** How long the page is held at a time while shares are counted, and until they are told, in ms. */
 async function counted(page: Page): Promise<{ longest: number; until: number }> {
   return page.evaluate(async () => {
-    const button = [...document.querySelectorAll('button')].find((one) => one.textContent === 'Shares')!;
+    const button = [...document.querySelectorAll('button')].find((one) => one.textContent === 'Areas')!;
     const start = performance.now();
     let [last, longest] = [start, 0];
     button.click();
@@ -69,7 +69,7 @@ async function measure() {
     const one = await counted(page);
     longest.push(one.longest);
     until.push(one.until);
-    await page.getByRole('button', { name: 'Shares' }).click();
+    await page.getByRole('button', { name: 'Areas' }).click();
     await page.locator('[data-balance]').first().waitFor({ state: 'detached' });
     await page.waitForTimeout(sized(300, 10));
   }

@@ -113,7 +113,7 @@ test('the share of area that is told is that of the pixels that Chromium paints,
     await page.getByLabel('Zoom').selectOption('100 %');
     if (scene === 'table') await expect(page.locator('.recharts-bar-rectangle').first()).toBeAttached();
     await page.evaluate(() => document.fonts.ready);
-    await page.getByRole('button', { name: 'Shares' }).click();
+    await page.getByRole('button', { name: 'Areas' }).click();
     const told = await toldShares(page);
     const png = await photographed(page);
     const counts = countPixels(png);

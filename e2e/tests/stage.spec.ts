@@ -269,7 +269,7 @@ test('what families cover is told beside 60 / 30 / 10, and brought nearer by a r
   open,
 }) => {
   await open('stage/timetable');
-  await page.getByRole('button', { name: 'Shares' }).click();
+  await page.getByRole('button', { name: 'Areas' }).click();
   const day = page.locator('[data-balance=day]');
   await expect(day).toContainText(/\d+\.\d % off 60 \/ 30 \/ 10/);
   const off = async () => Number.parseFloat(/([\d.]+) % off/.exec((await day.textContent())!)![1]!);

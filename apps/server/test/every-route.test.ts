@@ -1,13 +1,13 @@
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { PERSON_HEADER } from '@mint-lamp/core/wire/access';
 import type { ShareSubject } from '@mint-lamp/core/wire/shares';
-import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { hashOf, newToken } from '../src/access/token.ts';
 import { FORM } from './form.ts';
 import { cookieOf, type House, openHouse, type Somebody } from './house.ts';
+import { keepPicture } from './keep-picture.ts';
 import { newShare } from './new-share.ts';
 import { DELIVERY, type Line, REDDER, TABLE, type Things, WHO, type Who } from './route-table.ts';
 
@@ -34,14 +34,7 @@ beforeAll(async () => {
 });
 afterAll(() => house.close());
 
-/** A picture of one pixel, another each time. */
-async function png(): Promise<Buffer> {
-  const background = { r: pixels % 256, g: (pixels >> 8) % 256, b: 0 };
-  pixels += 1;
-  return sharp({ create: { width: 1, height: 1, channels: 3, background } })
-    .png()
-    .toBuffer();
-}
+/** Each picture is another one. */
 let pixels = 0;
 
 /** A team with everybody in it, and things of theirs. */
@@ -70,21 +63,8 @@ async function make(): Promise<Things> {
     leftOut: DELIVERY.leftOut,
     file: 'colours.css',
   });
-  const bytes = await png();
-  const picture = createHash('sha256').update(bytes).digest('hex');
-  await database.query(
-    `INSERT INTO picture_content (content, media_type, size, width, height, small)
-     VALUES ($1, 'image/png', $2, 1, 1, $3)`,
-    [picture, bytes.length, bytes],
-  );
-  await database.query('INSERT INTO picture_part (content, part, bytes) VALUES ($1, 0, $2)', [
-    picture,
-    bytes,
-  ]);
-  await database.query('INSERT INTO project_picture (project_id, content, named) VALUES ($1, $2, true)', [
-    project,
-    picture,
-  ]);
+  pixels += 1;
+  const picture = await keepPicture(database, project, { r: pixels % 256, g: (pixels >> 8) % 256, b: 0 });
   const invited = {
     email: `${randomUUID()}@skerry-line.example`,
     team,

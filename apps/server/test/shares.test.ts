@@ -1,4 +1,4 @@
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { NewShare, Proposal, Share, SharedView, ShareSubject } from '@mint-lamp/core/wire/shares';
@@ -8,6 +8,7 @@ import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { hashOf, newToken } from '../src/access/token.ts';
 import { FORM } from './form.ts';
 import { type House, openHouse, type Somebody } from './house.ts';
+import { keepPicture } from './keep-picture.ts';
 import { newShare } from './new-share.ts';
 import { TABLE } from './route-table.ts';
 
@@ -24,30 +25,6 @@ let project: string;
 let hero: string;
 let unseen: string;
 
-async function keepPicture(red: number): Promise<string> {
-  const bytes = await sharp({
-    create: { width: 1, height: 1, channels: 3, background: { r: red, g: 0, b: 0 } },
-  })
-    .png()
-    .toBuffer();
-  const content = createHash('sha256').update(bytes).digest('hex');
-  const { database } = house;
-  await database.query(
-    `INSERT INTO picture_content (content, media_type, size, width, height, small)
-     VALUES ($1, 'image/png', $2, 1, 1, $3)`,
-    [content, bytes.length, bytes],
-  );
-  await database.query('INSERT INTO picture_part (content, part, bytes) VALUES ($1, 0, $2)', [
-    content,
-    bytes,
-  ]);
-  await database.query('INSERT INTO project_picture (project_id, content, named) VALUES ($1, $2, true)', [
-    project,
-    content,
-  ]);
-  return content;
-}
-
 const pictureOf = (id: string, content: string) => ({
   id,
   name: id,
@@ -63,8 +40,8 @@ beforeAll(async () => {
   house = await openHouse(inject('databaseUrl'));
   owner = await house.somebody('owner');
   ({ id: project } = await house.app.projects.create(owner.id, SKERRY_LINE));
-  hero = await keepPicture(1);
-  unseen = await keepPicture(2);
+  hero = await keepPicture(house.database, project, { r: 1, g: 0, b: 0 });
+  unseen = await keepPicture(house.database, project, { r: 2, g: 0, b: 0 });
   const note = {
     id: 'n1',
     on: { kind: 'role', role: role.id },

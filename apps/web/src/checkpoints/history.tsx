@@ -11,6 +11,7 @@ import { Button } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { EmptyState, Failure } from '../ui/notice.tsx';
 import { PageHeader } from '../ui/page-header.tsx';
+import { StepList } from './step-list.tsx';
 
 /** What somebody did on a day, the newest first. */
 interface Sitting {
@@ -92,18 +93,7 @@ export default function HistoryPage() {
                 {names(author) ?? 'On this computer'}, {of.length === 1 ? '1 step' : `${of.length} steps`}
               </p>
             </div>
-            <ol className="min-w-0">
-              {of.map(({ revision, at, words }) => (
-                <li key={revision} className="flex gap-3">
-                  <time dateTime={at} className="w-11 shrink-0 text-sm leading-6 text-quiet tabular-nums">
-                    {format(new Date(at), 'HH:mm')}
-                  </time>
-                  <span className="min-w-0 flex-1 break-words">
-                    {words.charAt(0).toUpperCase() + words.slice(1)}
-                  </span>
-                </li>
-              ))}
-            </ol>
+            <StepList steps={of} />
           </li>
         ))}
       </ol>

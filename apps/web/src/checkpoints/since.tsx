@@ -1,6 +1,5 @@
 import { differingParts } from '@mint-lamp/core/edits/compare/differing-parts';
 import type { HistoryEntry } from '@mint-lamp/core/wire/people';
-import { format } from 'date-fns';
 import { useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { historyAddress, STATIONS } from '../addresses.ts';
@@ -20,6 +19,7 @@ import { useAppSelector } from '../store/store.ts';
 import { EmptyState, Failure } from '../ui/notice.tsx';
 import { PageHeader } from '../ui/page-header.tsx';
 import { stationOfKind } from './station-of-kind.ts';
+import { StepList } from './step-list.tsx';
 
 /** Pages of steps that are read at most; who was away longer finds the rest among every step. */
 const MOST_PAGES = 10;
@@ -103,18 +103,7 @@ function ByPerson({ author, steps }: { author: string; steps: readonly HistoryEn
           <summary className="min-h-7 cursor-pointer py-0.5">
             {station}: {of.length === 1 ? '1 step' : `${of.length} steps`}
           </summary>
-          <ol className="pb-1 pl-5">
-            {of.map(({ revision, at, words }) => (
-              <li key={revision} className="flex gap-3">
-                <time dateTime={at} className="w-24 shrink-0 text-sm leading-6 text-quiet">
-                  {format(new Date(at), 'd MMM, HH:mm')}
-                </time>
-                <span className="min-w-0 flex-1 break-words">
-                  {words.charAt(0).toUpperCase() + words.slice(1)}
-                </span>
-              </li>
-            ))}
-          </ol>
+          <StepList steps={of} dated className="pb-1 pl-5" />
         </details>
       ))}
     </li>

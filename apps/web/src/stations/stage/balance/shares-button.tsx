@@ -19,7 +19,7 @@ export function SharesButton() {
       className={clsx('h-7', view.shares && 'bg-main! text-inverse!')}
       onClick={() => change({ shares: !view.shares })}
     >
-      Shares
+      Areas
     </Button>
   );
 }
