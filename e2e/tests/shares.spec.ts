@@ -79,9 +79,11 @@ test('a client on a phone looks, notes and tries; the designer takes in part wha
   const dialog = client.getByRole('dialog');
   await expect(dialog).toContainText('Note on text.quiet');
   await dialog.getByRole('button', { name: 'Send the note' }).tap();
+  await expect(dialog.getByRole('alert')).toContainText('Type a few words');
+  await dialog.getByLabel('Your words').fill('Too pale for my eyes');
+  await dialog.getByRole('button', { name: 'Send the note' }).tap();
   await expect(dialog.getByRole('alert')).toContainText('Type your name');
   await dialog.getByLabel('Your name').fill('Nis of the harbour');
-  await dialog.getByLabel('Your words').fill('Too pale for my eyes');
   await dialog.getByRole('button', { name: 'Send the note' }).tap();
   await expect(dialog).toBeHidden();
   await client.getByRole('button', { name: 'Notes (1)' }).tap();
@@ -90,6 +92,29 @@ test('a client on a phone looks, notes and tries; the designer takes in part wha
   );
   expect(await axeFaults(client)).toEqual([]);
   await expect(page.getByText('1 open note')).toBeVisible();
+
+  // The designer answers, the client reads it where the note is pinned, and answers that.
+  const [note] = (await onServer(stack, project)).document.notes;
+  await page.goto(`/p/${project}/notes/${note.id}`);
+  const answered = page.getByRole('list', { name: 'Notes of this project' }).getByRole('listitem').first();
+  await answered.getByRole('button', { name: 'Answer', exact: true }).click();
+  await expect(page.getByText('The client reads this too: the note is for them.')).toBeVisible();
+  await answered.getByLabel('Answer', { exact: true }).fill('A step darker then?');
+  await answered.getByRole('button', { name: 'Leave the answer' }).click();
+  await expectSaved(page);
+  await expect(client.getByText('A step darker then?')).toBeVisible();
+  await client.getByRole('button', { name: 'Look', exact: true }).tap();
+  await client.getByRole('button', { name: '1 note on text.quiet' }).first().tap();
+  await expect(dialog).toContainText('A step darker then?');
+  expect(await axeFaults(client)).toEqual([]);
+  await dialog.getByRole('button', { name: 'Answer', exact: true }).tap();
+  await dialog.getByLabel('Your words').fill('Yes, like that');
+  await dialog.getByRole('button', { name: 'Send the answer' }).tap();
+  await expect(dialog.getByRole('list', { name: 'Answers' }).getByRole('listitem')).toHaveCount(2);
+  await expect(answered).toContainText('Yes, like thatNis of the harbour');
+  await client.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+  await page.goto(`/p/${project}/deliver/shares`);
 
   // A copy of one's own: what can no longer be read is told, and nobody else's colours change.
   await client.getByRole('button', { name: 'Try' }).tap();

@@ -14,6 +14,7 @@ import { hosts, LOOPBACK_NAMES } from './hosts/hosts.ts';
 import { jobs, type openLanes } from './jobs/jobs.ts';
 import { letters, type Mail } from './letters/letters.ts';
 import { mailboxRoutes } from './letters/mailbox-routes.ts';
+import { type Telling, tellMentioned } from './letters/tell-mentioned.ts';
 import { libraryRoutes, NO_STAND_INS, type Outside } from './library/routes.ts';
 import { licences } from './licences/licences.ts';
 import { live } from './live/live.ts';
@@ -60,6 +61,8 @@ export interface AppOptions {
   readonly people?: PeopleOptions;
   /** How letters go out; to a mailbox that is opened here if left out. */
   readonly mail?: Mail;
+  /** When who is named in a note is told by letter; as usual if left out. */
+  readonly telling?: Telling;
   /** Who stands between browsers and this server, and is believed whom it asks for; nobody if left out. */
   readonly trustProxy?: string[];
   /** For how long what is under way is finished when the server is closed, ms. */
@@ -95,6 +98,7 @@ export async function buildApp({
   jobLimits,
   people: who = ONE_PERSON,
   mail = { way: 'mailbox' },
+  telling,
   trustProxy,
   grace = 0,
   metrics: counted = null,
@@ -149,6 +153,7 @@ export async function buildApp({
   await app.register(people, { ...who, database });
   await app.register(letters, { database, mail });
   await app.register(databasePlugin, { source: database, replica, bucket });
+  if (!who.local) await app.register(tellMentioned, telling ? { telling } : {});
   await app.register(jobs, jobLimits ? { limits: jobLimits } : {});
   await app.register(live, { database });
   if (counted) await app.register(metrics, { ...counted, database });

@@ -288,6 +288,12 @@ export const TABLE: Readonly<Record<string, Line>> = {
     at: ({ token }) => `${token}/notes`,
     body: () => ({ by: 'Nis', on: { kind: 'role', role: SKERRY_LINE.roles[0]!.id }, text: 'Lighter?' }),
   },
+  'POST /api/shared/:token/notes/:note/answers': {
+    // There is no such note.
+    cells: ANYBODY(404),
+    at: ({ token }) => `${token}/notes/note-of-nobody/answers`,
+    body: () => ({ by: 'Nis', text: 'Lighter still?' }),
+  },
   'POST /api/shared/:token/proposals': {
     cells: ANYBODY(204),
     at: ({ token }) => `${token}/proposals`,

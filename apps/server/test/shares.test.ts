@@ -49,6 +49,7 @@ beforeAll(async () => {
     by: '',
     at: 0,
     settled: false,
+    answers: [],
   };
   const commands = [
     { type: 'addPicture', picture: pictureOf('hero', hero) },
@@ -138,7 +139,11 @@ describe('the door of shares', () => {
 
   it.each(cells)('is shut, $why: $route', async ({ why, method, url, body }) => {
     const token = await closed[why]!(OF_CSS.test(url) ? { kind: 'css' } : { kind: 'project' });
-    const answer = await ask(method, url.replace(':token', token).replace(':content', hero), body);
+    const answer = await ask(
+      method,
+      url.replace(':token', token).replace(':content', hero).replace(':note', 'note-of-nobody'),
+      body,
+    );
     expect(answer.statusCode).toBe(404);
     // The same words whatever the reason.
     expect(answer.json().error.message).toBe('There is nothing at this address, or not any more.');
@@ -158,7 +163,7 @@ describe('the door of shares', () => {
   );
   it.each(kinds)('of a share of $subject.kind does not lead to $route', async ({ subject, more, ...one }) => {
     const { token } = await shared(subject, more);
-    const url = one.url.replace(':token', token).replace(':content', hero);
+    const url = one.url.replace(':token', token).replace(':content', hero).replace(':note', 'note-of-nobody');
     expect((await ask(one.method, url, one.body)).statusCode).toBe(404);
   });
 
@@ -168,7 +173,11 @@ describe('the door of shares', () => {
     for (const { method, url, body } of ROUTES.filter(
       ({ url }) => !OF_CSS.test(url) && !/unlock/.test(url),
     )) {
-      const answer = await ask(method, url.replace(':token', token).replace(':content', hero), body);
+      const answer = await ask(
+        method,
+        url.replace(':token', token).replace(':content', hero).replace(':note', 'note-of-nobody'),
+        body,
+      );
       expect([url, answer.statusCode, answer.json().error.code]).toEqual([url, 401, 'SHARE_LOCKED']);
     }
     const unlock = (words: string) => ask('POST', `/api/shared/${token}/unlock`, { passphrase: words });
@@ -293,6 +302,56 @@ describe('what comes back by a share', () => {
     expect((await post({ ...note, by: ' ' })).statusCode).toBe(400);
     expect((await post({ ...note, text: 'x'.repeat(2001) })).statusCode).toBe(400);
     expect((await post({ ...note, author: owner.id })).statusCode).toBe(400);
+    expect((await post({ ...note, on: { kind: 'project' } })).statusCode).toBe(201);
+  });
+
+  it('is a note on all of it, or on a scene, only where that is what is shared', async () => {
+    const { token } = await shared({ kind: 'scene', scene: 'board' });
+    const post = async (on: object) =>
+      (await ask('POST', `/api/shared/${token}/notes`, { ...note, on })).statusCode;
+    expect(await post({ kind: 'scene', scene: 'board' })).toBe(201);
+    expect(await post({ kind: 'scene', scene: 'phone' })).toBe(400);
+    expect(await post({ kind: 'project' })).toBe(400);
+  });
+
+  it('is an answer by name to a note that is for the client, and to no other', async () => {
+    const { token } = await shared({ kind: 'project' });
+    const frozen = await shared({ kind: 'project' }, { revision: 0 });
+    const said = (id: string, more: object = {}) => ({
+      id,
+      on: note.on,
+      text: id,
+      author: owner.id,
+      by: '',
+      at: 1,
+      settled: false,
+      answers: [],
+      ...more,
+    });
+    await send(
+      { type: 'addNote', note: said('for-them', { forClient: true }) },
+      { type: 'addNote', note: said('among-us') },
+    );
+    const answer = (id: string, body: object = { by: 'Nis', text: 'As light as that' }, of = token) =>
+      ask('POST', `/api/shared/${of}/notes/${id}/answers`, body);
+    expect((await answer('for-them')).statusCode).toBe(201);
+    expect((await answer('among-us')).statusCode).toBe(404);
+    expect((await answer('for-them', { by: 'Nis', text: ' ' })).statusCode).toBe(400);
+    expect((await answer('for-them', { by: '', text: 'Yes' })).statusCode).toBe(400);
+    // What is shown as it was is talked about as it is.
+    expect((await answer('for-them', { by: 'Nis', text: 'Still' }, frozen.token)).statusCode).toBe(201);
+    for (const of of [token, frozen.token]) {
+      const { shown } = await viewOf(of);
+      const { notes } = (shown as { document: ProjectDocument }).document;
+      const [one] = notes.filter(({ id }) => id === 'for-them');
+      expect(one!.answers.map(({ by, text, author }) => [by, text, author])).toEqual([
+        ['Nis', 'As light as that', undefined],
+        ['Nis', 'Still', undefined],
+      ]);
+      expect(notes.map(({ id }) => id)).not.toContain('among-us');
+    }
+    const { document } = (await owner.ask('GET', `/api/projects/${project}`)).json();
+    expect(document.notes.find(({ id }: { id: string }) => id === 'for-them').answers).toHaveLength(2);
   });
 
   it('is a proposal, with what was there then, and nothing that does not fit what was shown', async () => {

@@ -240,7 +240,7 @@ describe('what a noter sends', () => {
   const on = { kind: 'role', role: 'text-main' };
   const noteBy = (author: string | undefined, text = 'Darker?', id = randomUUID()) => ({
     type: 'addNote',
-    note: { id, on, text, by: '', at: 0, settled: false, ...(author ? { author } : {}) },
+    note: { id, on, text, by: '', at: 0, settled: false, answers: [], ...(author ? { author } : {}) },
   });
 
   it('is notes under their own name, and nothing else', async () => {
@@ -282,6 +282,66 @@ describe('what a noter sends', () => {
     expect(await sent(pia, back('Lighter!'))).toMatchObject({ status: 'refused' });
     expect(await sent(pia, noteBy(nis.id))).toMatchObject({ status: 'refused' });
     expect(await sent(pia, back('A shade darker?'))).toMatchObject({ status: 'applied' });
+    // Who says it first under their own name has not said it under another's.
+    const stays = back('A shade darker?').note;
+    for (const command of [
+      { type: 'removeNote', note: own.note.id },
+      noteBy(pia.id, 'Lighter!', own.note.id),
+      { type: 'setNote', note: own.note.id, change: { text: 'Paler!' } },
+      { type: 'removeNote', note: own.note.id },
+    ])
+      expect(await sent(pia, command)).toMatchObject({ status: 'applied' });
+    for (const text of ['Lighter!', 'Paler!'])
+      expect(await sent(pia, back(text)), text).toMatchObject({ status: 'refused' });
+    expect(await sent(pia, { type: 'addNote', note: stays })).toMatchObject({ status: 'applied' });
+
+    const answer = (
+      note: string,
+      author: string | undefined,
+      text = 'Like this?',
+      id: string = randomUUID(),
+    ) => ({
+      type: 'answerNote',
+      note,
+      answer: { id, text, by: '', at: 0, ...(author ? { author } : {}) },
+    });
+    const note = own.note.id;
+    const niss = answer(note, nis.id);
+    const piass = answer(note, pia.id, 'No, that');
+    const nobodys = answer(note, undefined, 'Said by the client');
+    for (const [who, command, status] of [
+      [nis, niss, 'applied'],
+      [nis, answer(note, pia.id), 'refused'],
+      [nis, answer(note, undefined), 'refused'],
+      [pia, answer(note, nis.id), 'refused'],
+      [pia, piass, 'applied'],
+      [pia, nobodys, 'applied'],
+      [nis, { type: 'setAnswer', note, answer: piass.answer.id, text: 'Never said' }, 'refused'],
+      [pia, { type: 'setAnswer', note, answer: niss.answer.id, text: 'Never said' }, 'refused'],
+      [nis, { type: 'setAnswer', note, answer: niss.answer.id, text: 'Or so?' }, 'applied'],
+      [nis, { type: 'removeAnswer', note, answer: piass.answer.id }, 'refused'],
+      [nis, { type: 'removeAnswer', note, answer: niss.answer.id }, 'applied'],
+      [nis, { ...niss, answer: { ...niss.answer, text: 'Or so?' } }, 'applied'],
+      [pia, { type: 'removeAnswer', note, answer: niss.answer.id }, 'applied'],
+      [pia, { ...niss, answer: { ...niss.answer, text: 'Never said' } }, 'refused'],
+      [pia, { ...niss, answer: { ...niss.answer, text: 'Or so?' } }, 'applied'],
+    ] as const)
+      expect(await sent(who, command), JSON.stringify(command)).toMatchObject({ status });
+    // A note goes with its answers and comes back with them, whoever takes it away, and with no others.
+    const whole = {
+      ...stays,
+      answers: [piass.answer, nobodys.answer, { ...niss.answer, text: 'Or so?' }],
+    };
+    expect(await sent(nis, { type: 'removeNote', note })).toMatchObject({ status: 'applied' });
+    for (const answers of [
+      [...whole.answers, answer(note, pia.id).answer],
+      [...whole.answers, answer(note, undefined, 'Said by nobody').answer],
+      whole.answers.map((one) => ({ ...one, text: 'Never said' })),
+    ])
+      expect(await sent(nis, { type: 'addNote', note: { ...whole, answers } })).toMatchObject({
+        status: 'refused',
+      });
+    expect(await sent(nis, { type: 'addNote', note: whole })).toMatchObject({ status: 'applied' });
   });
 
   it('and what everybody did is told by who and when', async () => {

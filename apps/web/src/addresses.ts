@@ -49,6 +49,10 @@ export function checkpointsAddress(projectId: string, ...compared: readonly stri
 /** The address of every step of a project. */
 export const historyAddress = (projectId: string): string => `/p/${encodeURIComponent(projectId)}/history`;
 
+/** The address of all notes of a project, or of one among them. */
+export const notesAddress = (projectId: string, ...note: readonly string[]): string =>
+  `/p/${[projectId, 'notes', ...note].map(encodeURIComponent).join('/')}`;
+
 /** The address of a station, or of a thing at it. */
 export function addressOf(projectId: string, station: StationId, ...parts: readonly string[]): string {
   return `/p/${[projectId, station, ...parts].map(encodeURIComponent).join('/')}`;

@@ -9,7 +9,7 @@ interface View {
 }
 
 /**
- * Each station, and the page of checkpoints, is fetched when it is opened; and, when the page has been quiet for a
+ * Each station, and each page of what was done and said, is fetched when it is opened; and, when the page has been quiet for a
  * while, ahead, so that it can still be opened while the server is away.
  */
 const LOADERS = {
@@ -23,6 +23,7 @@ const LOADERS = {
   checkpoints: () => import('./checkpoints/checkpoints.tsx'),
   history: () => import('./checkpoints/history.tsx'),
   since: () => import('./checkpoints/since.tsx'),
+  notes: () => import('./notes/notes-page.tsx'),
 } satisfies Record<string, () => Promise<View>>;
 
 /** Fetches a view for its route, for as long as it takes; what was there stays until then, and it is said why. */

@@ -62,6 +62,7 @@ export function createRouter() {
         { path: 'checkpoints/:before?/:after?', lazy: station('checkpoints') },
         { path: 'history', lazy: station('history') },
         { path: 'since/:revision', lazy: station('since') },
+        { path: 'notes/:note?', lazy: station('notes') },
       ],
     },
     page('/p/:projectId/pocket', 'Opening the pocket', loadPocket),

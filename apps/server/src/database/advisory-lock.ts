@@ -46,3 +46,11 @@ export const lockInTransaction = (
       : 'SELECT pg_advisory_xact_lock(hashtextextended($1, 0))',
     [keyOf(name)],
   );
+
+/** Locks something alone until the transaction ends, unless somebody else has it; whether that was so. */
+export async function tryLockInTransaction(manager: EntityManager, name: string): Promise<boolean> {
+  const [row] = await manager.query('SELECT pg_try_advisory_xact_lock(hashtextextended($1, 0)) AS mine', [
+    keyOf(name),
+  ]);
+  return row.mine;
+}

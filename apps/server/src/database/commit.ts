@@ -1,7 +1,6 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
-import type { Note } from '@mint-lamp/core/document/notes/note';
 import { previewOf } from '@mint-lamp/core/system/preview';
-import { notesOfOthers, type Sender, whyNotFrom } from '@mint-lamp/core/wire/may-send';
+import { type SaidBefore, type Sender, whyNotFrom, wordsOfOthers } from '@mint-lamp/core/wire/may-send';
 import type { CommandOutcome, SentCommand } from '@mint-lamp/core/wire/projects';
 import { type EntityManager, In } from 'typeorm';
 import { CHANNEL } from '../live/channel.ts';
@@ -12,6 +11,7 @@ import { documentAt } from './documents.ts';
 import type { ProjectRow } from './entities.ts';
 import { type KnownDocument, type KnownDocuments, knownAfter } from './known-documents.ts';
 import { append, type FreshEntry, revisionsOf, wasSaid } from './log.ts';
+import { noteMentions } from './mention-store.ts';
 import { ProjectPicture } from './picture-entities.ts';
 
 /** What became of one sender's commands. */
@@ -34,13 +34,13 @@ class Run {
   readonly fresh: FreshEntry[] = [];
   private readonly turns = new Turns();
   private readonly revisions: Map<string, number>;
-  private readonly wasSaid: (note: Note) => Promise<boolean>;
+  private readonly wasSaid: (said: SaidBefore) => Promise<boolean>;
 
   constructor(
     known: KnownDocument,
     size: number,
     revisions: Map<string, number>,
-    wasSaid: (note: Note) => Promise<boolean>,
+    wasSaid: (said: SaidBefore) => Promise<boolean>,
   ) {
     this.document = known.document;
     this.revision = known.revision;
@@ -49,10 +49,11 @@ class Run {
     this.wasSaid = wasSaid;
   }
 
-  /** A note comes back under somebody's name only as it once stood in the log. */
+  /** Words come back under somebody's name only as they once stood in the log. */
   private async whyForged(sender: Sender, command: SentCommand['command']): Promise<string | null> {
-    for (const note of notesOfOthers(sender, command))
-      if (!(await this.wasSaid(note))) return 'You write notes under your own name only.';
+    for (const said of wordsOfOthers(sender, command))
+      if (!(await this.wasSaid(said)))
+        return `You ${said.kind === 'note' ? 'write notes' : 'answer'} under your own name only.`;
     return null;
   }
 
@@ -96,7 +97,7 @@ export async function commitGroup(
   const fitting = group.filter((one) => one.known <= row.revision);
   const sent = fitting.flatMap((one) => one.sent);
   const revisions = sent.length ? await revisionsOf(manager, row.id, sent) : new Map<string, number>();
-  const run = new Run(known, Number(row.logSize), revisions, (note) => wasSaid(manager, row.id, note));
+  const run = new Run(known, Number(row.logSize), revisions, (said) => wasSaid(manager, row.id, said));
   const committed: Committed[] = [];
   for (const one of group) {
     const outcomes: CommandOutcome[] = [];
@@ -107,6 +108,7 @@ export async function commitGroup(
   if (!run.fresh.length) return { now: known, row, committed };
   const preview = JSON.stringify(previewOf(run.document));
   await markNamed(manager, row.id, run.fresh);
+  await noteMentions(manager, row.id, run.fresh);
   await append(manager, CHANNEL, row.id, run.fresh, {
     name: run.document.name,
     preview: preview === known.preview ? null : preview,

@@ -15,6 +15,7 @@ import { ScenePreviews1790000000007 } from './migrations/7-scene-previews.ts';
 import { HandOvers1790000000008 } from './migrations/8-hand-overs.ts';
 import { People1790000000009 } from './migrations/9-people.ts';
 import { Shares1790000000010 } from './migrations/10-shares.ts';
+import { Mentions1790000000011 } from './migrations/11-mentions.ts';
 import { PictureContent, PictureLeftover, PicturePart, ProjectPicture } from './picture-entities.ts';
 import { ShelfFavour, ShelfSetEntry } from './shelf-entities.ts';
 
@@ -131,6 +132,7 @@ export async function openDatabase(
       HandOvers1790000000008,
       People1790000000009,
       Shares1790000000010,
+      Mentions1790000000011,
     ],
     extra: { max: 2, connectionTimeoutMillis: 3000 },
   });

@@ -7,6 +7,7 @@ import { type Dragged, tellDrag } from './drag-notices.ts';
 import { type HandOverStore, handOverStore } from './hand-over-store.ts';
 import { type HereInProject, tellHere } from './here-notices.ts';
 import { type HistoryStore, historyStore } from './history-store.ts';
+import { type MentionStore, mentionStore } from './mention-store.ts';
 import { type PictureStore, pictureStore } from './picture-store.ts';
 import { type ProjectStore, projectStore } from './project-store.ts';
 import { type ProposalStore, proposalStore } from './proposal-store.ts';
@@ -24,6 +25,7 @@ declare module 'fastify' {
     handOvers: HandOverStore;
     history: HistoryStore;
     proposals: ProposalStore;
+    mentions: MentionStore;
     /** Tells every process what somebody drags. */
     tellDrag(dragged: Dragged): Promise<void>;
     /** Tells every process who is where. */
@@ -54,6 +56,7 @@ export const database = fp(async (app: FastifyInstance, { source, replica, bucke
   app.decorate('handOvers', handOverStore(source));
   app.decorate('history', historyStore(source));
   app.decorate('proposals', proposalStore(source));
+  app.decorate('mentions', mentionStore(source));
   app.decorate('tellDrag', (dragged) => tellDrag(source, dragged));
   app.decorate('tellHere', (here) => tellHere(source, here));
   app.decorate('reads', readsOf(app, replica, bucket));

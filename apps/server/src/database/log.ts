@@ -1,7 +1,7 @@
 import type { Command } from '@mint-lamp/core/document/commands/command';
-import type { Note } from '@mint-lamp/core/document/notes/note';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { migrateCommand } from '@mint-lamp/core/document/versions/versions';
+import type { SaidBefore } from '@mint-lamp/core/wire/may-send';
 import type { LoggedCommand, SentCommand } from '@mint-lamp/core/wire/projects';
 import { Between, type EntityManager, In } from 'typeorm';
 import { LogEntry, type LogRow } from './entities.ts';
@@ -66,22 +66,31 @@ export async function revisionsOf(
   return new Map(rows.map(({ commandId, revision }) => [commandId, revision]));
 }
 
-/** Whether the log has a note of somebody with these very words. Reads all of it: for what comes seldom. */
+/**
+ * Whether somebody has said this in the project: under their name, or nobody's, and with these very words, written at
+ * once or put so by themselves later. Reads all of the log: for what comes seldom.
+ */
 export async function wasSaid(
   manager: EntityManager,
   projectId: string,
-  { id, author, text }: Note,
+  { kind, id, author, text }: SaidBefore,
 ): Promise<boolean> {
+  const whose = author === undefined ? '!exists(@.author) && exists(@.by)' : '@.author == $author';
+  const said = `$.** ? (@.id == $id && ${whose} && @.text == $text)`;
+  const signed = `$.** ? (@.id == $id && ${whose})`;
+  const later =
+    kind === 'note'
+      ? '$.** ? (@.type == "setNote" && @.note == $id && @.change.text == $text)'
+      : '$.** ? (@.type == "setAnswer" && @.answer == $id && @.text == $text)';
   const rows = await manager.query(
-    `SELECT 1 FROM log_entry WHERE project_id = $1 AND jsonb_path_exists(command,
-       '$.** ? (@.type == "addNote" && @.note.id == $id && @.note.author == $author)', $2)
+    `SELECT 1 FROM log_entry WHERE project_id = $1 AND jsonb_path_exists(command, '${signed}', $2)
      AND EXISTS (
        SELECT 1 FROM log_entry WHERE project_id = $1 AND (
-         jsonb_path_exists(command, '$.** ? (@.type == "addNote" && @.note.id == $id && @.note.text == $text)', $2)
-         OR jsonb_path_exists(command, '$.** ? (@.type == "setNote" && @.note == $id && @.change.text == $text)', $2)
+         jsonb_path_exists(command, '${said}', $2)
+         OR ($3::uuid IS NULL OR author_id = $3) AND jsonb_path_exists(command, '${later}', $2)
        ))
      LIMIT 1`,
-    [projectId, JSON.stringify({ id, author, text })],
+    [projectId, JSON.stringify({ id, author, text }), author ?? null],
   );
   return rows.length > 0;
 }

@@ -19,6 +19,8 @@ interface Letters {
   /** Whether they can be opened here. */
   readonly here: boolean;
   send(letter: Letter): Promise<void>;
+  /** Looks at once whether one is to go out. */
+  look(): void;
   readonly store: LetterStore;
 }
 
@@ -59,6 +61,7 @@ export const letters = fp(
         await store.write(letter);
         look();
       },
+      look,
     });
     const timer = setInterval(look, LOOK_MS);
     const daily = setInterval(

@@ -68,3 +68,48 @@ ${what.charAt(0).toUpperCase() + what.slice(1)}. If that was you, there is nothi
 `,
   };
 }
+
+export interface MentionWords {
+  readonly to: string;
+  readonly name: string;
+  readonly server: string;
+  /** The project's id and what it is called. */
+  readonly project: { readonly id: string; readonly name: string };
+  readonly said: readonly {
+    readonly note: string;
+    /** What the note is on. */
+    readonly on: string;
+    /** Null where that is not known. */
+    readonly from: string | null;
+    readonly text: string;
+  }[];
+}
+
+/** Told to somebody who is named in notes. */
+export function mentionLetter({ to, name, server, project, said }: MentionWords): Letter {
+  const [first] = said;
+  const who = first?.from ?? 'Somebody';
+  return {
+    to,
+    subject:
+      said.length === 1
+        ? `${who} asks you about ${first!.on} in ${project.name}`
+        : `You are named in ${said.length} notes in ${project.name}`,
+    text: `Hello ${name},
+
+${said
+  .map(
+    ({ note, on, from, text }) => `${from ?? 'Somebody'} wrote on ${on} in ${project.name}:
+
+${text.replace(/^/gm, '> ')}
+
+${noteAddress(server, project.id, note)}
+`,
+  )
+  .join('\n')}`,
+  };
+}
+
+/** Where a note stands among all. */
+const noteAddress = (server: string, project: string, note: string): string =>
+  `${server}/p/${encodeURIComponent(project)}/notes/${encodeURIComponent(note)}`;

@@ -1,11 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import { applyCommand } from '@mint-lamp/core/document/commands/apply';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
-import { notedName } from '@mint-lamp/core/document/naming/note-name';
-import type { Note } from '@mint-lamp/core/document/notes/note';
+import type { Note, Said } from '@mint-lamp/core/document/notes/note';
+import type { NoteCommand } from '@mint-lamp/core/document/notes/note-commands';
+import { id as idSchema } from '@mint-lamp/core/document/schema/parts';
+import { isSharedNoted } from '@mint-lamp/core/share/shared-document';
 import { lastOfEach, presentOf } from '@mint-lamp/core/share/weighed-proposal';
-import { newProposalSchema, sharedNoteSchema, unlockSchema } from '@mint-lamp/core/wire/share-schema';
-import type { NewProposal, SharedNote, SharedView } from '@mint-lamp/core/wire/shares';
+import {
+  newProposalSchema,
+  sharedAnswerSchema,
+  sharedNoteSchema,
+  unlockSchema,
+} from '@mint-lamp/core/wire/share-schema';
+import type { NewProposal, SharedAnswer, SharedNote, SharedView } from '@mint-lamp/core/wire/shares';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import Joi from 'joi';
 import { needs } from '../access/needs.ts';
@@ -39,8 +46,13 @@ const contentParams = params.append({
 });
 const viewQuery = Joi.object({ again: Joi.boolean() });
 
+const noteParams = params.append({ note: idSchema.required() });
+
 interface OfShare {
   Params: { token: string };
+}
+interface OfNote {
+  Params: { token: string; note: string };
 }
 interface OfContent {
   Params: { token: string; content: string };
@@ -163,6 +175,16 @@ export async function sharedRoutes(app: FastifyInstance): Promise<void> {
       .send(await previewPicture(part));
   });
 
+  /** Does what somebody who has a share says, as nobody who is signed in. */
+  const say = async (share: OpenShare, revision: number, command: NoteCommand) => {
+    const answer = await projects.commit({ id: null, access: 'editor' }, share.projectId, revision, [
+      { id: randomUUID(), command },
+    ]);
+    const outcome = answer?.outcomes[0];
+    if (!outcome) throw gone();
+    if (outcome.status === 'refused') throw new ApiError('TOO_MANY', outcome.reason, 'body');
+  };
+
   app.post<OfShare & { Body: SharedNote }>(
     '/notes',
     { ...needs({ share: 'note' }), schema: { params, body: sharedNoteSchema } },
@@ -170,16 +192,32 @@ export async function sharedRoutes(app: FastifyInstance): Promise<void> {
       const { share, body } = request;
       await counted(request, 'share note', WORDS);
       const { whole, document } = await documentOf(share);
-      if (notedName(document, body.on) === null)
+      if (!isSharedNoted(document, share.subject, body.on))
         throw nothingSaid('What this note is on is not there any more.', 'body.on');
-      const note: Note = { ...body, id: randomUUID(), at: Date.now(), settled: false, forClient: true };
-      const answer = await projects.commit({ id: null, access: 'editor' }, share.projectId, whole.revision, [
-        { id: randomUUID(), command: { type: 'addNote', note } },
-      ]);
-      const outcome = answer?.outcomes[0];
-      if (!outcome) throw gone();
-      if (outcome.status === 'refused') throw new ApiError('TOO_MANY', outcome.reason, 'body');
+      const note: Note = {
+        ...body,
+        id: randomUUID(),
+        at: Date.now(),
+        settled: false,
+        forClient: true,
+        answers: [],
+      };
+      await say(share, whole.revision, { type: 'addNote', note });
       return reply.code(201).send(note);
+    },
+  );
+
+  app.post<OfNote & { Body: SharedAnswer }>(
+    '/notes/:note/answers',
+    { ...needs({ share: 'note' }), schema: { params: noteParams, body: sharedAnswerSchema } },
+    async (request, reply) => {
+      const { share, body, params: of } = request;
+      await counted(request, 'share note', WORDS);
+      const { whole, document } = await documentOf(share);
+      if (!document.notes.some(({ id }) => id === of.note)) throw gone();
+      const answer: Said = { ...body, id: randomUUID(), at: Date.now() };
+      await say(share, whole.revision, { type: 'answerNote', note: of.note, answer });
+      return reply.code(201).send(answer);
     },
   );
 

@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
-import { sharedDocument } from '@mint-lamp/core/share/shared-document';
+import { sharedDocument, sharedNotes } from '@mint-lamp/core/share/shared-document';
 import { trayPalette } from '@mint-lamp/core/share/tray-palette';
 import type { Shown } from '@mint-lamp/core/wire/shares';
 import type { FastifyInstance } from 'fastify';
@@ -60,14 +60,22 @@ export function shownBy(app: FastifyInstance): (share: OpenShare, whole: Whole) 
       }
     }
   };
+  /** What is frozen is talked about all the same: its notes are those of now. */
+  const withPresentNotes = async (share: OpenShare, shown: Shown): Promise<Shown> => {
+    if (share.revision === null || !share.notes || !('document' in shown)) return shown;
+    const present = await wholeOf(app, share, null);
+    if (!present) return shown;
+    const names = await namesOn(app, share.projectId);
+    const notes = sharedNotes(shown.document, share.subject, present.document.notes, names);
+    return { ...shown, document: { ...shown.document, notes } };
+  };
   return async (share, whole) => {
     // A set has revisions of its own.
     if (share.subject.kind === 'set') return work(share, whole);
     const key = `${share.id} ${whole.revision}`;
-    const known = remembered.get(key);
-    if (known) return known;
-    const shown = await work(share, whole);
-    if (shown) remembered.set(key, shown);
-    return shown;
+    const known = remembered.get(key) ?? (await work(share, whole));
+    if (!known) return null;
+    remembered.set(key, known);
+    return withPresentNotes(share, known);
   };
 }

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { addressOf, checkpointsAddress, SOURCES, STATIONS } from '../addresses.ts';
+import { addressOf, checkpointsAddress, notesAddress, SOURCES, STATIONS } from '../addresses.ts';
 import { copyingFindings } from '../kinds/copying-findings.ts';
 import { familyFindings } from '../kinds/families/family-findings.ts';
 import { shadeFindings } from '../kinds/families/shade-findings.ts';
@@ -74,6 +74,12 @@ export function useFindings(): readonly FindingGroup[] {
           name: 'Share with a client or a developer',
           also: 'address link proposal live style sheet',
           act: go('deliver', 'shares'),
+        },
+        {
+          key: 'notes',
+          name: 'Notes: all that was said',
+          also: 'comments remarks answers mentions',
+          act: () => navigate(notesAddress(id)),
         },
         {
           key: 'checkpoints',

@@ -12,6 +12,7 @@ import { Button } from '../ui/button.tsx';
 import { IconButton } from '../ui/icon-button.tsx';
 import { part } from '../ui/part.tsx';
 import { Popover } from '../ui/popover.tsx';
+import { useHoldStill } from './use-hold-still.ts';
 import { useTellDrags } from './use-tell-drags.ts';
 
 const SeeingMenu = part(() => import('../seeing/seeing-menu.tsx'));
@@ -44,6 +45,7 @@ export default function AtHand() {
   const id = useProjectId();
   const dispatch = useAppDispatch();
   useTellDrags();
+  useHoldStill();
   useKeptOffline();
   return (
     <>

@@ -7,6 +7,7 @@ import { Gradients } from './look/gradients.tsx';
 import { Reading } from './look/reading.tsx';
 import { Roles } from './look/roles.tsx';
 import { Scenes } from './look/scenes.tsx';
+import { useConversation } from './noting/conversation.ts';
 import { NoteDialog } from './noting/note-dialog.tsx';
 import { NotesList } from './noting/notes-list.tsx';
 import { useClientView, usePaintedThemes, useSystem } from './shown-system.ts';
@@ -25,24 +26,29 @@ export function OpenDocument({ token, view, document, codes, part }: OpenDocumen
   const client = useClientView(system, view.at, view.revision);
   const { themes, text } = usePaintedThemes(system, token);
   const [noted, setNoted] = useState<Noted | null>(null);
-  // A note that was just sent is seen before the page has looked again.
-  const [sent, setSent] = useState<ProjectDocument['notes']>([]);
-  const notes = [...document.notes, ...sent.filter(({ id }) => !document.notes.some((one) => one.id === id))];
+  const conversation = useConversation(document);
   const onNote = view.notes ? setNoted : undefined;
   const { subject } = view;
   const { kind } = subject;
   return (
     <>
       {part === 'notes' ? (
-        <NotesList document={document} notes={notes} onNote={setNoted} />
+        <NotesList
+          token={token}
+          document={document}
+          subject={subject}
+          conversation={conversation}
+          onNote={setNoted}
+        />
       ) : (
         <>
           {(kind === 'project' || kind === 'scene') && (
             <Scenes
               only={kind === 'scene' ? subject.scene : null}
-              document={document}
+              system={system}
               themes={themes}
               text={text}
+              notes={conversation.notes}
               onNote={onNote}
             />
           )}
@@ -68,8 +74,8 @@ export function OpenDocument({ token, view, document, codes, part }: OpenDocumen
           token={token}
           document={document}
           on={noted}
+          conversation={conversation}
           onClose={() => setNoted(null)}
-          onSent={(note) => setSent([...sent, note])}
         />
       )}
     </>

@@ -11,7 +11,6 @@ import { useStore } from 'react-redux';
 import { type CarriedLink, useLinkDrag } from '../dragging/color-dragging.tsx';
 import { litColor } from '../kinds/lit.ts';
 import type { LitColor } from '../kinds/lit-color.ts';
-import { NotesOn } from '../notes/notes-on.tsx';
 import { useEditing } from '../store/editing.ts';
 import type { Selection } from '../store/interface-slice.ts';
 import { selectSystem, useSystem, useTheme } from '../store/selectors.ts';
@@ -33,6 +32,7 @@ const SourceOfLink = part(() => import('./source-of-link.tsx'));
 const PaintedHalf = part(() => import('./painted-half.tsx'));
 const Moves = part(() => import('./moves.tsx'));
 const Standing = part(() => import('./standing.tsx'));
+const NotesOn = part(() => import('../notes/notes-on.tsx'));
 const UsedBy = part(() => import('./used-by.tsx'));
 
 /** The panel about the one colour that is selected now. */

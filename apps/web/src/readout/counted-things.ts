@@ -1,33 +1,15 @@
-import type { Noted } from '@mint-lamp/core/document/naming/note-name';
 import { notedName } from '@mint-lamp/core/document/naming/note-name';
 import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import type { BrokenLink } from '@mint-lamp/core/judged/readout/broken';
 import { alikeIn, type Readout, type ShadeAddress } from '@mint-lamp/core/judged/readout/readout';
 import { addressOf } from '../addresses.ts';
+import { addressOfNoted } from '../notes/noted-address.ts';
 
 /** A thing behind a count of the readout, in words and with its address. */
 interface Counted {
   readonly key: string;
   readonly text: string;
   readonly to: string;
-}
-
-/** Where a thing with a note on it is looked at. */
-function addressOfNoted(project: string, on: Noted): string {
-  switch (on.kind) {
-    case 'shade':
-      return addressOf(project, 'grow', on.family, on.shade);
-    case 'base':
-      return addressOf(project, 'grow', on.family);
-    case 'role':
-      return addressOf(project, 'assign', on.role);
-    case 'pair':
-      return addressOf(project, 'check', on.pair);
-    case 'gradient':
-      return addressOf(project, 'fade', on.gradient);
-    case 'swatch':
-      return addressOf(project, 'gather');
-  }
 }
 
 const noteThings: CountedThings = ({ notes, system: { document } }, project) =>

@@ -2,7 +2,7 @@ import { alikeIn, passingIn } from '@mint-lamp/core/judged/readout/readout';
 import clsx from 'clsx';
 import { memo, type ReactNode, useEffect, useRef } from 'react';
 import { Link, useLocation } from 'react-router';
-import { addressOf, STATIONS } from '../addresses.ts';
+import { addressOf, notesAddress, STATIONS } from '../addresses.ts';
 import { wentFrom } from '../store/interface-slice.ts';
 import { useProjectId, useTheme } from '../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
@@ -57,7 +57,13 @@ export function ReadoutLine() {
         calm
       />
       <Things count={readout.broken.length} one="broken link" many="broken links" kind="broken" />
-      <Things count={readout.notes.length} one="open note" many="open notes" kind="note" calm />
+      {readout.notes.length ? (
+        <Things count={readout.notes.length} one="open note" many="open notes" kind="note" calm />
+      ) : (
+        <Count to={notesAddress(id)} tone="quiet">
+          0 open notes
+        </Count>
+      )}
       {behind && <span className="px-2 text-quiet">counting …</span>}
       <WayBack />
     </section>

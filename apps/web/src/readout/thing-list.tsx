@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { notesAddress } from '../addresses.ts';
 import { useProjectId, useTheme } from '../store/selectors.ts';
 import { useFollowingReadout } from '../store/use-following-readout.ts';
 import { COUNTED, type CountedKind } from './counted-things.ts';
@@ -7,7 +8,8 @@ const MOST = 100;
 
 /** The things behind a count of the readout, each leading there. */
 export default function ThingList({ kind }: { kind: CountedKind }) {
-  const items = COUNTED[kind](useFollowingReadout().readout, useProjectId(), useTheme().theme.id);
+  const id = useProjectId();
+  const items = COUNTED[kind](useFollowingReadout().readout, id, useTheme().theme.id);
   return (
     <>
       <ul className="max-w-96">
@@ -19,6 +21,14 @@ export default function ThingList({ kind }: { kind: CountedKind }) {
           </li>
         ))}
       </ul>
+      {kind === 'note' && (
+        <Link
+          to={notesAddress(id)}
+          className="mt-1 block border-t border-hair px-2 pt-2 underline underline-offset-2"
+        >
+          All notes, with answers
+        </Link>
+      )}
       {items.length > MOST && <p className="px-2 text-quiet">… and {items.length - MOST} more</p>}
     </>
   );

@@ -1,3 +1,4 @@
+import { SCENE_NAMES } from '@mint-lamp/core/document/naming/scene-names';
 import type { ComponentType } from 'react';
 import { part } from '../ui/part.tsx';
 import type { SceneText } from './scene-text.ts';
@@ -12,7 +13,7 @@ import { Read } from './scenes/read.tsx';
 import { Timetable } from './scenes/timetable.tsx';
 
 interface SceneDefinition {
-  readonly id: string;
+  readonly id: keyof typeof SCENE_NAMES;
   readonly name: string;
   /** What is on it, in a few words. */
   readonly says: string;
@@ -25,27 +26,33 @@ interface SceneDefinition {
 export const SCENES = [
   {
     id: 'landing',
-    name: 'Landing page',
+    name: SCENE_NAMES.landing,
     says: 'a hero over a gradient or a picture',
     width: 1040,
     Draw: Landing,
   },
-  { id: 'timetable', name: 'Timetable', says: 'what is on, what is late', width: 900, Draw: Timetable },
-  { id: 'form', name: 'Form', says: 'fields and buttons in every state', width: 900, Draw: Form },
+  {
+    id: 'timetable',
+    name: SCENE_NAMES.timetable,
+    says: 'what is on, what is late',
+    width: 900,
+    Draw: Timetable,
+  },
+  { id: 'form', name: SCENE_NAMES.form, says: 'fields and buttons in every state', width: 900, Draw: Form },
   {
     id: 'table',
-    name: 'Table',
+    name: SCENE_NAMES.table,
     says: 'figures with filters and charts',
     width: 960,
     // Charts come with a library that a page without them does not need.
     Draw: part(() => import('./scenes/table.tsx')),
   },
-  { id: 'notices', name: 'Notices', says: 'good, late, wrong, to know', width: 840, Draw: Notices },
-  { id: 'read', name: 'Long read', says: 'paragraphs, links, a quotation', width: 820, Draw: Read },
-  { id: 'cards', name: 'Cards', says: 'to choose from, one chosen', width: 960, Draw: Cards },
-  { id: 'phone', name: 'Phone', says: 'a screen for the thumb', width: 390, Draw: Phone },
-  { id: 'board', name: 'Board', says: 'read from afar', width: 900, Draw: Board },
-  { id: 'pass', name: 'Pass', says: 'for print, with a code', width: 820, Draw: Pass },
+  { id: 'notices', name: SCENE_NAMES.notices, says: 'good, late, wrong, to know', width: 840, Draw: Notices },
+  { id: 'read', name: SCENE_NAMES.read, says: 'paragraphs, links, a quotation', width: 820, Draw: Read },
+  { id: 'cards', name: SCENE_NAMES.cards, says: 'to choose from, one chosen', width: 960, Draw: Cards },
+  { id: 'phone', name: SCENE_NAMES.phone, says: 'a screen for the thumb', width: 390, Draw: Phone },
+  { id: 'board', name: SCENE_NAMES.board, says: 'read from afar', width: 900, Draw: Board },
+  { id: 'pass', name: SCENE_NAMES.pass, says: 'for print, with a code', width: 820, Draw: Pass },
 ] as const satisfies readonly SceneDefinition[];
 
 export type SceneId = (typeof SCENES)[number]['id'];

@@ -24,6 +24,8 @@ export interface StageView {
   readonly states: boolean;
   /** Texts that fall short where they stand are marked. */
   readonly marks: boolean;
+  /** Open notes are pinned to what they are on. */
+  readonly notes: boolean;
   /** What families and roles cover of them is told. */
   readonly shares: boolean;
   /** Who scenes are shown to be seen by; null for as they are. */
@@ -52,7 +54,16 @@ const initialState: InterfaceState = {
   reader: null,
   severity: 1,
   cameFrom: null,
-  stage: { themes: 'all', width: null, zoom: null, states: false, marks: false, shares: false, reader: null },
+  stage: {
+    themes: 'all',
+    width: null,
+    zoom: null,
+    states: false,
+    marks: false,
+    notes: false,
+    shares: false,
+    reader: null,
+  },
 };
 
 const slice = createSlice({

@@ -1,2 +1,2 @@
 /** The schema version of documents and commands now. A change of it comes with a step in `versions/`. */
-export const DOCUMENT_VERSION = 10;
+export const DOCUMENT_VERSION = 11;

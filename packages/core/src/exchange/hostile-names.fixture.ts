@@ -168,6 +168,7 @@ export const HOSTILE: ProjectDocument = (() => {
         by: '"><b>',
         at: 0,
         settled: false,
+        answers: [],
         forClient: true,
       },
     ],

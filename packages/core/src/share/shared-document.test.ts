@@ -16,6 +16,10 @@ const DOCUMENT: ProjectDocument = {
     note('b', { kind: 'role', role: SKERRY_LINE.roles[0]!.id }, false),
     note('c', { kind: 'base', family: SKERRY_LINE.families[1]!.id }, true),
     note('d', { kind: 'swatch', swatch: SKERRY_LINE.tray[0]!.id }, true),
+    note('e', { kind: 'project' }, true),
+    note('f', { kind: 'scene', scene: 'board' }, true),
+    note('g', { kind: 'theme', theme: SKERRY_LINE.themes[0]!.id }, true),
+    note('h', { kind: 'scene', scene: 'attic' }, true),
   ],
 };
 
@@ -28,6 +32,7 @@ function note(id: string, on: Note['on'], isForClient: boolean): Note {
     by: '',
     at: 0,
     settled: false,
+    answers: [{ id: `${id}-answer`, text: 'Yes', author: 'p2', by: '', at: 1, mentions: ['p1'] }],
     ...(isForClient ? { forClient: true } : {}),
   };
 }
@@ -88,7 +93,17 @@ describe('what a share shows of a project', () => {
     expect(texts({ kind: 'project' })).toEqual([
       ['a', 'Ula', undefined],
       ['c', 'Ula', undefined],
+      ['e', 'Ula', undefined],
+      ['f', 'Ula', undefined],
+      ['g', 'Ula', undefined],
     ]);
+    expect(shared({ kind: 'project' })!.notes[0]!.answers).toEqual([
+      { id: 'a-answer', text: 'Yes', by: 'Ula', at: 1 },
+    ]);
+    const ids = (subject: Subject) => shared(subject)!.notes.map(({ id }) => id);
+    expect(ids({ kind: 'scene', scene: 'board' })).toEqual(expect.arrayContaining(['f', 'g']));
+    expect(ids({ kind: 'scene', scene: 'phone' })).not.toContain('f');
+    expect(ids({ kind: 'gradient', gradient: DOCUMENT.gradients[0]!.id })).toEqual([]);
     expect(texts({ kind: 'family', family: DOCUMENT.families[1]!.id })).toEqual([['c', 'Ula', undefined]]);
     expect(texts({ kind: 'family', family: DOCUMENT.families[0]!.id })).toEqual([]);
   });

@@ -1,6 +1,6 @@
 import { USUAL_DELIVERY } from '../document/delivery/delivery.ts';
 import { emptyDocument, type ProjectDocument } from '../document/document.ts';
-import { notedName } from '../document/naming/note-name.ts';
+import { type Noted, notedName } from '../document/naming/note-name.ts';
 import { type NameOf, withSignedNotes } from '../document/notes/signed-notes.ts';
 import type { CastLink } from '../document/scenes/scene-uses.ts';
 import { chosenSystem } from '../system/delivery/chosen-system.ts';
@@ -123,6 +123,33 @@ export function sharedDocument(
     scenes: isPainted ? { cast, words: document.scenes.words } : { cast: {}, words: {} },
     delivery: USUAL_DELIVERY,
   };
-  const { notes } = withSignedNotes({ notes: document.notes.filter(({ forClient }) => forClient) }, nameOf);
-  return { ...shown, notes: notes.filter(({ on }) => notedName(shown, on) !== null) };
+  return { ...shown, notes: sharedNotes(shown, subject, document.notes, nameOf) };
+}
+
+/** Those of a project's notes that are for the client, on what a share shows, signed by name. */
+export function sharedNotes(
+  shown: ProjectDocument,
+  subject: ShareSubject,
+  all: ProjectDocument['notes'],
+  nameOf: NameOf,
+): ProjectDocument['notes'] {
+  const notes = all.filter(({ forClient, on }) => forClient && isSharedNoted(shown, subject, on));
+  return withSignedNotes({ notes }, nameOf).notes;
+}
+
+/** Whether a note on something is of a share: what it is on is shown there, or is the very thing that was shared. */
+export function isSharedNoted(shown: ProjectDocument, subject: ShareSubject, on: Noted): boolean {
+  switch (on.kind) {
+    case 'project':
+      return subject.kind === 'project';
+    case 'scene':
+      return (
+        notedName(shown, on) !== null &&
+        (subject.kind === 'project' || (subject.kind === 'scene' && subject.scene === on.scene))
+      );
+    case 'theme':
+      return notedName(shown, on) !== null && (subject.kind === 'project' || subject.kind === 'scene');
+    default:
+      return notedName(shown, on) !== null;
+  }
 }

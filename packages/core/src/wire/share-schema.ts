@@ -18,6 +18,7 @@ import {
   NOTED,
   PROPOSED,
   type ShareChange,
+  type SharedAnswer,
   type SharedNote,
   type ShareSubject,
   TRIED,
@@ -85,6 +86,11 @@ const note = noteSchemas(schemaParts).commands.addNote.note as Joi.ObjectSchema;
 export const sharedNoteSchema: Joi.ObjectSchema<SharedNote> = objectOf<SharedNote>({
   by: personName,
   on: note.extract('on'),
+  text: note.extract('text'),
+}).required();
+
+export const sharedAnswerSchema: Joi.ObjectSchema<SharedAnswer> = objectOf<SharedAnswer>({
+  by: personName,
   text: note.extract('text'),
 }).required();
 

@@ -102,6 +102,9 @@ export interface SharedNote {
   readonly text: string;
 }
 
+/** What they say to a note that is there. */
+export type SharedAnswer = Omit<SharedNote, 'on'>;
+
 /** What somebody who has a share would rather have: the commands that make it, each by itself. */
 export interface NewProposal {
   readonly by: string;

@@ -10,6 +10,10 @@ interface PersonalData {
   readonly edits: readonly { readonly project: string; readonly edits: number }[];
 }
 
+/** A jsonpath of what somebody says in a command. */
+const SAYS =
+  '$.** ? (@.type == "addNote" || @.type == "setNote" || @.type == "answerNote" || @.type == "setAnswer")';
+
 export interface PersonalDataStore {
   of(person: string): Promise<PersonalData>;
 }
@@ -29,9 +33,9 @@ export function personalDataStore(source: DataSource): PersonalDataStore {
       const notes = await rowsOf(
         source,
         `SELECT p.name AS project, l.at, jsonb_path_query_array(l.command,
-           '$.** ? (@.type == "addNote" || @.type == "setNote")') AS notes
+           '${SAYS}') AS notes
          FROM (${others}) AS l JOIN project p ON p.id = l.project_id
-         WHERE jsonb_path_exists(l.command, '$.** ? (@.type == "addNote" || @.type == "setNote")') ORDER BY l.at`,
+         WHERE jsonb_path_exists(l.command, '${SAYS}') ORDER BY l.at`,
         [person],
       );
       const edits = await rowsOf<{ project: string; edits: number }>(

@@ -1,86 +1,56 @@
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { type Noted, notedName } from '@mint-lamp/core/document/naming/note-name';
-import { MOST_NOTE_TEXT, type Note } from '@mint-lamp/core/document/notes/note';
-import { type FormEvent, useState } from 'react';
+import { notedKey } from '@mint-lamp/core/document/notes/note';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { noteOnShare } from '../../fetching/shared-requests.ts';
-import { author, rememberAuthor } from '../../notes/author.ts';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
-import { FormField } from '../../ui/form-field.tsx';
+import type { Conversation } from './conversation.ts';
+import { Thread } from './thread.tsx';
+import { WordsForm } from './words-form.tsx';
 
 interface NoteDialogProps {
   token: string;
   document: ProjectDocument;
   on: Noted;
+  conversation: Conversation;
   onClose: () => void;
-  onSent: (note: Note) => void;
 }
 
-/** A word on something, by name: whoever made the share sees it at once. */
-export function NoteDialog({ token, document, on, onClose, onSent }: NoteDialogProps) {
-  const [by, setBy] = useState(author);
-  const [text, setText] = useState('');
-  const [fault, setFault] = useState<{ where: 'by' | 'text' | 'all'; says: string } | null>(null);
-  const [busy, setBusy] = useState(false);
-  const send = async (event: FormEvent) => {
-    event.preventDefault();
-    if (!by.trim()) return setFault({ where: 'by', says: 'Type your name, so that they know who wrote it.' });
-    if (!text.trim()) return setFault({ where: 'text', says: 'Type a few words.' });
-    setBusy(true);
-    setFault(null);
-    try {
-      const note = await noteOnShare(token, { by, on, text });
-      rememberAuthor(by.trim());
-      onSent(note);
-      toast('Your note is sent');
-      onClose();
-    } catch (error) {
-      setFault({ where: 'all', says: (error as Error).message });
-      setBusy(false);
-    }
+/** What is said on something, and a word on it by name: whoever made the share sees it at once. */
+export function NoteDialog({ token, document, on, conversation, onClose }: NoteDialogProps) {
+  const name = notedName(document, on) ?? 'this';
+  const key = notedKey(on);
+  const notes = conversation.notes.filter((note) => notedKey(note.on) === key && !note.settled);
+  const [writing, setWriting] = useState(notes.length === 0);
+  const send = async (words: { by: string; text: string }) => {
+    conversation.add(await noteOnShare(token, { ...words, on }));
+    toast('Your note is sent');
+    onClose();
   };
-  const faultAt = (where: 'by' | 'text') => (fault?.where === where ? fault.says : undefined);
   return (
     <Dialog
       open
       onOpenChange={(open) => open || onClose()}
-      title={`Note on ${notedName(document, on) ?? 'this'}`}
+      title={writing ? `Note on ${name}` : `Notes on ${name}`}
     >
-      <form noValidate onSubmit={send} className="flex flex-col gap-3">
-        <label className="block">
-          <span className="mb-0.5 block text-sm text-quiet">Your words</span>
-          <textarea
-            autoFocus
-            rows={4}
-            maxLength={MOST_NOTE_TEXT}
-            value={text}
-            aria-invalid={faultAt('text') !== undefined}
-            onChange={(event) => setText(event.target.value)}
-            className="w-full rounded-md border border-control bg-raised p-2.5 aria-invalid:border-fail!"
-          />
-        </label>
-        {faultAt('text') && (
-          <p role="alert" className="-mt-2 text-sm text-fail">
-            {faultAt('text')}
-          </p>
-        )}
-        <FormField
-          label="Your name"
-          autoComplete="name"
-          value={by}
-          fault={faultAt('by')}
-          onChange={(event) => setBy(event.target.value)}
-        />
-        {fault?.where === 'all' && (
-          <p role="alert" className="text-fail">
-            {fault.says}
-          </p>
-        )}
-        <Button type="submit" look="primary" className="h-11" disabled={busy}>
-          Send the note
-        </Button>
-      </form>
+      {writing ? (
+        <WordsForm send="Send the note" onSend={send} />
+      ) : (
+        <div className="flex flex-col gap-4">
+          <ul className="grid gap-4">
+            {notes.map((note) => (
+              <li key={note.id}>
+                <Thread token={token} note={note} on={name} conversation={conversation} />
+              </li>
+            ))}
+          </ul>
+          <Button className="h-11" onClick={() => setWriting(true)}>
+            Write another note
+          </Button>
+        </div>
+      )}
     </Dialog>
   );
 }

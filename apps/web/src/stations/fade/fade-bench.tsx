@@ -5,7 +5,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useThemeSwitch } from '../../kinds/themes/use-theme-switch.ts';
-import { NotesOn } from '../../notes/notes-on.tsx';
+import NotesOn from '../../notes/notes-on.tsx';
 import { useEditing } from '../../store/editing.ts';
 import { useDocumentPart, useProjectId, useSystem, useTheme } from '../../store/selectors.ts';
 import { useSettled } from '../../store/use-settled.ts';

@@ -14,6 +14,7 @@ import { SwitchGroup } from '../../ui/switch-group.tsx';
 import { useSize } from '../../ui/use-size.ts';
 import { BalancePanel, SharesButton } from './balance/shares-button.tsx';
 import { CastLine } from './casting/cast-line.tsx';
+import { WholeNotes } from './pinned/whole-notes.tsx';
 import { SceneStrip } from './scene-strip.tsx';
 import { StageFrame } from './stage-frame.tsx';
 import { StageTools, useSeenThrough } from './stage-tools.tsx';
@@ -66,6 +67,7 @@ function Frames({ scene }: { scene: Scene }) {
                 scale={scale}
                 states={view.states}
                 marks={view.marks}
+                notes={view.notes}
                 filter={filter}
               />
               <WidthHandle
@@ -118,6 +120,7 @@ export function LargeScene({ scene }: { scene: Scene }) {
           {scene.name}
           <span className="ml-2 font-sans text-base font-normal text-quiet">{scene.says}</span>
         </h1>
+        {view.notes && <WholeNotes on={{ kind: 'scene', scene: scene.id }} name={scene.name} />}
         <Link
           to={`${addressOf(id, 'deliver', 'shares')}?of=scene.${scene.id}`}
           className="underline underline-offset-2"
@@ -135,7 +138,7 @@ export function LargeScene({ scene }: { scene: Scene }) {
           {whole ? <Minimize2 size={16} /> : <Maximize2 size={16} />}
         </IconButton>
       </header>
-      <div className="flex flex-wrap items-center gap-x-3 gap-y-2 px-5 pb-2">
+      <div className="flex flex-wrap items-center gap-x-2 gap-y-2 px-5 pb-2">
         <StageTools />
         <SwitchGroup
           label="Width"
@@ -168,6 +171,15 @@ export function LargeScene({ scene }: { scene: Scene }) {
           onClick={() => change({ marks: !view.marks })}
         >
           What falls short
+        </Button>
+        <Button
+          small
+          aria-pressed={view.notes}
+          title="Pins open notes to what they are on"
+          className={clsx('h-7', view.notes && 'bg-main! text-inverse!')}
+          onClick={() => change({ notes: !view.notes })}
+        >
+          Notes
         </Button>
         <SharesButton />
       </div>

@@ -1,5 +1,6 @@
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import { type KeyboardEvent, memo, useCallback, useEffect, useRef, useState } from 'react';
+import { type Pressable, partAt, partsOf, rolesOfPart, saidOf } from '../../scene/scene-parts.ts';
 import { SceneView } from '../../scene/scene-view.tsx';
 import type { Scene } from '../../scene/scenes.ts';
 import { useCast } from '../../scene/use-scene.ts';
@@ -8,10 +9,11 @@ import { useAppDispatch } from '../../store/store.ts';
 import { announce } from '../../ui/announce.ts';
 import { part } from '../../ui/part.tsx';
 import { useSize } from '../../ui/use-size.ts';
-import { type Pressable, partAt, partsOf, rolesOfPart, saidOf } from './press/scene-parts.ts';
+import { WholeNotes } from './pinned/whole-notes.tsx';
 
 const PressedPanel = part(() => import('./press/pressed-panel.tsx'), <div className="h-80 w-[340px]" />);
 const Marks = part(() => import('./marks/marks.tsx'));
+const PinnedNotes = part(() => import('./pinned/pinned-notes.tsx'));
 
 interface StageFrameProps {
   scene: Scene;
@@ -22,6 +24,8 @@ interface StageFrameProps {
   scale: number;
   states: boolean;
   marks: boolean;
+  /** Open notes are pinned to what they are on. */
+  notes: boolean;
   filter: string | undefined;
 }
 
@@ -32,7 +36,7 @@ const WALK: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowDown: 1, Ar
  * arrow keys walk through its parts and Enter presses.
  */
 export const StageFrame = memo(function StageFrame(props: StageFrameProps) {
-  const { scene, theme, width, scale, states, marks, filter } = props;
+  const { scene, theme, width, scale, states, marks, notes, filter } = props;
   const dispatch = useAppDispatch();
   const uses = useCast();
   const { element: page, height } = useSize<HTMLDivElement>();
@@ -84,10 +88,11 @@ export const StageFrame = memo(function StageFrame(props: StageFrameProps) {
   }, []);
   return (
     <figure className="m-0 shrink-0" data-stage-theme={theme.theme.id}>
-      <figcaption className="pb-1 text-sm text-quiet">
+      <figcaption className="flex items-center gap-x-2 pb-1 text-sm text-quiet">
         {theme.theme.name}
+        {notes && <WholeNotes on={{ kind: 'theme', theme: theme.theme.id }} name={theme.theme.name} />}
         {marks && failing !== null && (
-          <span className={failing ? 'ml-2 text-fail' : 'ml-2'}>
+          <span className={failing ? 'text-fail' : ''}>
             {failing === 0
               ? 'every text passes here'
               : `${failing} ${failing === 1 ? 'text fails' : 'texts fail'}`}
@@ -126,6 +131,13 @@ export const StageFrame = memo(function StageFrame(props: StageFrameProps) {
             layout={`${scene.id} ${width} ${height} ${states}`}
             onPress={press}
             onCount={setFailing}
+          />
+        )}
+        {notes && page.current && (
+          <PinnedNotes
+            page={page.current}
+            theme={theme}
+            layout={`${scene.id} ${width} ${height} ${scale} ${states}`}
           />
         )}
         {lit && frame.current && <Lit of={lit.element} within={frame.current} />}

@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import type { Command, SimpleCommand } from './command.ts';
 import {
   about,
+  answerId,
+  anyAnswer,
   anyArtwork,
   anyDeclined,
   anyKind,
@@ -29,8 +31,10 @@ import {
   link,
   links,
   markerId,
+  mentions,
   name,
   noteId,
+  noteText,
   opaque,
   pack,
   pairExtras,
@@ -226,8 +230,12 @@ export const SIMPLE = [
       { text: 'x', settled: false },
       { forClient: true },
       { forClient: false, text: 'y' },
+      { text: '@Ula, lighter', mentions: ['ula'] },
     ),
   }),
+  of('answerNote', { note: noteId, answer: anyAnswer, index }),
+  of('removeAnswer', { note: noteId, answer: answerId }),
+  of('setAnswer', { note: noteId, answer: answerId, text: noteText, mentions }),
   of('setTextOver', { picture: pictureId, text: fc.option(textOver) }),
 ];
 const simple = fc.oneof(...SIMPLE);

@@ -244,18 +244,29 @@ export const anyRound = record({
 export const recipeId = fc.constantFrom('recipe-1', 'recipe-2');
 export const anyRecipe = record({ id: recipeId, name, growth });
 export const noteId = fc.constantFrom('note-1', 'note-2');
+export const answerId = fc.constantFrom('answer-1', 'answer-2');
+export const noteText = fc.constantFrom('Lighter?', 'Two\nlines', '@Ida, darker?');
+export const mentions = fc.constantFrom(undefined, ['ida'], ['ida', 'ula']);
+const saidFields = {
+  text: noteText,
+  by: fc.constantFrom('', 'Ida'),
+  at: fc.constantFrom(0, 1_790_000_000_000),
+  mentions,
+};
+export const anyAnswer = record({ id: answerId, ...saidFields });
 export const anyNote = record({
   id: noteId,
+  ...saidFields,
   on: fc.oneof(
     fc.record({ kind: fc.constant('shade'), family: familyId, shade }),
     fc.record({ kind: fc.constant('role'), role: roleId }),
     fc.record({ kind: fc.constant('swatch'), swatch: swatchId }),
+    fc.record({ kind: fc.constant('scene'), scene: fc.constantFrom('landing', 'attic') }),
+    fc.record({ kind: fc.constant('project') }),
   ),
-  text: fc.constantFrom('Lighter?', 'Two\nlines'),
-  by: fc.constantFrom('', 'Ida'),
-  at: fc.constantFrom(0, 1_790_000_000_000),
   settled: fc.boolean(),
   forClient: fc.constantFrom(undefined, true),
+  answers: fc.uniqueArray(anyAnswer, { maxLength: 2, selector: (answer) => answer.id }),
 });
 
 export const use = fc.constantFrom('text', 'ring');

@@ -43,6 +43,7 @@ export const SMALL: ProjectDocument = {
       by: 'Ida',
       at: 1_790_000_000_000,
       settled: false,
+      answers: [{ id: 'answer-1', text: 'A little.', by: 'Ula', at: 1_790_000_100_000 }],
     },
   ],
 };

@@ -1,5 +1,6 @@
 import { type NamedPair, type PairNames, pairName } from './pair-name.ts';
 import { roleNameIn } from './role-name.ts';
+import { sceneName } from './scene-names.ts';
 
 /** What a note can be on, by ids. */
 export type Noted =
@@ -8,7 +9,12 @@ export type Noted =
   | { readonly kind: 'swatch'; readonly swatch: string }
   | { readonly kind: 'role'; readonly role: string }
   | { readonly kind: 'pair'; readonly pair: string }
-  | { readonly kind: 'gradient'; readonly gradient: string };
+  | { readonly kind: 'gradient'; readonly gradient: string }
+  | { readonly kind: 'theme'; readonly theme: string }
+  /** One of the pages on which the project is tried. */
+  | { readonly kind: 'scene'; readonly scene: string }
+  /** All of it. */
+  | { readonly kind: 'project' };
 
 interface Named {
   readonly id: string;
@@ -19,6 +25,7 @@ interface Named {
 export interface NotedNames extends PairNames {
   readonly families: readonly (Named & { readonly growth: { readonly labels: readonly string[] } })[];
   readonly tray: readonly Named[];
+  readonly themes: readonly Named[];
   readonly pairs: readonly (NamedPair & { readonly id: string })[];
 }
 
@@ -39,6 +46,12 @@ export function notedName(doc: NotedNames, on: Noted): string | null {
       return nameIn(doc.tray, on.swatch);
     case 'gradient':
       return nameIn(doc.gradients, on.gradient);
+    case 'theme':
+      return nameIn(doc.themes, on.theme);
+    case 'scene':
+      return sceneName(on.scene);
+    case 'project':
+      return 'the whole project';
     case 'role':
       return doc.roles.some(({ id }) => id === on.role) ? roleNameIn(doc.roles, on.role) : null;
     case 'pair': {

@@ -1,10 +1,16 @@
 import type { StepsOf, WordsOf } from '../commands/definition.ts';
 import { indexOf, inserted, replaced, without } from '../commands/lists.ts';
+import { Refusal } from '../commands/refusal.ts';
 import { type NotedNames, notedName } from '../naming/note-name.ts';
-import { MOST_NOTES, type Note } from './note.ts';
+import { MOST_ANSWERS, MOST_NOTES, type Note, type Said } from './note.ts';
+
+/** Words said otherwise; whom they name goes with them, and is left out for nobody. */
+interface OtherWords extends Pick<Said, 'mentions'> {
+  readonly text: string;
+}
 
 /** What of a note can be changed. */
-export type NoteChange = Partial<Pick<Note, 'text' | 'settled'> & { readonly forClient: boolean }>;
+export type NoteChange = Partial<OtherWords & Pick<Note, 'settled'> & { readonly forClient: boolean }>;
 
 /** What these commands look at. */
 export interface NoteLists extends NotedNames {
@@ -14,7 +20,25 @@ export interface NoteLists extends NotedNames {
 export type NoteCommand =
   | { readonly type: 'addNote'; readonly note: Note; readonly index?: number }
   | { readonly type: 'removeNote'; readonly note: string }
-  | { readonly type: 'setNote'; readonly note: string; readonly change: NoteChange };
+  | { readonly type: 'setNote'; readonly note: string; readonly change: NoteChange }
+  | { readonly type: 'answerNote'; readonly note: string; readonly answer: Said; readonly index?: number }
+  | { readonly type: 'removeAnswer'; readonly note: string; readonly answer: string }
+  | ({ readonly type: 'setAnswer'; readonly note: string; readonly answer: string } & OtherWords);
+
+const wordsOf = ({ text, mentions }: OtherWords): OtherWords => ({
+  text,
+  ...(mentions === undefined ? {} : { mentions }),
+});
+
+/** What was said, in other words. */
+function saying<S extends Said>({ mentions: _, ...said }: S, words: OtherWords) {
+  return { ...said, ...wordsOf(words) };
+}
+
+/** The notes with the answers of one of them otherwise. */
+function answered(notes: readonly Note[], index: number, answers: readonly Said[]): Note[] {
+  return replaced(notes, index, { ...notes[index]!, answers });
+}
 
 export const noteSteps: StepsOf<NoteCommand, NoteLists> = {
   addNote(doc, { note, index }) {
@@ -32,20 +56,56 @@ export const noteSteps: StepsOf<NoteCommand, NoteLists> = {
   setNote(doc, { note, change }) {
     const index = indexOf(doc.notes, note, 'note');
     const old = doc.notes[index]!;
-    const { forClient, ...plain } = change;
-    const { forClient: was = false, ...rest } = old;
-    const meant = forClient ?? was;
+    const { text, mentions, settled = old.settled, forClient = old.forClient === true } = change;
+    const said = text === undefined ? old : saying(old, wordsOf({ text, ...(mentions && { mentions }) }));
+    const { forClient: _, ...rest } = said;
     const back: NoteChange = {
-      ...(forClient === undefined ? {} : { forClient: was }),
-      ...(change.text === undefined ? {} : { text: old.text }),
+      ...(text === undefined ? {} : wordsOf(old)),
       ...(change.settled === undefined ? {} : { settled: old.settled }),
+      ...(change.forClient === undefined ? {} : { forClient: old.forClient === true }),
     };
     return [
-      { notes: replaced(doc.notes, index, { ...rest, ...plain, ...(meant ? { forClient: true } : {}) }) },
+      { notes: replaced(doc.notes, index, { ...rest, settled, ...(forClient ? { forClient } : {}) }) },
       { type: 'setNote', note, change: back },
     ];
   },
+
+  answerNote(doc, { note, answer, index }) {
+    const at = indexOf(doc.notes, note, 'note');
+    const before = doc.notes[at]!.answers;
+    if (before.length >= MOST_ANSWERS)
+      throw new Refusal(`A note holds at most ${MOST_ANSWERS} answers. Write a new one.`);
+    const answers = inserted(before, answer, index, MOST_ANSWERS, 'answer');
+    return [{ notes: answered(doc.notes, at, answers) }, { type: 'removeAnswer', note, answer: answer.id }];
+  },
+
+  removeAnswer(doc, { note, answer }) {
+    const at = indexOf(doc.notes, note, 'note');
+    const { answers } = doc.notes[at]!;
+    const index = indexOf(answers, answer, 'answer');
+    return [
+      { notes: answered(doc.notes, at, without(answers, index)) },
+      { type: 'answerNote', note, answer: answers[index]!, index },
+    ];
+  },
+
+  setAnswer(doc, { note, answer, ...words }) {
+    const at = indexOf(doc.notes, note, 'note');
+    const { answers } = doc.notes[at]!;
+    const index = indexOf(answers, answer, 'answer');
+    const old = answers[index]!;
+    return [
+      { notes: answered(doc.notes, at, replaced(answers, index, saying(old, words))) },
+      { type: 'setAnswer', note, answer, ...wordsOf(old) },
+    ];
+  },
 };
+
+/** What a note is on, in words, by the note's id. */
+function onWhat(doc: NoteLists, id: string): string {
+  const note = doc.notes.find((one) => one.id === id);
+  return (note && notedName(doc, note.on)) ?? 'something that is gone';
+}
 
 export const noteWords: WordsOf<NoteCommand, NoteLists> = {
   addNote: (doc, { note }) => `write a note on ${notedName(doc, note.on) ?? 'something that is gone'}`,
@@ -58,4 +118,7 @@ export const noteWords: WordsOf<NoteCommand, NoteLists> = {
       : change.settled
         ? 'settle a note'
         : 'open a note again',
+  answerNote: (doc, { note }) => `answer a note on ${onWhat(doc, note)}`,
+  removeAnswer: () => 'remove an answer',
+  setAnswer: () => 'change an answer',
 };

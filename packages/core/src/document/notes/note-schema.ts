@@ -3,11 +3,11 @@ import { MOST_NAME } from '../naming/names.ts';
 import type { Noted } from '../naming/note-name.ts';
 import type { CommandSchemas } from '../schema/keys.ts';
 import type { SchemaParts } from '../schema/toolbox.ts';
-import { MOST_NOTE_TEXT, MOST_NOTES, type Note } from './note.ts';
+import { MOST_ANSWERS, MOST_MENTIONS, MOST_NOTE_TEXT, MOST_NOTES, type Note, type Said } from './note.ts';
 import type { NoteChange, NoteCommand } from './note-commands.ts';
 
 export function noteSchemas(parts: SchemaParts): KindSchemas<{ notes: readonly Note[] }, NoteCommand> {
-  const { Joi, objectOf, optional, unionOf, id, index, label, text } = parts;
+  const { Joi, objectOf, optional, unionOf, id, index, label, list, text } = parts;
   const noteText = Joi.string()
     .trim()
     .min(1)
@@ -22,17 +22,28 @@ export function noteSchemas(parts: SchemaParts): KindSchemas<{ notes: readonly N
     role: { role: id },
     pair: { pair: id },
     gradient: { gradient: id },
+    theme: { theme: id },
+    scene: { scene: id },
+    project: {},
   });
 
-  const noteSchema = objectOf<Note>({
+  const mentions = optional(Joi.array().items(id).min(1).max(MOST_MENTIONS).unique());
+  const saidFields = {
     id,
-    on: notedSchema,
     text: noteText,
     author: optional(id),
     by: text(MOST_NAME).allow(''),
     at: Joi.number().integer().min(0).max(8.64e15),
+    mentions,
+  };
+  const answerSchema = objectOf<Said>(saidFields);
+
+  const noteSchema = objectOf<Note>({
+    ...saidFields,
+    on: notedSchema,
     settled: Joi.boolean(),
     forClient: optional(Joi.valid(true)),
+    answers: list(answerSchema, MOST_ANSWERS),
   });
 
   const noteCommandSchemas: CommandSchemas<NoteCommand> = {
@@ -42,10 +53,16 @@ export function noteSchemas(parts: SchemaParts): KindSchemas<{ notes: readonly N
       note: id,
       change: objectOf<NoteChange>({
         text: optional(noteText),
+        mentions,
         settled: optional(Joi.boolean()),
         forClient: optional(Joi.boolean()),
-      }).min(1),
+      })
+        .min(1)
+        .with('mentions', 'text'),
     },
+    answerNote: { note: id, answer: answerSchema, index: optional(index) },
+    removeAnswer: { note: id, answer: id },
+    setAnswer: { note: id, answer: id, text: noteText, mentions },
   };
 
   return { parts: { notes: parts.listOf(noteSchema, MOST_NOTES) }, commands: noteCommandSchemas };

@@ -9,6 +9,7 @@ const note = (id: string, author?: string, by = ''): Note => ({
   by,
   at: 0,
   settled: false,
+  answers: [],
   ...(author === undefined ? {} : { author }),
 });
 
@@ -17,6 +18,14 @@ it('names those who are known, keeps what others called themselves, and no id le
   const document = { notes: [note('a', 'p1'), note('b', 'gone'), note('c', undefined, 'Nis')] };
   const { notes } = withSignedNotes(document, (author) => names.get(author) ?? null);
   expect(notes).toEqual([note('a', undefined, 'Ula'), note('b'), note('c', undefined, 'Nis')]);
+  const answered = {
+    ...note('d'),
+    mentions: ['p1'],
+    answers: [{ id: 'e', text: '@Ula, yes', author: 'p1', by: '', at: 1, mentions: ['p1'] }],
+  };
+  expect(withSignedNotes({ notes: [answered] }, () => 'Ula').notes).toEqual([
+    { ...note('d'), answers: [{ id: 'e', text: '@Ula, yes', by: 'Ula', at: 1 }] },
+  ]);
   const unsigned = { notes: [note('c', undefined, 'Nis')] };
   expect(withSignedNotes(unsigned, () => 'Ula')).toBe(unsigned);
 });

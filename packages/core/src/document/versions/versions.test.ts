@@ -22,9 +22,15 @@ import { migrateCommand, migrateDocument } from './versions.ts';
 const fixture = (name: string) => readFileSync(new URL(`fixtures/${name}`, import.meta.url), 'utf8');
 const stored = (name: string) => JSON.parse(fixture(name));
 
-/** A document without what came with version 7: what paints its scenes and what they say. */
-const sceneless = (document: ProjectDocument): ProjectDocument => ({
+/** A document without what came with version 11: answers to its notes. */
+const unanswered = (document: ProjectDocument): ProjectDocument => ({
   ...document,
+  notes: document.notes.map((note) => ({ ...note, answers: [] })),
+});
+
+/** A document without what came with version 7 either: what paints its scenes and what they say. */
+const sceneless = (document: ProjectDocument): ProjectDocument => ({
+  ...unanswered(document),
   scenes: { cast: {}, words: {} },
   artworks: [],
 });
@@ -222,7 +228,7 @@ describe('documents of version 6', () => {
 describe('documents of version 7', () => {
   it('hand over everything, in the usual forms', () => {
     expect(migrated('skerry-line-7.json')).toEqual(SKERRY_LINE);
-    expect(migrated('entwined-7.json')).toEqual(ENTWINED);
+    expect(migrated('entwined-7.json')).toEqual(unanswered(ENTWINED));
   });
 
   it('take the commands of that version', () => {
@@ -235,7 +241,15 @@ describe('documents of version 7', () => {
     });
     const { notes, roles, scenes, delivery } = after(migrated('skerry-line-7.json'), ...commands);
     expect(notes).toEqual([
-      { id: 'n1', on: { kind: 'role', role: 'text-main' }, text: 'Darker?', by: '', at: 0, settled: true },
+      {
+        id: 'n1',
+        on: { kind: 'role', role: 'text-main' },
+        text: 'Darker?',
+        by: '',
+        at: 0,
+        settled: true,
+        answers: [],
+      },
     ]);
     expect(roles.find(({ id }) => id === 'sea')).toMatchObject({ group: ['map'], name: 'sea', use: 'fill' });
     expect(scenes.words.headline).toBe('Off to Hallin');
@@ -246,7 +260,7 @@ describe('documents of version 7', () => {
 describe('documents of version 8', () => {
   it('have roles that do not know what they were', () => {
     expect(migrated('skerry-line-8.json')).toEqual(SKERRY_LINE);
-    expect(migrated('entwined-8.json')).toEqual(ENTWINED);
+    expect(migrated('entwined-8.json')).toEqual(unanswered(ENTWINED));
   });
 
   it('take the commands of that version', () => {
@@ -273,7 +287,7 @@ describe('documents of version 8', () => {
 describe('documents of version 9', () => {
   it('have notes that do not know whose they are', () => {
     expect(migrated('skerry-line-9.json')).toEqual(SKERRY_LINE);
-    expect(migrated('entwined-9.json')).toEqual(ENTWINED);
+    expect(migrated('entwined-9.json')).toEqual(unanswered(ENTWINED));
   });
 
   it('take the commands of that version', () => {
@@ -293,8 +307,33 @@ describe('documents of version 9', () => {
         by: 'Ula',
         at: 7,
         settled: true,
+        answers: [],
       },
     ]);
+  });
+});
+
+describe('documents of version 10', () => {
+  it('have notes that nobody could answer', () => {
+    expect(migrated('skerry-line-10.json')).toEqual(SKERRY_LINE);
+    expect(migrated('entwined-10.json')).toEqual(unanswered(ENTWINED));
+  });
+
+  it('take the commands of that version, in a batch too', () => {
+    const commands = (stored('unsent-10.json') as unknown[]).map((old) => {
+      const result = migrateCommand(old, 10);
+      if (!result.ok) throw new Error(result.why);
+      const { error } = commandSchema.validate(result.value);
+      if (error) throw error;
+      return result.value as Command;
+    });
+    const { notes } = after(migrated('skerry-line-10.json'), ...commands);
+    expect(notes.map(({ id, text, settled, answers }) => [id, text, settled, answers])).toEqual([
+      ['n2', 'Warmer?', false, []],
+      ['n1', 'Darker, please', true, []],
+    ]);
+    const [, first] = notes;
+    expect(first).toMatchObject({ author: 'p1', forClient: true });
   });
 });
 

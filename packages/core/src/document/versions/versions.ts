@@ -17,6 +17,8 @@ import { command as commandTo9 } from './9/command.ts';
 import { document as documentTo9 } from './9/document.ts';
 import { command as commandTo10 } from './10/command.ts';
 import { document as documentTo10 } from './10/document.ts';
+import { command as commandTo11 } from './11/command.ts';
+import { document as documentTo11 } from './11/document.ts';
 import type { Stored } from './stored.ts';
 
 /** From one version to the next: documents and commands of the one in the schema of the other. */
@@ -36,6 +38,7 @@ const STEPS: Readonly<Record<number, VersionStep>> = {
   8: { document: documentTo8, command: commandTo8 },
   9: { document: documentTo9, command: commandTo9 },
   10: { document: documentTo10, command: commandTo10 },
+  11: { document: documentTo11, command: commandTo11 },
 };
 
 /** The result of migrating something: in today's schema, though not checked yet; or why that cannot be. */

@@ -126,6 +126,22 @@ function theme(view: ClientView, one: ShownTheme, scenes: boolean): string {
     </section>`;
 }
 
+/** What somebody said, by lines, and below it whose it is. */
+const said = (text: string, whose: string) =>
+  `<p>${escapeMarkup(text).replaceAll('\n', '<br>')}</p><p class="quiet">${escapeMarkup(whose)}</p>`;
+
+/** The notes for the client, each with what was said to it. */
+function noteList(view: ClientView): string {
+  const answer = ({ text, by }: { readonly text: string; readonly by: string }) => `
+      <blockquote>${said(text, by ? `answered by ${by}` : 'an answer')}</blockquote>`;
+  return view.notes
+    .map(
+      ({ on, text, by, answers }) => `
+    <blockquote>${said(text, `on ${on}${by ? `, by ${by}` : ''}`)}${answers.map(answer).join('')}</blockquote>`,
+    )
+    .join('');
+}
+
 /**
  * The system as one page for people: names and pictures first, codes on request; no script, nothing fetched. It is read on
  * a phone and on paper, in light and dark.
@@ -167,12 +183,7 @@ export function writeClientPage(view: ClientView, { codes, scenes, notes }: Choi
     notes && view.notes.length
       ? `
   <section>
-    <h2>Notes</h2>${view.notes
-      .map(
-        ({ on, text, by }) => `
-    <blockquote><p>${escapeMarkup(text).replaceAll('\n', '<br>')}</p><p class="quiet">on ${escapeMarkup(on)}${by ? `, by ${escapeMarkup(by)}` : ''}</p></blockquote>`,
-      )
-      .join('')}
+    <h2>Notes</h2>${noteList(view)}
   </section>`
       : ''
   }

@@ -11,6 +11,9 @@ import { isLightOver } from './client-view.ts';
 import type { FontFiles } from './letters.ts';
 import { MARGIN, Paper, WHITE } from './paper.ts';
 
+/** How far an answer stands in from its note, pt. */
+const ANSWER_INDENT = 16;
+
 /** Slices that a gradient is drawn in; fewer where there are hundreds, of which each would be looked at for a second. */
 const [SLICES, FEW_SLICES] = [160, 36];
 const MANY_STRIPS = 300;
@@ -281,9 +284,16 @@ export async function writeClientPaper(
   }
   if (notes && view.notes.length) {
     paper.heading('Notes');
-    for (const { on, text, by } of view.notes) {
+    for (const { on, text, by, answers } of view.notes) {
       paper.paragraph(text, MARGIN, { size: 10.5 });
       paper.paragraph(`on ${on}${by ? `, by ${by}` : ''}`, MARGIN, { size: 9, color: QUIET });
+      for (const answer of answers) {
+        paper.paragraph(answer.text, MARGIN + ANSWER_INDENT, { size: 10.5 });
+        paper.paragraph(answer.by ? `answered by ${answer.by}` : 'an answer', MARGIN + ANSWER_INDENT, {
+          size: 9,
+          color: QUIET,
+        });
+      }
       paper.y -= 8;
     }
   }

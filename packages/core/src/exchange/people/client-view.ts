@@ -63,10 +63,14 @@ interface ShownGradient {
   readonly same: boolean;
 }
 
-interface ShownNote {
-  readonly on: string;
+interface ShownWords {
   readonly text: string;
   readonly by: string;
+}
+
+interface ShownNote extends ShownWords {
+  readonly on: string;
+  readonly answers: readonly ShownWords[];
 }
 
 /** Everything that a client is shown of a system. */
@@ -184,7 +188,8 @@ export function clientView(
     themes,
     notes: document.notes.flatMap((note) => {
       const on = note.forClient ? notedName(document, note.on) : null;
-      return on === null ? [] : [{ on, text: note.text, by: note.by }];
+      const answers = note.answers.map(({ text, by }) => ({ text, by }));
+      return on === null ? [] : [{ on, text: note.text, by: note.by, answers }];
     }),
     words: {
       ...SCENE_WORDS,

@@ -53,6 +53,7 @@ describe('before handing over', () => {
             by: '',
             at: 0,
             settled: false,
+            answers: [],
           },
         },
       ],

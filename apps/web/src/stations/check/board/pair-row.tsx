@@ -12,7 +12,7 @@ import { memo, type Ref, useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { useThemeSwitch } from '../../../kinds/themes/use-theme-switch.ts';
-import { NotesOn } from '../../../notes/notes-on.tsx';
+import NotesOn from '../../../notes/notes-on.tsx';
 import { useEditing } from '../../../store/editing.ts';
 import { useProjectId, useReadout, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';

@@ -24,21 +24,36 @@ export function failingPairs(readout: Readout): number {
   return readout.system.document.pairs.filter((_, i) => lists.some((list) => !list[i]!.passes)).length;
 }
 
+/** An order with what has gone left out, and each that has come before the first of those that are less bad. */
+export function carriedOn(order: readonly string[], worth: ReadonlyMap<string, number>): readonly string[] {
+  const next = order.filter((id) => worth.has(id));
+  const known = new Set(next);
+  const come = [...worth.keys()].filter((id) => !known.has(id));
+  if (!come.length) return next.length === order.length ? order : next;
+  // Nothing is there yet to stand still.
+  if (!next.length) return come.sort((a, b) => worth.get(a)! - worth.get(b)!);
+  for (const id of come) {
+    const at = next.findIndex((other) => worth.get(other)! > worth.get(id)!);
+    next.splice(at === -1 ? next.length : at, 0, id);
+  }
+  return next;
+}
+
 /**
- * The places of the pairs in the document, worst first. The order is taken when the board opens and when pairs come
- * or go, and stays while colours change: a row that is being repaired does not jump away from the eye.
+ * The places of the pairs in the document, worst first. The order is taken when the board opens, and stays while colours
+ * change and pairs come and go: a row that is being repaired does not jump away from the eye, or from under the hand when
+ * somebody else adds one.
  */
 export function useOrder(readout: Readout): readonly number[] {
   const { pairs } = readout.system.document;
   const places = useMemo(() => new Map(pairs.map(({ id }, i) => [id, i])), [pairs]);
-  const sorted = () => {
+  const next = (order: readonly string[]) => {
     const worth = worths(readout);
-    const order = pairs.map((_, i) => i).sort((a, b) => worth[a]! - worth[b]!);
-    return order.map((i) => pairs[i]!.id);
+    return carriedOn(order, new Map(pairs.map(({ id }, i) => [id, worth[i]!])));
   };
-  const [order, setOrder] = useState(sorted);
+  const [order, setOrder] = useState(() => next([]));
   const same = order.length === pairs.length && order.every((id) => places.has(id));
-  const now = same ? order : sorted();
+  const now = same ? order : next(order);
   useEffect(() => {
     if (!same) setOrder(now);
   });

@@ -4,11 +4,11 @@ import { measurePair } from '@mint-lamp/core/judged/pairs/measure';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import clsx from 'clsx';
 import { useEffect, useLayoutEffect, useMemo, useState } from 'react';
+import { type Pressable, partsOf } from '../../../scene/scene-parts.ts';
 import { useCast } from '../../../scene/use-scene.ts';
 import { useLayers, useSystem } from '../../../store/selectors.ts';
 import { useResting } from '../../../ui/use-resting.ts';
 import { type PartPlace, placeOfPart } from '../press/place-of-part.ts';
-import { type Pressable, partsOf } from '../press/scene-parts.ts';
 
 /** px that a label is high. */
 const LABEL = 18;

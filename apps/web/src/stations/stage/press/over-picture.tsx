@@ -9,13 +9,13 @@ import { useEffect, useMemo, useState } from 'react';
 import { pictureAddress } from '../../../fetching/send-picture.ts';
 import { lookAt } from '../../../pixels/opened-picture.ts';
 import type { EyeAnswer } from '../../../pixels/seen-first.ts';
+import type { Pressable } from '../../../scene/scene-parts.ts';
 import { beneath, groundsOf, textsOf } from '../../../scene/text-places.ts';
 import { useCast } from '../../../scene/use-scene.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { useProjectId, useSystem } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { useResting } from '../../../ui/use-resting.ts';
-import type { Pressable } from './scene-parts.ts';
 
 interface OverPictureProps {
   page: HTMLElement;

@@ -2,8 +2,8 @@ import { isLargeText } from '@mint-lamp/core/contrast/targets';
 import type { Pair } from '@mint-lamp/core/document/pairs/pair';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import type { CastUses } from '@mint-lamp/core/system/scenes/cast';
+import type { PartSide, Pressable } from '../../../scene/scene-parts.ts';
 import { type Beneath, beneath, groundsOf, placeOf, textsOf } from '../../../scene/text-places.ts';
-import type { PartSide, Pressable } from './scene-parts.ts';
 
 /** What a part is measured by: a pair of what it really is there, which the project need not have. */
 export interface PartPlace {

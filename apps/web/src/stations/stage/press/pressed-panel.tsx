@@ -10,6 +10,7 @@ import clsx from 'clsx';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
+import type { Pressable } from '../../../scene/scene-parts.ts';
 import { useCast } from '../../../scene/use-scene.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { selectSettledSystem, useLayers, useProjectId, useSystem } from '../../../store/selectors.ts';
@@ -21,7 +22,6 @@ import { part } from '../../../ui/part.tsx';
 import { UseChoice } from '../casting/cast-panel.tsx';
 import { type PartPlace, placeOfPart } from './place-of-part.ts';
 import { RoleLinkChoice } from './role-link-choice.tsx';
-import type { Pressable } from './scene-parts.ts';
 
 const OverPicture = part(() => import('./over-picture.tsx'));
 

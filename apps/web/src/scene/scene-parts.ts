@@ -2,7 +2,7 @@ import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { SCENE_USES, type SceneUse } from '@mint-lamp/core/document/scenes/scene-uses';
 import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import type { CastUses } from '@mint-lamp/core/system/scenes/cast';
-import { paintedUse } from '../../../scene/painted-use.ts';
+import { paintedUse } from './painted-use.ts';
 
 export type PartSide = 'text' | 'ground' | 'line' | 'ring';
 
