@@ -41,13 +41,6 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await station('gather', 'pictures', id);
     await page.getByText('What covers most').waitFor();
   },
-  'gather-proposals': async () => {
-    await station('gather', 'proposals', '850376235');
-    await page
-      .getByText(/of 36 pairs pass/)
-      .first()
-      .waitFor();
-  },
   grow: () => station('grow'),
   assign: () => station('assign', 'action-fill'),
   check: async () => {
@@ -137,6 +130,39 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await station('deliver', 'shares');
     await page.getByRole('link', { name: /^Nis:/ }).click();
     await page.getByRole('heading', { name: 'Families' }).waitFor();
+  },
+  notes: async () => {
+    const { document } = await onServer(stack, SKERRY);
+    const hour = 60 * 60 * 1000;
+    const note = (id: string, on: object, text: string, by: string, hours: number, more: object = {}) => ({
+      type: 'addNote',
+      note: { id, on, text, by, at: Date.now() - hours * hour, settled: false, answers: [], ...more },
+    });
+    const [first] = document.gradients;
+    await send(stack, SKERRY, [
+      note('deck', { kind: 'role', role: 'text-main' }, 'Dark enough on the deck at noon?', 'Ula', 26, {
+        forClient: true,
+        answers: [
+          {
+            id: 'yes',
+            text: 'The crew reads it through spray, so yes.',
+            by: 'Nis',
+            at: Date.now() - 20 * hour,
+          },
+        ],
+      }),
+      note(
+        'hero',
+        { kind: 'scene', scene: 'landing' },
+        'The hero feels cold beside the boat’s red.',
+        'Pia',
+        5,
+      ),
+      note('dawn', { kind: 'gradient', gradient: first.id }, 'Could the light come in later?', 'Nis', 4),
+      note('pair', { kind: 'pair', pair: document.pairs[1].id }, 'The harbour wants AAA here.', 'Ula', 3),
+    ]);
+    back.push(...['deck', 'hero', 'dawn', 'pair'].map((id) => ({ type: 'removeNote', note: id })));
+    await station('notes');
   },
   checkpoints: async () => {
     await send(stack, SKERRY, back.splice(0));

@@ -98,7 +98,7 @@ test('what one has in hand stays where it is while others add and take away abov
 
   // Fade: what is set below a list that grows.
   await goOn(`fade/${gradients[0].id}`);
-  const stop = page.getByRole('list', { name: /stops/i }).getByRole('listitem').first();
+  const stop = page.getByRole('region', { name: 'Stops' }).getByRole('button').first();
   await stop.hover();
   await whileHeld(
     page,
@@ -107,7 +107,7 @@ test('what one has in hand stays where it is while others add and take away abov
       send(stack, project, [
         { type: 'addGradient', gradient: { ...gradients[0], id: 'dusk', name: 'Dusk' }, index: 0 },
       ]),
-    () => expect(page.getByRole('link', { name: /Dusk/ })).toBeAttached(),
+    () => expect(page.getByRole('link', { name: /Dusk/ }).first()).toBeAttached(),
   );
 
   // What one does oneself scrolls as ever.

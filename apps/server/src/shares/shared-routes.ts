@@ -113,6 +113,7 @@ export async function sharedRoutes(app: FastifyInstance): Promise<void> {
       if (!query.again) await shares.countOpening(share.id);
       reply.header('cache-control', 'no-store');
       return {
+        id: share.id,
         name: share.name,
         subject: share.subject,
         tries: share.tries,

@@ -133,10 +133,8 @@ function OneAnswer({ note, answer }: { note: Note; answer: Said }) {
   return (
     <li>
       <SaidText said={answer} className={clsx(note.settled && 'text-quiet')} />
-      <div className="flex items-center">
-        <div className="min-w-0 flex-1">
-          <Signature said={answer} />
-        </div>
+      <div className="flex items-center gap-1">
+        <Signature said={answer} />
         {own && notes && (
           <IconButton small label="Change the answer" onClick={() => setChanging(true)}>
             <Pencil aria-hidden className="size-3.5" />

@@ -13,7 +13,7 @@ const WHEN = new Intl.DateTimeFormat('en-GB', {
 export function Signature({ said }: { said: Said }) {
   const names = useNames(useProjectId());
   return (
-    <p className="truncate text-sm text-quiet">
+    <p className="min-w-0 truncate text-sm text-quiet">
       {names(said.author) ?? (said.by || 'Nobody named')},{' '}
       <time dateTime={new Date(said.at).toISOString()}>{WHEN.format(said.at)}</time>
     </p>

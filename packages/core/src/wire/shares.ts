@@ -84,6 +84,8 @@ export type Shown =
 
 /** A share as whoever was given it sees it. */
 export interface SharedView extends ShareWays {
+  /** By which a browser knows it again; it opens nothing. */
+  readonly id: string;
   readonly name: string;
   readonly subject: ShareSubject;
   /** Whether it shows the project as it is, and goes on with it. */

@@ -21,7 +21,7 @@ interface TryingProps {
 
 /** A copy of one's own to try on: nobody else's colours change, and what comes of it can be sent back. */
 export default function Trying({ token, view, document }: TryingProps) {
-  const trial = useTrial(token, document);
+  const trial = useTrial(view.id, document);
   const system = useSystem(trial.document);
   const before = useSystem(document);
   const { themes, text } = usePaintedThemes(system, token);

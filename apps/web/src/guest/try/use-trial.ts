@@ -20,7 +20,8 @@ export interface Trial {
   startOver(): void;
 }
 
-const keyOf = (token: string) => `mint-lamp/trial/${token}`;
+/** By the share's id: its address is a secret, and stands in no storage. */
+const keyOf = (share: string) => `mint-lamp/trial/${share}`;
 const MOST_STEPS = 200;
 
 function isProposed(command: ProposedCommand): boolean {
@@ -35,24 +36,24 @@ function isProposed(command: ProposedCommand): boolean {
 }
 
 /** What this browser has kept; what it cannot read is nothing. */
-function kept(token: string): ProposedCommand[] {
+function kept(share: string): ProposedCommand[] {
   try {
-    const read: unknown = JSON.parse(lasting.read(keyOf(token)) ?? '[]');
+    const read: unknown = JSON.parse(lasting.read(keyOf(share)) ?? '[]');
     return Array.isArray(read) ? (read as ProposedCommand[]).filter(isProposed) : [];
   } catch {
     return [];
   }
 }
 
-export function useTrial(token: string, base: ProjectDocument): Trial {
-  const [steps, setSteps] = useState<readonly (readonly ProposedCommand[])[]>(() => [kept(token)]);
+export function useTrial(share: string, base: ProjectDocument): Trial {
+  const [steps, setSteps] = useState<readonly (readonly ProposedCommand[])[]>(() => [kept(share)]);
   const commands = steps.at(-1)!;
   const { document, refused } = useMemo(() => takenParts(base, commands), [base, commands]);
   const go = (next: readonly (readonly ProposedCommand[])[]) => {
     setSteps(next);
     const last = next.at(-1)!;
-    if (last.length) lasting.write(keyOf(token), JSON.stringify(last));
-    else lasting.remove(keyOf(token));
+    if (last.length) lasting.write(keyOf(share), JSON.stringify(last));
+    else lasting.remove(keyOf(share));
   };
   const without = (command: ProposedCommand) =>
     commands.filter((one) => proposedKey(one) !== proposedKey(command));
