@@ -46,6 +46,8 @@ function colorOf(value: string, scheme: 'light' | 'dark'): string | null {
 const isSame = (a: string, b: string): boolean => {
   if (a === b) return true;
   const [x, y] = [paint(a), paint(b)];
+  // Of what nothing is seen, the colour is none.
+  if (x.alpha < 1 / 510 && y.alpha < 1 / 510) return true;
   return x.r === y.r && x.g === y.g && x.b === y.b && Math.abs(x.alpha - y.alpha) < 1 / 510;
 };
 

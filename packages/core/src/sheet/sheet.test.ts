@@ -268,6 +268,16 @@ describe('reading a style sheet as a system', () => {
     );
   });
 
+  it('links what uses var() under no opacity at all, as what it was', () => {
+    const [first] = SKERRY_LINE.roles;
+    const [theme] = SKERRY_LINE.themes;
+    const unseen = { to: 'shade', family: 'deepwater', shade: '50', opacity: 0 } as const;
+    const document = { ...SKERRY_LINE, roles: [{ ...first!, links: { [theme!.id]: unseen } }], pairs: [] };
+    const { roles, families } = adopted(EMPTY, read(writeCss(resolveSystem(document))));
+    const back = families.find(({ name }) => name === 'Deepwater')!.id;
+    expect(Object.values(roles[0]!.links)).toEqual([{ ...unseen, family: back }]);
+  });
+
   it('links what uses var(), also with an opacity, and leaves circles and what is gone without a value', () => {
     const system = read(`:root {
       --brand: #0b5f6b; --action-fill: var(--brand); --action-veil: color-mix(in srgb, var(--brand) 40%, transparent);

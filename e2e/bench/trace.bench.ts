@@ -1,0 +1,175 @@
+import type { Locator } from '@playwright/test';
+import { reportShare, SMALL, sized } from '../../packages/core/bench/report.ts';
+import { onServer, SKERRY, send } from '../support/test.ts';
+import { openBench } from './in-browser.ts';
+import { makeLargestProject } from './largest-project.ts';
+import { percentile } from './page-costs.ts';
+import { PART_NAMES, type Parts, traced } from './page-trace.ts';
+
+// What the page's thread is at while something is dragged, with everything that follows it: script, style, layout, paint,
+// composite, garbage, in the largest project and in the demo. `MINT_TRACE` runs those whose name contains it.
+const wanted = process.env.MINT_TRACE ?? '';
+const { page, browser, stack, close } = await openBench();
+
+const print = (name: string, parts: readonly Parts[]) => {
+  const at = (share: number) => {
+    const total = percentile(
+      parts.map(({ all }) => all),
+      share,
+    );
+    // What a move about as long as that is made of.
+    const near = [...parts].sort((a, b) => Math.abs(a.all - total) - Math.abs(b.all - total)).slice(0, 5);
+    const of = (part: (typeof PART_NAMES)[number]) =>
+      near.reduce((sum, one) => sum + one[part], 0) / near.length;
+    return PART_NAMES.map((part) => `${part} ${of(part).toFixed(1)}`).join(', ');
+  };
+  console.log(`  median: ${at(0.5)}`);
+  console.log(`  95th percentile: ${at(0.95)}`);
+  return name;
+};
+
+const told = (name: string, parts: readonly Parts[], limit: number) =>
+  reportShare(
+    `${name}, everything per move, 95th percentile`,
+    percentile(
+      parts.map(({ all }) => all),
+      0.95,
+    ),
+    limit,
+    'ms',
+  );
+
+const at = async (what: Locator) => {
+  await what.first().scrollIntoViewIfNeeded();
+  const { x, y, width, height } = (await what.first().boundingBox())!;
+  return { x: x + width / 2, y: y + height / 2 };
+};
+
+interface Gesture {
+  readonly name: string;
+  /** Where in a project. */
+  readonly station: string;
+  readonly hold: () => Locator;
+  /** What is done before it is taken hold of. */
+  readonly before?: () => Promise<unknown>;
+  readonly across?: number;
+  readonly down?: number;
+}
+
+const slider = (name: RegExp | string) => page.getByRole('slider', { name, exact: typeof name === 'string' });
+const asPlane = async (wanted: boolean) => {
+  const other = page.getByRole('button', {
+    name: `Lightness and chroma as ${wanted ? 'a plane' : 'tracks'}`,
+  });
+  if (await other.isVisible()) await other.click();
+};
+
+/** What is dragged; ids of one project. */
+const gestures = (of: {
+  family: string;
+  name: string;
+  gradient: string;
+  pair: string;
+  stop: number;
+}): Gesture[] => [
+  {
+    name: 'a base',
+    station: `grow/${of.family}`,
+    hold: () => slider(new RegExp(`^Base of ${of.name},`)),
+    across: 100,
+    before: () => asPlane(true),
+  },
+  {
+    name: 'a curve’s point',
+    station: `grow/${of.family}`,
+    hold: () => page.locator('[data-step]').nth(2),
+    down: 14,
+  },
+  {
+    name: 'the hue beside the plane',
+    station: `grow/${of.family}`,
+    before: () => asPlane(true),
+    hold: () => slider('Hue'),
+    across: 60,
+  },
+  {
+    name: 'the plane',
+    station: `grow/${of.family}`,
+    before: () => asPlane(true),
+    hold: () => slider('Lightness and chroma'),
+    across: 40,
+    down: 20,
+  },
+  {
+    name: 'the lightness with the sheet open',
+    station: 'assign',
+    before: () => asPlane(false),
+    hold: () => slider('Lightness'),
+    across: 60,
+  },
+  { name: 'a post', station: `fade/${of.gradient}`, hold: () => slider(`Stop ${of.stop}`), across: 5 },
+  {
+    name: 'a pair’s end',
+    station: `check/${of.pair}`,
+    hold: () => slider(/^Lightness of the text/),
+    across: 60,
+  },
+  {
+    name: 'a peg',
+    station: 'gather/relatives',
+    hold: () => page.getByRole('button', { name: /^Peg 2 of Triadic/ }),
+    across: 60,
+  },
+];
+
+async function drag(
+  where: string,
+  id: string,
+  limit: number,
+  { name, station, hold, before, across = 0, down = 0 }: Gesture,
+) {
+  const whole = `${where}: dragging ${name}`;
+  if (!whole.includes(wanted)) return;
+  await page.goto(`${stack.address}/p/${id}/${station}`);
+  await hold()
+    .or(page.getByRole('button', { name: /as (a plane|tracks)$/ }))
+    .first()
+    .waitFor();
+  await before?.();
+  await hold().first().waitFor();
+  // Until all that follows behind the opening has come.
+  await page.waitForTimeout(sized(6000, 300));
+  const { x, y } = await at(hold());
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.keyboard.down('Alt');
+  const move = (i: number) => page.mouse.move(x + across * Math.sin(i / 7), y + down * Math.sin(i / 7));
+  // Some moves first, so that the figures are not those of code that the browser has not compiled yet.
+  for (let i = 0; i < sized(40, 2); i++) await move(i);
+  const parts = await traced(browser, page, move, 160);
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await page.keyboard.up('Alt');
+  print(whole, parts);
+  told(whole, parts, limit);
+}
+
+async function measure() {
+  const { document } = await onServer(stack, SKERRY);
+  await send(stack, SKERRY, [{ type: 'setRelativesSource', color: '#e2552b' }]);
+  for (const gesture of gestures({
+    family: 'deepwater',
+    name: 'Deepwater',
+    gradient: document.gradients[0].id,
+    pair: document.pairs[0].id,
+    stop: 2,
+  }))
+    await drag('the demo', SKERRY, 8, gesture);
+  if (SMALL) return;
+  const id = await makeLargestProject(stack);
+  await send(stack, id, [{ type: 'setRelativesSource', color: '#e2552b' }]);
+  for (const gesture of gestures({ family: 'f0', name: 'Family 0', gradient: 'g0', pair: 'p0', stop: 30 }))
+    await drag('the largest', id, 16, gesture);
+}
+
+await measure().finally(close);
