@@ -269,6 +269,7 @@ test('the PDF has all pages, its text can be found, and its colours are drawn wi
         at: 0,
         settled: true,
         forClient: true,
+        answers: [{ id: 'a1', text: 'They said so on the pier.', by: 'Ula', at: 1 }],
       },
     },
   ]);
@@ -293,6 +294,8 @@ test('the PDF has all pages, its text can be found, and its colours are drawn wi
       'notice.delay',
       '#0b5f6b',
       'Chosen with the harbour office.',
+      'They said so on the pier.',
+      'answered by Ula',
       'is hard to read',
     ])
       expect(text).toContain(said);

@@ -88,6 +88,7 @@ test('a project file opens as it was, with checkpoints, notes and pictures, and 
         by: 'Ida',
         at: 5,
         settled: false,
+        answers: [{ id: 'a1', text: 'A step.', by: 'Ula', at: 6 }],
       },
     },
   ]);

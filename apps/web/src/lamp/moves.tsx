@@ -1,4 +1,4 @@
-import { stopsOf } from '@mint-lamp/core/document/gradients/gradient';
+import { pointersOf } from '@mint-lamp/core/document/gradients/pointers';
 import { followedBy } from '@mint-lamp/core/document/links/following';
 import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { differenceOf, type Painted } from '@mint-lamp/core/system/painted';
@@ -60,13 +60,13 @@ export function movedSince(before: System, now: System, own: string | null): Mov
       largest.length = Math.min(MOST, largest.length);
     }
   }
-  const gradients = now.document.gradients.filter((gradient) =>
-    stopsOf(gradient).some(({ color: link }) =>
-      link.to === 'role'
-        ? roles.has(link.role) || link.role === own
-        : 'family' in link && changed.has(link.family),
-    ),
-  );
+  const gradients = now.document.gradients.filter((gradient) => {
+    const { byFamily, byRole } = pointersOf(gradient);
+    if (own !== null && byRole.has(own)) return true;
+    for (const family of changed) if (byFamily.has(family)) return true;
+    for (const role of byRole.keys()) if (roles.has(role)) return true;
+    return false;
+  });
   return {
     roles: roles.size,
     themes: themes.size,

@@ -10,6 +10,9 @@ import { useLayers, useProjectId, useSystem, useTheme } from './selectors.ts';
 const AT_ONCE_MS = 4;
 /** What is counted in one turn of the page, ms. */
 const TURN_MS = 8;
+/** Where counting takes longer than this, ms, it begins no oftener than every so many ms: frames are left to what moves. */
+const COSTLY_MS = 2;
+const EVERY_MS = 100;
 
 type Layers = LayeredMeasuring | null;
 
@@ -22,14 +25,45 @@ let isCounting = false;
 let wanted: { readonly project: string; readonly system: System; readonly layers: Layers } | null = null;
 const listeners = new Set<(counted: Counted) => void>();
 
+let begunAt = Number.NEGATIVE_INFINITY;
+let isCostly = false;
+let timer = 0;
+
+/** Counts what is wanted last once it is time. */
+function countLater(): void {
+  timer ||= window.setTimeout(
+    () => {
+      timer = 0;
+      if (!wanted || isCounting) return;
+      const { project, system, layers } = wanted;
+      const known = knownReadout(system, layers);
+      if (known) {
+        // Somebody else has counted it meanwhile.
+        for (const listen of listeners) listen({ project, readout: known });
+        return;
+      }
+      begunAt = performance.now();
+      void countOn(project, countedInParts(system, layers));
+    },
+    begunAt + EVERY_MS - performance.now(),
+  );
+}
+
 /** The readout of a system where it can be had at once; otherwise it is begun, and listeners are told. */
 function readoutAtOnce(project: string, system: System, layers: Layers): Readout | undefined {
   const known = knownReadout(system, layers);
   if (known) return known;
   wanted = { project, system, layers };
   if (isCounting) return;
+  const start = performance.now();
+  if (isCostly && start < begunAt + EVERY_MS) {
+    countLater();
+    return;
+  }
+  begunAt = start;
   const parts = countedInParts(system, layers);
   const done = forMs(parts, AT_ONCE_MS);
+  isCostly = performance.now() - start > COSTLY_MS;
   if (!done) void countOn(project, parts);
   return done?.value;
 }
@@ -79,7 +113,7 @@ export function useFollowingReadout(): { readonly readout: Readout; readonly beh
     };
     listeners.add(listen);
     // It may have ended before anybody listened.
-    if (!isCounting || knownReadout(system, layers)) draw();
+    if (knownReadout(system, layers) || !(isCounting || timer)) draw();
     return () => void listeners.delete(listen);
   }, [behind, project, system, layers]);
   return { readout, behind };

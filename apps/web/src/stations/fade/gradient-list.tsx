@@ -28,6 +28,8 @@ export function GradientList({ open }: { open: string | null }) {
     () => sections.flatMap((section) => section.gradients.map((one) => one.id)),
     [sections],
   );
+  // The same list while it says the same: another one would have every tile drawn anew.
+  const items = useMemo(() => order.map(tileId), [order]);
   const latest = useRef(order);
   latest.current = order;
   const move = useCallback(
@@ -41,7 +43,7 @@ export function GradientList({ open }: { open: string | null }) {
   let next = 0;
   return (
     <nav aria-label="Gradients" className="px-5 pb-3">
-      <SortableContext items={order.map(tileId)} strategy={rectSortingStrategy}>
+      <SortableContext items={items} strategy={rectSortingStrategy}>
         <div className="flex gap-4 overflow-x-auto p-0.5">
           {sections.map(({ kind, group, gradients: list }) => (
             <section

@@ -1,6 +1,7 @@
 import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
 import type { Readout } from '@mint-lamp/core/judged/readout/readout';
-import { useEffect, useReducer } from 'react';
+import { useEffect, useReducer, useRef } from 'react';
+import { useMoving } from '../../../store/use-moving.ts';
 import { knownOffer, type Offered, offeredFor } from './repair-of.ts';
 
 /** What may be worked out while a frame is drawn, ms; the rest comes after it, one by one. */
@@ -46,13 +47,21 @@ function inTurn(work: () => void): () => void {
 
 /**
  * What is offered for a failing pair; null for no pair, and for as long as it is not worked out: where much fails in a
- * large project the rows are there first.
+ * large project the rows are there first. While something is dragged, what was offered before stands until it is let go:
+ * the frames are left to what moves, and nothing below it jumps.
  */
 export function useOffered(readout: Readout, measurement: Measurement | null): Offered | null {
   const [, redraw] = useReducer((n: number) => n + 1, 0);
+  const moving = useMoving();
+  const last = useRef<Offered | null>(null);
   const offered =
-    measurement && (knownOffer(readout, measurement) ?? inFrame(() => offeredFor(readout, measurement)));
-  const isMissing = measurement !== null && !offered;
+    measurement &&
+    (knownOffer(readout, measurement) ??
+      (moving ? last.current : inFrame(() => offeredFor(readout, measurement))));
+  useEffect(() => {
+    last.current = offered;
+  });
+  const isMissing = measurement !== null && !offered && !moving;
   useEffect(() => {
     if (!measurement || !isMissing) return;
     return inTurn(() => {

@@ -1,10 +1,11 @@
 import { formatRatio, type Rgba } from '@mint-lamp/core/contrast/ratio';
-import { waysOf } from '@mint-lamp/core/edits/repairs/ways';
+import { type Way, waysOf } from '@mint-lamp/core/edits/repairs/ways';
 import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { selectReadout } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
+import { useMoving } from '../../../store/use-moving.ts';
 import { Button } from '../../../ui/button.tsx';
 import { effectWords, wayWords } from './repair-of.ts';
 
@@ -14,7 +15,16 @@ const css = ({ r, g, b }: Rgba) => `rgb(${r} ${g} ${b})`;
 export default function WaysList({ measurement }: { measurement: Measurement }) {
   const { edit } = useEditing();
   const readout = useAppSelector(selectReadout);
-  const ways = useMemo(() => waysOf(readout, measurement), [readout, measurement]);
+  const moving = useMoving();
+  // Those of before the drag stand while it lasts.
+  const last = useRef<readonly Way[] | null>(null);
+  const ways = useMemo(
+    () => (moving && last.current) || waysOf(readout, measurement),
+    [readout, measurement, moving],
+  );
+  useEffect(() => {
+    last.current = ways;
+  }, [ways]);
   if (!ways.length) return null;
   return (
     <ul aria-label="Ways to mend it" className="mt-2 flex flex-col gap-2 border-t border-hair pt-2">

@@ -2,13 +2,14 @@ import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import { grownOf } from '@mint-lamp/core/edits/families/family-edits';
 import { type DrawnStep, drawnFrom, LEAST_CHROMA, withStepMoved } from '@mint-lamp/core/family/drawn';
-import { memo, useEffect, useMemo, useRef } from 'react';
+import { memo, useMemo, useRef } from 'react';
 import { useStore } from 'react-redux';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useEditing } from '../../../store/editing.ts';
 import { selectSettledSystem } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
 import { useDrag } from '../../../ui/use-drag.ts';
+import { useSize } from '../../../ui/use-size.ts';
 import type { CurveStep } from './curves-of.ts';
 
 type Channel = 'lightness' | 'chroma' | 'turn';
@@ -49,8 +50,10 @@ const CURVES: readonly Curve[] = [
 ];
 
 const HEIGHT = 118;
-const MARGIN = { top: 8, right: 8, bottom: 0, left: -20 };
+const MARGIN = { top: 8, right: 8, bottom: 0, left: 0 };
+/** Of the axes, px: its height below, its width at the left. */
 const AXIS = 22;
+const SIDE = 40;
 const PLOT = HEIGHT - MARGIN.top - MARGIN.bottom - AXIS;
 
 interface CurveChartsProps {
@@ -106,75 +109,90 @@ function CurveChart({ family, curve, now, before, changed, onHold }: CurveChartP
     onHold(range !== null);
   };
   const drag = useMovedPoints({ family, curve, domain, data, hold });
-  const focus = useKeptFocus();
+  const { element, width } = useSize<HTMLDivElement>();
+  const labels = data.map(({ label }) => label).join('\n');
+  const at = (index: number, value: number) => {
+    const across = width - SIDE - MARGIN.right;
+    const x = SIDE + (data.length > 1 ? (index / (data.length - 1)) * across : across / 2);
+    return { x, y: MARGIN.top + PLOT * (1 - (value - domain[0]) / (domain[1] - domain[0])) };
+  };
+  const line = (of: (step: (typeof data)[number]) => number | null) =>
+    data
+      .flatMap((step, i) => {
+        const value = of(step);
+        if (value === null) return [];
+        const { x, y } = at(i, value);
+        return `${x.toFixed(2)},${y.toFixed(2)}`;
+      })
+      .join(' ');
   return (
     <figure aria-label={`${name} over the shades`} className="m-0 min-w-0">
       <figcaption className="text-sm text-quiet">{name}</figcaption>
-      {/* Points are drawn anew while they move: what holds one is around them. */}
       {/* biome-ignore lint/a11y/noStaticElementInteractions: the points in it are what is moved */}
       <div
-        ref={focus.box}
+        ref={element}
         style={{ height: HEIGHT }}
-        className="touch-none"
+        className="relative touch-none"
         {...drag.pointer}
-        onKeyDown={(event) => {
-          focus.onKey(event.target as Element);
-          drag.onKeyDown(event);
-        }}
-        onBlur={(event) => {
-          // One that is drawn anew has lost nothing.
-          if (event.relatedTarget) drag.onBlur();
-        }}
+        onKeyDown={drag.onKeyDown}
+        onBlur={drag.onBlur}
       >
-        <ResponsiveContainer width="100%" height="100%">
-          <LineChart data={data} margin={MARGIN} accessibilityLayer={false}>
-            <CartesianGrid stroke="var(--line-hair)" vertical={false} />
-            <XAxis
-              dataKey="label"
-              height={AXIS}
-              interval="preserveStartEnd"
-              tick={{ fontSize: 11, fill: 'var(--text-quiet)' }}
-              stroke="var(--line-control)"
-            />
-            <YAxis
-              domain={[...domain]}
-              ticks={[domain[0], (domain[0] + domain[1]) / 2, domain[1]]}
-              tickFormatter={(v: number) => String(Number(v.toFixed(2)))}
-              tick={{ fontSize: 11, fill: 'var(--text-quiet)' }}
-              stroke="var(--line-control)"
-            />
+        <Axes labels={labels} from={domain[0]} to={domain[1]} />
+        {width > 0 && (
+          <svg width={width} height={HEIGHT} className="absolute inset-0 overflow-visible">
+            <title>{`${name} from shade to shade`}</title>
             {changed && (
-              <Line
-                dataKey="was"
-                dot={false}
-                activeDot={false}
+              <polyline
+                points={line(({ was }) => was)}
+                fill="none"
                 stroke="var(--text-quiet)"
                 strokeDasharray="4 3"
-                isAnimationActive={false}
               />
             )}
-            <Line
-              dataKey="value"
+            <polyline
+              points={line(({ value }) => value)}
+              fill="none"
               stroke="var(--text-main)"
               strokeWidth={1.5}
-              isAnimationActive={false}
-              activeDot={false}
-              dot={({ cx, cy, payload }) => (
-                <Point
-                  key={payload.label}
-                  x={cx ?? 0}
-                  y={cy ?? 0}
-                  step={payload as Placed}
-                  {...{ curve, domain }}
-                />
-              )}
             />
-          </LineChart>
-        </ResponsiveContainer>
+            {data.map((step, i) => (
+              <Point key={step.label} {...at(i, step.value)} {...{ step, curve, domain }} />
+            ))}
+          </svg>
+        )}
       </div>
     </figure>
   );
 }
+
+/** What stands behind a curve and does not move with it; drawn anew only where it says something else. */
+const Axes = memo(function Axes({ labels, from, to }: { labels: string; from: number; to: number }) {
+  const data = useMemo(() => labels.split('\n').map((label) => ({ label, from })), [labels, from]);
+  return (
+    <ResponsiveContainer width="100%" height="100%">
+      <LineChart data={data} margin={MARGIN} accessibilityLayer={false}>
+        <CartesianGrid stroke="var(--line-hair)" vertical={false} />
+        <XAxis
+          dataKey="label"
+          height={AXIS}
+          interval="preserveStartEnd"
+          tick={{ fontSize: 11, fill: 'var(--text-quiet)' }}
+          stroke="var(--line-control)"
+        />
+        <YAxis
+          width={SIDE}
+          domain={[from, to]}
+          ticks={[from, (from + to) / 2, to]}
+          tickFormatter={(v: number) => String(Number(v.toFixed(2)))}
+          tick={{ fontSize: 11, fill: 'var(--text-quiet)' }}
+          stroke="var(--line-control)"
+        />
+        {/* Without a line to be drawn an axis has no scale. */}
+        <Line dataKey="from" stroke="none" dot={false} activeDot={false} isAnimationActive={false} />
+      </LineChart>
+    </ResponsiveContainer>
+  );
+});
 
 interface Placed extends CurveStep {
   /** Lightest first. */
@@ -248,31 +266,6 @@ function useMovedPoints({ family, curve, domain, data, hold }: MovedPoints) {
     onPress: () => hold(null),
     says: ({ step, value }) => `${curve.name} of ${step.label}: ${rounded(value, curve)}`,
   });
-}
-
-/** Ms after a key within which a point that is drawn anew gets the focus back. */
-const KEPT_MS = 2000;
-
-/** Keeps the focus on the point that keys move, though points are drawn anew while they do. */
-function useKeptFocus() {
-  const box = useRef<HTMLDivElement>(null);
-  const pressed = useRef({ label: '', at: Number.NEGATIVE_INFINITY });
-  useEffect(() => {
-    const observer = new MutationObserver(() => {
-      const { label, at } = pressed.current;
-      if (performance.now() - at > KEPT_MS || document.activeElement !== document.body) return;
-      box.current!.querySelector<SVGGElement>(`[data-step="${CSS.escape(label)}"]`)?.focus();
-    });
-    observer.observe(box.current!, { childList: true, subtree: true });
-    return () => observer.disconnect();
-  }, []);
-  return {
-    box,
-    onKey(target: Element) {
-      const label = target.closest('[data-step]')?.getAttribute('data-step');
-      if (label) pressed.current = { label, at: performance.now() };
-    },
-  };
 }
 
 interface PointProps {
