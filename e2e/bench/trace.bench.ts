@@ -3,7 +3,7 @@ import { reportShare, SMALL, sized } from '../../packages/core/bench/report.ts';
 import { onServer, SKERRY, send } from '../support/test.ts';
 import { openBench } from './in-browser.ts';
 import { makeLargestProject } from './largest-project.ts';
-import { percentile } from './page-costs.ts';
+import { costs, percentile } from './page-costs.ts';
 import { PART_NAMES, type Parts, traced } from './page-trace.ts';
 
 // What the page's thread is at while something is dragged, with everything that follows it: script, style, layout, paint,
@@ -11,33 +11,14 @@ import { PART_NAMES, type Parts, traced } from './page-trace.ts';
 const wanted = process.env.MINT_TRACE ?? '';
 const { page, browser, stack, close } = await openBench();
 
-const print = (name: string, parts: readonly Parts[]) => {
-  const at = (share: number) => {
-    const total = percentile(
-      parts.map(({ all }) => all),
-      share,
-    );
-    // What a move about as long as that is made of.
-    const near = [...parts].sort((a, b) => Math.abs(a.all - total) - Math.abs(b.all - total)).slice(0, 5);
-    const of = (part: (typeof PART_NAMES)[number]) =>
-      near.reduce((sum, one) => sum + one[part], 0) / near.length;
-    return PART_NAMES.map((part) => `${part} ${of(part).toFixed(1)}`).join(', ');
-  };
-  console.log(`  median: ${at(0.5)}`);
-  console.log(`  95th percentile: ${at(0.95)}`);
-  return name;
-};
-
-const told = (name: string, parts: readonly Parts[], limit: number) =>
-  reportShare(
-    `${name}, everything per move, 95th percentile`,
-    percentile(
-      parts.map(({ all }) => all),
-      0.95,
-    ),
-    limit,
-    'ms',
-  );
+/** What a move is made of, as shares of it: tracing makes everything slower, so that figures of it alone would mislead. */
+function sharesOf(parts: readonly Parts[]): string {
+  const total = parts.reduce((sum, { all }) => sum + all, 0);
+  return PART_NAMES.map((name) => {
+    const of = parts.reduce((sum, one) => sum + one[name], 0);
+    return `${name} ${Math.round((of / total) * 100)} %`;
+  }).join(', ');
+}
 
 const at = async (what: Locator) => {
   await what.first().scrollIntoViewIfNeeded();
@@ -83,7 +64,7 @@ const gestures = (of: {
     name: 'a curve’s point',
     station: `grow/${of.family}`,
     hold: () => page.locator('[data-step]').nth(2),
-    down: 14,
+    down: 4,
   },
   {
     name: 'the hue beside the plane',
@@ -145,13 +126,18 @@ async function drag(
   await page.keyboard.down('Alt');
   const move = (i: number) => page.mouse.move(x + across * Math.sin(i / 7), y + down * Math.sin(i / 7));
   // Some moves first, so that the figures are not those of code that the browser has not compiled yet.
-  for (let i = 0; i < sized(40, 2); i++) await move(i);
-  const parts = await traced(browser, page, move, 160);
+  await costs(page, move, 40);
+  const { script, all } = await costs(page, move, 160);
+  const parts = await traced(browser, page, move, 60);
   await page.keyboard.press('Escape');
   await page.mouse.up();
   await page.keyboard.up('Alt');
-  print(whole, parts);
-  told(whole, parts, limit);
+  console.log(`${whole}: ${sharesOf(parts)}; script alone ${percentile(script, 0.95).toFixed(1)} ms`);
+  for (const [which, share] of [
+    ['median', 0.5],
+    ['95th percentile', 0.95],
+  ] as const)
+    reportShare(`${whole}, everything per move, ${which}`, percentile(all, share), limit, 'ms');
 }
 
 async function measure() {
