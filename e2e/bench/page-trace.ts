@@ -13,7 +13,7 @@ export interface Parts {
   /** All of it. */
   readonly all: number;
 }
-export type PartName = Exclude<keyof Parts, 'all'>;
+type PartName = Exclude<keyof Parts, 'all'>;
 export const PART_NAMES = ['script', 'style', 'layout', 'paint', 'composite', 'garbage', 'other'] as const;
 
 /** An event of Chromium's trace. */
