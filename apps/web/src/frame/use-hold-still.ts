@@ -40,12 +40,14 @@ export function useHoldStill(): void {
       cancelAnimationFrame(frame);
     };
     const keep = () => {
-      if (!held || performance.now() > until) return end();
+      if (!held) return;
       const { element, scroller, top } = held;
       // What others have taken away is held no more.
       if (!element.isConnected) return end();
       const moved = element.getBoundingClientRect().top - top;
       if (Math.abs(moved) >= 1) scroller.scrollTop += moved;
+      // However long the drawing of it took, it is put right once.
+      if (performance.now() > until) return end();
       frame = requestAnimationFrame(keep);
     };
     const hold = () => {
