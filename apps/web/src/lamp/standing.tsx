@@ -9,13 +9,14 @@ import {
 } from '@mint-lamp/core/edits/roles/standing-on';
 import type { Painted } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
-import { useDeferredValue, useMemo } from 'react';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../addresses.ts';
 import { newId, useEditing } from '../store/editing.ts';
 import { useProjectId, useSystem, useTheme } from '../store/selectors.ts';
 import { Button } from '../ui/button.tsx';
+import { usePaced } from '../ui/use-paced.ts';
 
 interface StandingProps {
   painted: Painted;
@@ -24,9 +25,10 @@ interface StandingProps {
 
 /** What can stand on the lit colour: the project's texts, its ends, white and black, each as text on it; one press uses it. */
 export default function Standing({ painted, on }: StandingProps) {
-  // What was edited is drawn first.
-  const system = useDeferredValue(useSystem());
-  const theme = useDeferredValue(useTheme());
+  const [systemNow, themeNow] = [useSystem(), useTheme()];
+  const now = useMemo(() => ({ system: systemNow, theme: themeNow }), [systemNow, themeNow]);
+  // What is read while something is dragged follows a little behind it.
+  const { system, theme } = usePaced(now);
   const id = useProjectId();
   const navigate = useNavigate();
   const { edit } = useEditing();
