@@ -16,7 +16,7 @@ test('somebody is named in a note and answers it; it is found among all, settled
   await form.getByLabel('On', { exact: true }).selectOption({ label: 'Deep' });
   await form.getByLabel('Note', { exact: true }).focus();
   await one.page.keyboard.type('Too dark at night, @la');
-  const offered = one.page.getByRole('listbox', { name: 'People to name' });
+  const offered = one.page.getByRole('listbox', { name: 'People to mention' });
   await expect(offered.getByRole('option')).toHaveText(['Nis Lantern']);
   expect(await axeFaults(one.page)).toEqual([]);
   // Given up with Escape, and taken with Enter.
@@ -81,7 +81,7 @@ test('somebody is named in a note and answers it; it is found among all, settled
   await two.page.keyboard.press('ControlOrMeta+Z');
   await expect(notes.getByRole('button', { name: 'Open it again' })).toBeVisible();
   await two.page.reload();
-  await expect(two.page.getByRole('heading', { name: 'No note is open' })).toBeVisible();
+  await expect(two.page.getByRole('heading', { name: 'No open notes' })).toBeVisible();
   expect(await axeFaults(two.page)).toEqual([]);
   await expectSaved(two.page);
   const { document } = (await (await askAs(server.address, ula, 'GET', `/projects/${project}`)).json()) as {

@@ -77,7 +77,7 @@ export function useFindings(): readonly FindingGroup[] {
         },
         {
           key: 'notes',
-          name: 'Notes: all that was said',
+          name: 'All notes',
           also: 'comments remarks answers mentions',
           act: () => navigate(notesAddress(id)),
         },

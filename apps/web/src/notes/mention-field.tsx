@@ -104,7 +104,7 @@ export function MentionField({ label, text, onChange, onSend, onGiveUp }: Mentio
         <div
           id={list}
           role="listbox"
-          aria-label="People to name"
+          aria-label="People to mention"
           className="rounded-md border border-control bg-raised p-1"
         >
           {offered.map(({ id: person, name }, i) => (

@@ -79,10 +79,7 @@ export default function NotesPage() {
   const isFiltered = JSON.stringify(filters) !== JSON.stringify(NOTHING);
   return (
     <div className="flex min-h-full flex-col pb-6">
-      <PageHeader
-        title="Notes"
-        lead="What is said about the colours of this project, and what is still open."
-      >
+      <PageHeader title="Notes" lead="What people say about this project’s colours, and what is still open.">
         {mayDo(access, 'note') && !writing && (
           <Button look="primary" onClick={() => setWriting(true)}>
             Write a note …
@@ -109,8 +106,8 @@ export default function NotesPage() {
           {shown.length ? (
             <NoteList notes={shown} led={asked ?? null} />
           ) : (
-            <EmptyState title={isFiltered ? 'No note is like that' : 'No note is open'}>
-              {isFiltered ? 'Leave out one of the filters above.' : 'All that was said here is settled.'}
+            <EmptyState title={isFiltered ? 'No notes match' : 'No open notes'}>
+              {isFiltered ? 'Try fewer filters.' : 'Everything here is settled.'}
             </EmptyState>
           )}
         </>
@@ -176,7 +173,7 @@ function Filters({ filters, onChange, notes }: FiltersProps) {
           { value: '', label: 'Anybody' },
           { value: 'client', label: 'The client' },
           { value: 'team', label: 'Among us' },
-          ...(personOfPage() === null ? [] : [{ value: 'me', label: 'Naming me' } as const]),
+          ...(personOfPage() === null ? [] : [{ value: 'me', label: 'Mentioning me' } as const]),
         ]}
         onChange={(to) => onChange({ to })}
         className="w-32"

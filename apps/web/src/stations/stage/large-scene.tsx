@@ -175,7 +175,7 @@ export function LargeScene({ scene }: { scene: Scene }) {
         <Button
           small
           aria-pressed={view.notes}
-          title="Pins open notes to what they are on"
+          title="Shows open notes where they apply"
           className={clsx('h-7', view.notes && 'bg-main! text-inverse!')}
           onClick={() => change({ notes: !view.notes })}
         >

@@ -17,7 +17,7 @@ export function WholeNotes({ on, name }: { on: Noted; name: string }) {
       label={`Notes on ${name}`}
       trigger={
         <Button small look="quiet" className="text-quiet" aria-label={`Notes on ${name}: ${count} open`}>
-          {count === 0 ? 'Note on it …' : count === 1 ? '1 note on it' : `${count} notes on it`}
+          {count === 0 ? 'Add a note …' : count === 1 ? '1 note on it' : `${count} notes on it`}
         </Button>
       }
     >
