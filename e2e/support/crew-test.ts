@@ -1,5 +1,6 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { type Crew, firstPerson, newCrew, type Somebody } from './people.ts';
+import { saveData } from './saved-data.ts';
 import { startTeamServer, type TeamServer } from './team-server.ts';
 import { test as base, expect } from './test.ts';
 
@@ -34,6 +35,7 @@ export async function browserOf(
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
   });
+  await saveData(context);
   const page = await context.newPage();
   page.on('pageerror', (error) => {
     throw error;

@@ -5,6 +5,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { SCHEMA_VERSION_HEADER } from '@mint-lamp/core/wire/schema-version';
 import { test as base, expect, type Page } from '@playwright/test';
+import { saveData } from './saved-data.ts';
 import { type Stack, startStack } from './stack.ts';
 
 /** What a page of today says about itself. */
@@ -18,6 +19,8 @@ export const PUBLIC_SHEET = readFileSync(
 export { expect };
 
 interface Fixtures {
+  /** Whether pages fetch ahead what nobody has opened yet. */
+  fetchesAhead: boolean;
   /** A project of its own for the test, a copy of the demo. */
   project: string;
   /** Opens a station of the test's project and waits until it is there. */
@@ -38,6 +41,11 @@ export const test = base.extend<Fixtures, { stack: Stack }>({
     },
     { scope: 'worker', timeout: 120_000 },
   ],
+  fetchesAhead: [false, { option: true }],
+  context: async ({ context, fetchesAhead }, use) => {
+    if (!fetchesAhead) await saveData(context);
+    await use(context);
+  },
   baseURL: async ({ stack }, use) => use(stack.address),
   page: async ({ page }, use) => {
     const faults: string[] = [];

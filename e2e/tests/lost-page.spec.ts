@@ -155,9 +155,6 @@ test('where data are to be saved nothing is fetched that nobody asked for, and a
   page,
   open,
 }) => {
-  await page.addInitScript(() =>
-    Object.defineProperty(navigator, 'connection', { value: { saveData: true, effectiveType: '4g' } }),
-  );
   const asked: string[] = [];
   page.on('request', (request) => asked.push(new URL(request.url()).pathname));
   await open('assign');

@@ -1,6 +1,6 @@
 import { addColor, expect, expectSaved, onServer, test } from '../support/test.ts';
 
-test.use({ serviceWorkers: 'allow' });
+test.use({ serviceWorkers: 'allow', fetchesAhead: true });
 
 /** What this browser keeps of a project. */
 const keptBase = (id: string) =>

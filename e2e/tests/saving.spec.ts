@@ -1,5 +1,6 @@
 import { SCHEMA_VERSION_HEADER } from '@mint-lamp/core/wire/schema-version';
 import type { Page } from '@playwright/test';
+import { saveData } from '../support/saved-data.ts';
 import { addColor, expect, expectSaved, onServer, SKERRY, test } from '../support/test.ts';
 
 const swatches = async (page: Page) =>
@@ -122,6 +123,7 @@ test('an edit that no longer fits is told, and the others go through', async ({
   await expect(page.locator('[data-saving]')).toContainText('2 edits kept here');
   // Meanwhile the family is removed in another browser.
   const elsewhere = await browser.newContext();
+  await saveData(elsewhere);
   const other = await elsewhere.newPage();
   await other.goto(`${stack.address}/p/${project}/grow/kelp`);
   await other.getByRole('button', { name: 'Remove …' }).click();
@@ -134,43 +136,47 @@ test('an edit that no longer fits is told, and the others go through', async ({
   await elsewhere.close();
 });
 
-test('while the server is away editing goes on, also across a closed tab, and all arrives once and in order', async ({
-  page,
-  context,
-  open,
-  stack,
-  project,
-}) => {
-  await open('grow');
-  await expectSaved(page);
-  // The other stations have been fetched ahead by now; they open without the server.
-  await expect(page.locator('html')).toHaveAttribute('data-ahead', 'fetched');
-  await stack.killServer();
-  await page.getByRole('link', { name: 'Fade' }).click();
-  await expect(page.locator('figure svg').first()).toBeVisible();
-  await page.getByRole('link', { name: 'Gather' }).click();
-  await page.getByLabel('Text with colours').fill('#123456');
-  await expect(page.getByText('1 colour found')).toBeVisible();
-  await page.getByRole('link', { name: 'Deliver' }).click();
-  await expect(page.getByRole('heading', { name: 'Deliver' })).toBeVisible();
-  const colors = ['#100000', '#200000', '#300000'];
-  for (const color of colors) await addColor(page, color);
-  await expect(page.locator('[data-saving]')).toHaveText('3 edits kept here');
-  await page.close();
-  await stack.startServer();
-  expect((await trayOnServer(stack, project)).length).toBe(4);
-  const later = await context.newPage();
-  // The page of all projects sends what waits already; a project's own page has nothing left to send.
-  await later.goto('/');
-  await expect.poll(async () => (await trayOnServer(stack, project)).length).toBe(7);
-  await open('grow', later);
-  await expectSaved(later);
-  await expect
-    .poll(() => trayOnServer(stack, project))
-    .toEqual([...['#0b5f6b', '#e2552b', '#d9c7a0', '#3d4a4d'], ...colors]);
-  expect(
-    await later.evaluate(() => Object.keys(localStorage).filter((key) => key.includes('unsent'))),
-  ).toEqual([]);
+test.describe('with all parts fetched ahead', () => {
+  test.use({ fetchesAhead: true });
+
+  test('while the server is away editing goes on, also across a closed tab, and all arrives once and in order', async ({
+    page,
+    context,
+    open,
+    stack,
+    project,
+  }) => {
+    await open('grow');
+    await expectSaved(page);
+    // The other stations have been fetched ahead by now; they open without the server.
+    await expect(page.locator('html')).toHaveAttribute('data-ahead', 'fetched');
+    await stack.killServer();
+    await page.getByRole('link', { name: 'Fade' }).click();
+    await expect(page.locator('figure svg').first()).toBeVisible();
+    await page.getByRole('link', { name: 'Gather' }).click();
+    await page.getByLabel('Text with colours').fill('#123456');
+    await expect(page.getByText('1 colour found')).toBeVisible();
+    await page.getByRole('link', { name: 'Deliver' }).click();
+    await expect(page.getByRole('heading', { name: 'Deliver' })).toBeVisible();
+    const colors = ['#100000', '#200000', '#300000'];
+    for (const color of colors) await addColor(page, color);
+    await expect(page.locator('[data-saving]')).toHaveText('3 edits kept here');
+    await page.close();
+    await stack.startServer();
+    expect((await trayOnServer(stack, project)).length).toBe(4);
+    const later = await context.newPage();
+    // The page of all projects sends what waits already; a project's own page has nothing left to send.
+    await later.goto('/');
+    await expect.poll(async () => (await trayOnServer(stack, project)).length).toBe(7);
+    await open('grow', later);
+    await expectSaved(later);
+    await expect
+      .poll(() => trayOnServer(stack, project))
+      .toEqual([...['#0b5f6b', '#e2552b', '#d9c7a0', '#3d4a4d'], ...colors]);
+    expect(
+      await later.evaluate(() => Object.keys(localStorage).filter((key) => key.includes('unsent'))),
+    ).toEqual([]);
+  });
 });
 
 test('while the database is away the state says so, and what was done is saved when it is back', async ({

@@ -1,4 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
+import { saveData } from '../support/saved-data.ts';
 import { axeFaults, expect, expectSaved, onServer, send, test } from '../support/test.ts';
 
 /** A client's phone: another browser than the designer's, small, by touch. */
@@ -9,6 +10,7 @@ async function phoneAt(browser: Browser, address: string): Promise<Page> {
     isMobile: true,
     reducedMotion: 'reduce',
   });
+  await saveData(context);
   const page = await context.newPage();
   await page.goto(address);
   return page;

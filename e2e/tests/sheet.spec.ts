@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
+import { saveData } from '../support/saved-data.ts';
 import { axeFaults, expect, expectSaved, onServer, send, test } from '../support/test.ts';
 
 const cell = (page: Page, role: string, theme: string) =>
@@ -248,7 +249,9 @@ test('a second person’s edits come in during one’s own drag, and both are th
   browser,
 }) => {
   await open('grow/deepwater');
-  const second = await (await browser.newContext({ baseURL: stack.address })).newPage();
+  const elsewhere = await browser.newContext({ baseURL: stack.address });
+  await saveData(elsewhere);
+  const second = await elsewhere.newPage();
   await open('assign', second);
   const handle = page.getByRole('slider', { name: /^Base of Deepwater/ });
   const box = (await handle.boundingBox())!;
