@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import AxeBuilder from '@axe-core/playwright';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { SCHEMA_VERSION_HEADER } from '@mint-lamp/core/wire/schema-version';
 import { test as base, expect, type Page } from '@playwright/test';
@@ -16,6 +15,7 @@ export const PUBLIC_SHEET = readFileSync(
   createRequire(import.meta.url).resolve('bootstrap/dist/css/bootstrap.css'),
   'utf8',
 );
+export { axeFaults } from './axe.ts';
 export { expect };
 
 interface Fixtures {
@@ -145,27 +145,4 @@ export async function paste(page: Page, text: string): Promise<void> {
       document.execCommand('insertText', false, pasted);
     }
   }, text);
-}
-
-/**
- * What axe finds on the page, the designer's own samples aside; by some of its rules only where they are named.
- */
-export async function axeFaults(page: Page, rules: readonly string[] = []): Promise<string[]> {
-  // Colours on their way to others are no faults.
-  await page.evaluate(() =>
-    Promise.allSettled(
-      document
-        .getAnimations()
-        .map((one) =>
-          one.effect?.getComputedTiming().endTime === Number.POSITIVE_INFINITY ? null : one.finished,
-        ),
-    ),
-  );
-  // What passes is told by its rule only: twice as fast.
-  const axe = new AxeBuilder({ page })
-    .setLegacyMode()
-    .exclude('[data-specimen]')
-    .options({ resultTypes: ['violations'] });
-  const { violations } = await (rules.length ? axe.withRules([...rules]) : axe).analyze();
-  return violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
 }
