@@ -1,17 +1,21 @@
 import { spawn } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuild } from './setup/build.mjs';
 import { built } from './setup/built.mjs';
 import { ensureChromium } from './setup/chromium.mjs';
+import { buildHouseOf, removeHouse } from './setup/house-before.mjs';
 import { ensureLibrary } from './setup/library.mjs';
 import { ensurePackages } from './setup/packages.mjs';
-import { main, ROOT, run } from './setup/run.mjs';
+import { main, ROOT } from './setup/run.mjs';
 
 // npm run bench [-- name]: every benchmark, or those whose file name contains the name. Each prints its figure
-// as a ratio to a baseline measured in the same run. With --small each runs once and small, two at a time, to see that
-// it runs: what `npm test` does.
+// as a ratio to a baseline measured in the same run, and fails where a limit is missed. With --small each runs once and
+// small, two at a time, to see that it runs: what `npm test` does. With --before=<commit> those in a browser run against
+// that commit's code and today's in turns, and each figure is said as the share of what it was.
 const isSmall = process.argv.includes('--small');
+const before = process.argv.find((word) => word.startsWith('--before='))?.slice('--before='.length);
 const IN_BROWSER = /from '\.\/in-browser\.ts'/;
 const wanted = process.argv.slice(2).find((word) => !word.startsWith('--')) ?? '';
 const FOLDERS = ['packages/core/bench', 'apps/server/bench', 'e2e/bench'];
@@ -88,12 +92,76 @@ async function allSmall() {
   process.exitCode = failed || faults.length ? 1 : 0;
 }
 
+/** Runs a program with what it prints shown; whether it ended well. */
+const shown = (words) =>
+  new Promise((resolve) => {
+    const child = spawn(process.execPath, words, { cwd: ROOT, stdio: 'inherit' });
+    child.on('close', (code) => resolve(code === 0));
+  });
+
+const FIGURE = /^(.*?): (-?[\d.]+) (ms|s|kB|MB)\b/;
+
+/** Runs a benchmark against the code in a folder; its figures by their names. */
+async function figuresOf(file, house) {
+  const { text } = await new Promise((resolve) => {
+    const child = spawn(process.execPath, ['--import', 'tsx', file], {
+      cwd: ROOT,
+      env: { ...process.env, MINT_HOUSE: house },
+    });
+    let text = '';
+    child.stdout.on('data', (chunk) => {
+      text += chunk;
+    });
+    child.stderr.pipe(process.stderr);
+    child.on('close', () => resolve({ text }));
+  });
+  return new Map(
+    text.split('\n').flatMap((line) => {
+      const [, name, figure, unit] = FIGURE.exec(line) ?? [];
+      return name ? [[name, { figure: Number(figure), unit }]] : [];
+    }),
+  );
+}
+
+/** How often each house is measured: the machine's hours differ, and so the two take turns. */
+const TURNS = 3;
+const medianOf = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
+
+async function against(commit) {
+  const folder = join(tmpdir(), `mint-lamp-before-${process.pid}`);
+  try {
+    buildHouseOf(commit, folder);
+    for (const file of files().filter((one) => IN_BROWSER.test(readFileSync(join(ROOT, one), 'utf8')))) {
+      const turns = { before: [], now: [] };
+      for (let i = 0; i < TURNS; i++) {
+        turns.before.push(await figuresOf(file, folder));
+        turns.now.push(await figuresOf(file, ROOT));
+      }
+      for (const [name, { unit }] of turns.now[0]) {
+        const of = (which) =>
+          medianOf(turns[which].flatMap((one) => (one.has(name) ? [one.get(name).figure] : [])));
+        const [was, is] = [of('before'), of('now')];
+        const told = was === undefined ? 'not there before' : `${was.toFixed(2)} ${unit} before`;
+        const share = was ? `, ${(is / was).toFixed(2)} of it` : '';
+        console.log(`${name}: ${is?.toFixed(2)} ${unit}, ${told}${share}`);
+      }
+    }
+  } finally {
+    removeHouse(folder);
+  }
+}
+
 await main(async () => {
   ensurePackages();
   ensureChromium();
   ensureBuild();
   ensureLibrary();
   if (isSmall) return allSmall();
-  for (const file of files())
-    run(process.execPath, await toRun(file), { show: true, sentence: `The benchmark ${file} failed.` });
+  if (before) return against(before);
+  const missed = [];
+  for (const file of files()) if (!(await shown(await toRun(file)))) missed.push(file);
+  if (missed.length) {
+    console.log(`\nFailed, or over a limit: ${missed.join(', ')}`);
+    process.exitCode = 1;
+  }
 });

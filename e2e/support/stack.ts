@@ -5,7 +5,9 @@ import { fileURLToPath } from 'node:url';
 import { type Cluster, freePort, startCluster, temporaryFolder } from '../../scripts/setup/postgres.mjs';
 
 const LIBRARY = fileURLToPath(new URL('../../apps/server/library', import.meta.url));
-const SERVER = fileURLToPath(new URL('../../apps/server/dist/demo.js', import.meta.url));
+/** Whose server and page are started: those of another folder where a bench holds two against each other. */
+const HOUSE = process.env.MINT_HOUSE ?? fileURLToPath(new URL('../..', import.meta.url));
+const SERVER = join(HOUSE, 'apps/server/dist/demo.js');
 
 /** A server process with a database cluster of its own, both of which can be killed and started again. */
 export interface Stack {

@@ -85,7 +85,7 @@ export function MatrixGrid(props: MatrixGridProps) {
   return (
     <div
       ref={scroller}
-      className="mx-5 mb-4 min-h-0 flex-1 overflow-auto rounded-md border border-hair contain-strict"
+      className="mx-5 mb-4 min-h-0 flex-1 overflow-auto rounded-md border border-hair bg-ground contain-strict"
     >
       {/* biome-ignore lint/a11y/useSemanticElements: a table cannot leave out what is out of sight at both sides */}
       <div
