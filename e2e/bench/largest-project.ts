@@ -14,17 +14,18 @@ export async function makeProject(stack: Stack, document: ProjectDocument): Prom
     for (let at = 0; at < commands.length; at += size)
       await send(stack, id, [{ type: 'batch', label: 'fill', commands: commands.slice(at, at + size) }]);
   };
-  const addTheme = (theme: (typeof themes)[number]) => ({ type: 'addTheme', theme, links: {} });
+  // Those that a project begins with go once another is there, before so many are that no more fit in.
+  const [first, ...others] = themes.map((theme) =>
+    BEGUN_WITH.includes(theme.id)
+      ? { type: 'renameTheme', theme: theme.id, name: theme.name }
+      : { type: 'addTheme', theme, links: {} },
+  );
+  const left = BEGUN_WITH.filter((theme) => !themes.some(({ id }) => id === theme));
   await inBatches(
     [
-      ...themes.map((theme) =>
-        BEGUN_WITH.includes(theme.id)
-          ? { type: 'renameTheme', theme: theme.id, name: theme.name }
-          : addTheme(theme),
-      ),
-      ...BEGUN_WITH.flatMap((theme) =>
-        themes.some(({ id }) => id === theme) ? [] : [{ type: 'removeTheme', theme }],
-      ),
+      first!,
+      ...left.map((theme) => ({ type: 'removeTheme', theme })),
+      ...others,
       ...families.map((family) => ({ type: 'addFamily', family })),
     ],
     500,
