@@ -27,8 +27,8 @@ interface Users {
 
 interface User {
   readonly key: string;
-  readonly name: string;
-  readonly to: string;
+  /** What it is called and where it is; of thousands, only those that are listed are asked. */
+  readonly told: () => { readonly name: string; readonly to: string };
 }
 
 /** Where the lit colour is used: roles and gradients that follow it in this theme, and whatever else depends on it. */
@@ -87,26 +87,32 @@ function usersOf(id: string, system: System, themeId: string, selection: Selecti
   const here: User[] = [];
   const elsewhere: User[] = [];
   for (const { role, themes } of roles) {
-    const user = { key: role.id, name: writeRoleName(role), to: addressOf(id, 'assign', role.id) };
-    if (themes.includes(themeId)) here.push(user);
+    const to = () => addressOf(id, 'assign', role.id);
+    if (themes.includes(themeId))
+      here.push({ key: role.id, told: () => ({ name: writeRoleName(role), to: to() }) });
     else {
-      const names = themes.map((theme) => nameIn(document.themes, theme)).join(', ');
-      elsewhere.push({ ...user, name: `${user.name} in ${names}` });
+      const names = () => themes.map((theme) => nameIn(document.themes, theme)).join(', ');
+      elsewhere.push({
+        key: role.id,
+        told: () => ({ name: `${writeRoleName(role)} in ${names()}`, to: to() }),
+      });
     }
   }
-  for (const gradient of gradients)
-    here.push({ key: gradient.id, name: gradient.name, to: addressOf(id, 'fade', gradient.id) });
-  for (const family of families)
+  for (const { id: gradient, name } of gradients)
+    here.push({ key: gradient, told: () => ({ name, to: addressOf(id, 'fade', gradient) }) });
+  for (const { id: family, name } of families)
     elsewhere.push({
-      key: family.id,
-      name: `the family ${family.name}`,
-      to: addressOf(id, 'grow', family.id),
+      key: family,
+      told: () => ({ name: `the family ${name}`, to: addressOf(id, 'grow', family) }),
     });
+  const roleName = (role: string) => roleNameIn(document.roles, role);
   for (const { id: pair, foreground, background } of pairs)
     elsewhere.push({
       key: pair,
-      name: `the pair ${roleNameIn(document.roles, foreground)} on ${roleNameIn(document.roles, background)}`,
-      to: addressOf(id, 'check', pair),
+      told: () => ({
+        name: `the pair ${roleName(foreground)} on ${roleName(background)}`,
+        to: addressOf(id, 'check', pair),
+      }),
     });
   return { here, elsewhere };
 }
@@ -120,6 +126,7 @@ interface UserListProps {
 
 const UserList = memo(function UserList({ users: { here, elsewhere }, themeName, own }: UserListProps) {
   const [replacing, setReplacing] = useState(false);
+  const [open, setOpen] = useState(false);
   return (
     <section aria-label="Used by" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">
@@ -127,12 +134,12 @@ const UserList = memo(function UserList({ users: { here, elsewhere }, themeName,
       </h3>
       <Names users={here} />
       {elsewhere.length > 0 && (
-        <details>
+        <details onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
           <summary className="cursor-pointer text-sm text-quiet">
             {elsewhere.length === 1 ? 'One other thing depends' : `${elsewhere.length} other things depend`}{' '}
             on it
           </summary>
-          <Names users={elsewhere} />
+          {open && <Names users={elsewhere} />}
         </details>
       )}
       {own &&
@@ -152,13 +159,16 @@ function Names({ users }: { users: readonly User[] }) {
   const [all, setAll] = useState(false);
   return (
     <ul>
-      {(all ? users : users.slice(0, MOST)).map((user) => (
-        <li key={user.key}>
-          <RouterLink to={user.to} className="hover:underline">
-            {user.name}
-          </RouterLink>
-        </li>
-      ))}
+      {(all ? users : users.slice(0, MOST)).map(({ key, told }) => {
+        const { name, to } = told();
+        return (
+          <li key={key}>
+            <RouterLink to={to} className="hover:underline">
+              {name}
+            </RouterLink>
+          </li>
+        );
+      })}
       {users.length > MOST && !all && (
         <li>
           <button

@@ -16,7 +16,9 @@ export function Dialog({ open, onOpenChange, title, description, children, lasti
   return (
     <RadixDialog.Root open={open} onOpenChange={onOpenChange}>
       <RadixDialog.Portal>
-        <RadixDialog.Overlay className="fixed inset-0 z-40 bg-veil" />
+        {/* Not the library's own, which holds the page's scrolling by a property that every element inherits: drawing all of
+            it anew takes longer than the dialog. The page itself does not scroll. */}
+        <div className="pointer-events-auto fixed inset-0 z-40 bg-veil" />
         <RadixDialog.Content
           className="fixed top-[12vh] left-1/2 z-50 max-h-[76vh] w-[min(640px,92vw)] -translate-x-1/2 overflow-auto rounded-md border border-control bg-raised p-5 text-main"
           {...(description ? {} : { 'aria-describedby': undefined })}

@@ -2,6 +2,7 @@ import { findTwins } from '../color/difference.ts';
 import { oklchToRgb8 } from '../color/gamut.ts';
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Rgba } from '../contrast/ratio.ts';
+import { drain } from '../in-parts/drain.ts';
 import { clamp, clamp01 } from '../numbers/clamp.ts';
 import { mix } from './interpolate.ts';
 import { type ColorStop, type CssGradient, colorAtPlace, type PlacedGradient, placeStops } from './model.ts';
@@ -60,36 +61,42 @@ const COLOURFUL = 0.04;
 const OUTSHINES = 0.06;
 
 /**
- * What may trouble the eye in a gradient: grey dips (chroma falls below 60 % of both ends, both colourful), middles
+ * What may trouble the eye in a gradient, a stretch at a time: grey dips (chroma falls below 60 % of both ends, both colourful), middles
  * that are lighter than both ends by 0.06 of OKLCH lightness and more, as mixing round the hues makes them,
  * neighbouring stops nearer than `twin` (ΔE OK), and bands: runs of one 8-bit colour wider than `visible` px
  * at a length of `length` px where the colour changes. Flat stretches between equal stops are no bands.
  */
-export function gradientFaults(
+export function* gradientFaultsInParts(
   gradient: CssGradient,
   { length = 600, visible = 8, twin = 0.02 }: { length?: number; visible?: number; twin?: number } = {},
-): GradientFaults {
+): Generator<void, GradientFaults> {
   const placed = placeStops({ ...gradient, repeating: false }, length);
   const bands: Band[] = [];
   for (const { from, to } of placed.stretches)
-    if (to > from) bands.push(...bandsIn(from, to, (place) => colorAtPlace(placed, place), length, visible));
+    if (to > from) {
+      bands.push(...bandsIn(from, to, (place) => colorAtPlace(placed, place), length, visible));
+      yield;
+    }
   const labs = placed.colors.map((c) => oklab(c.color));
   const twins: TwinStops[] = [];
   for (let i = 1; i < labs.length; i++) {
     const [pair] = findTwins([labs[i - 1]!, labs[i]!], twin);
     if (pair) twins.push({ a: i - 1, b: i, difference: pair.difference });
   }
-  return { ...middlesOf(placed), twins, bands };
+  return { ...(yield* middlesOf(placed)), twins, bands };
 }
 
+/** {@link gradientFaultsInParts}, at once. */
+export const gradientFaults = (...of: Parameters<typeof gradientFaultsInParts>): GradientFaults =>
+  drain(gradientFaultsInParts(...of));
+
+type Middles = Pick<GradientFaults, 'greyDips' | 'bright'>;
+
 /** What of {@link gradientFaults} lies in the middles between stops: grey dips, and what outshines both ends. */
-export const middlesOfGradient = (
-  gradient: CssGradient,
-  length = 600,
-): Pick<GradientFaults, 'greyDips' | 'bright'> =>
+export const middlesInParts = (gradient: CssGradient, length = 600): Generator<void, Middles> =>
   middlesOf(placeStops({ ...gradient, repeating: false }, length));
 
-function middlesOf(placed: PlacedGradient): Pick<GradientFaults, 'greyDips' | 'bright'> {
+function* middlesOf(placed: PlacedGradient): Generator<void, Middles> {
   const greyDips: GreyDip[] = [];
   const bright: BrightMiddle[] = [];
   for (const { from, to, a, b } of placed.stretches) {
@@ -110,6 +117,7 @@ function middlesOf(placed: PlacedGradient): Pick<GradientFaults, 'greyDips' | 'b
       greyDips.push({ ...low, expected, remedy });
     }
     if (high.lightness > lighterEnd + OUTSHINES) bright.push({ ...high, expected: lighterEnd });
+    yield;
   }
   return { greyDips, bright };
 }

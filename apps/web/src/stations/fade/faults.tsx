@@ -1,14 +1,16 @@
 import { applyCommand } from '@mint-lamp/core/document/commands/apply';
 import { linkName } from '@mint-lamp/core/document/naming/link-name';
-import { faultsWithMends, type GradientFault } from '@mint-lamp/core/judged/gradients/gradient-faults';
+import { faultsInParts, type GradientFault } from '@mint-lamp/core/judged/gradients/gradient-faults';
 import { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
+import type { Walking } from '@mint-lamp/core/system/gradients/walked-stop';
 import { TriangleAlert } from 'lucide-react';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { newId, useEditing } from '../../store/editing.ts';
 import { selectProject, useSystem, useTheme } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useSettled } from '../../store/use-settled.ts';
 import { Button } from '../../ui/button.tsx';
+import { inTurns } from '../../ui/turns.ts';
 import { straightCss, straightened } from './bench/straight.ts';
 
 /** Faults that are listed at first. */
@@ -51,17 +53,37 @@ function mendWords(fault: GradientFault, nameOf: (command: GradientFault['mend']
   }
 }
 
+/** What of looking for faults is done in one turn of the page, ms. */
+const TURN_MS = 8;
+
+/** Looking costs more than drawing: a little of it at a time, and what is found comes a moment later. */
+function useFaults(resolved: ResolvedGradient, walking: Walking, length: number): readonly GradientFault[] {
+  const { id } = resolved.gradient;
+  const [found, setFound] = useState<{ of: string; faults: readonly GradientFault[] } | null>(null);
+  useEffect(() => {
+    const parts = faultsInParts(resolved, walking, length, newId);
+    let over = false;
+    void inTurns(parts, TURN_MS).then((faults) => {
+      if (!over) setFound({ of: id, faults });
+    });
+    return () => {
+      over = true;
+      parts.return([]);
+    };
+  }, [id, resolved, walking, length]);
+  return found?.of === id ? found.faults : [];
+}
+
 /** What may trouble the eye in a gradient, in words, the worst first; each mend is seen before it is taken. Nothing when all is well. */
 export function Faults({ resolved, length }: { resolved: ResolvedGradient; length: number }) {
   const theme = useTheme();
   const { document, families } = useSystem();
   const { edit, preview } = useEditing();
-  // Looking costs more than drawing: while something is dragged nobody reads, and after it the words may come a moment later.
-  const still = useDeferredValue(useSettled(resolved));
+  // While something is dragged nobody reads.
+  const still = useSettled(resolved);
   const walking = useMemo(() => ({ families, roles: theme.roles }), [families, theme.roles]);
-  const settled = useDeferredValue(useSettled(walking));
   const [all, setAll] = useState(false);
-  const faults = useMemo(() => faultsWithMends(still, settled, length, newId), [still, settled, length]);
+  const faults = useFaults(still, useSettled(walking), length);
   if (!faults.length) return null;
   const nameOf = (mend: GradientFault['mend']) =>
     mend?.type === 'linkStop' ? linkName(document, mend.link) : '';

@@ -2,7 +2,6 @@ import { rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sort
 import { CSS } from '@dnd-kit/utilities';
 import { gradientSections, movedBeside } from '@mint-lamp/core/edits/gradients/gradient-sections';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
-import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import clsx from 'clsx';
 import { memo, type PointerEventHandler, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
@@ -17,7 +16,6 @@ const SECTION_NAMES = { favourites: 'Favourites', own: '', group: '' } as const;
 
 /** All gradients of the project, painted in the present theme: favourites first, then on their own, then by group. */
 export function GradientList({ open }: { open: string | null }) {
-  const theme = useTheme();
   const id = useProjectId();
   // While a stop is dragged only its own tile is drawn anew.
   const gradients = useAppSelector((state) => selectProject(state).document.gradients);
@@ -55,20 +53,17 @@ export function GradientList({ open }: { open: string | null }) {
                 <h2 className="h-4.5 truncate text-xs text-quiet">{group || SECTION_NAMES[kind]}</h2>
               )}
               <ul className="flex gap-2">
-                {list.map((gradient) => {
-                  const resolved = theme.gradients.get(gradient.id);
-                  const index = next++;
-                  return resolved ? (
-                    <GradientTile
-                      key={gradient.id}
-                      resolved={resolved}
-                      index={index}
-                      to={addressOf(id, 'fade', gradient.id)}
-                      on={gradient.id === open}
-                      onMove={move}
-                    />
-                  ) : null;
-                })}
+                {list.map((gradient) => (
+                  <GradientTile
+                    key={gradient.id}
+                    id={gradient.id}
+                    name={gradient.name}
+                    index={next++}
+                    to={addressOf(id, 'fade', gradient.id)}
+                    on={gradient.id === open}
+                    onMove={move}
+                  />
+                ))}
               </ul>
             </section>
           ))}
@@ -81,17 +76,24 @@ export function GradientList({ open }: { open: string | null }) {
 /** What a tile is called among the things that can be dragged. */
 const tileId = (gradient: string) => `gradient ${gradient}`;
 
+/** The gradient in the present theme; painted once it is in the window, and again only when it changes itself. */
+function TilePaint({ id }: { id: string }) {
+  const resolved = useTheme().gradients.get(id);
+  const css = useMemo(() => resolved && gradientCss(resolved), [resolved]);
+  return <span className="block size-full" style={{ background: css ?? undefined }} />;
+}
+
 interface GradientTileProps {
-  resolved: ResolvedGradient;
+  id: string;
+  name: string;
   index: number;
   to: string;
   on: boolean;
   onMove: (gradient: string, to: number) => void;
 }
 
-/** One gradient, painted once it comes into the window, and again only when it changes itself. */
-const GradientTile = memo(function GradientTile({ resolved, index, to, on, onMove }: GradientTileProps) {
-  const { id, name } = resolved.gradient;
+/** One gradient; another theme changes nothing but what it is painted with. */
+const GradientTile = memo(function GradientTile({ id, name, index, to, on, onMove }: GradientTileProps) {
   const tile = useRef<HTMLLIElement | null>(null);
   const [seen, setSeen] = useState(false);
   const data: MovableThing = {
@@ -123,10 +125,7 @@ const GradientTile = memo(function GradientTile({ resolved, index, to, on, onMov
     >
       <Link to={to} draggable={false} aria-current={on ? 'true' : undefined} className="block rounded-md">
         <span aria-hidden className="checker block h-7 overflow-hidden rounded-md border border-hair">
-          <span
-            className="block size-full"
-            style={{ background: (seen && gradientCss(resolved)) || undefined }}
-          />
+          {seen && <TilePaint id={id} />}
         </span>
         <span className={clsx('block truncate text-sm', on ? 'font-semibold' : 'text-quiet')}>{name}</span>
       </Link>

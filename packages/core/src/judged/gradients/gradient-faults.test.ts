@@ -3,8 +3,9 @@ import { SKERRY_LINE } from '../../demo/skerry-line.ts';
 import { after } from '../../document/commands/after.fixture.ts';
 import type { ProjectDocument } from '../../document/document.ts';
 import { type Gradient, stopAt } from '../../document/gradients/gradient.ts';
+import { drain } from '../../in-parts/drain.ts';
 import { resolveSystem } from '../../system/resolve.ts';
-import { faultsWithMends } from './gradient-faults.ts';
+import { faultsInParts } from './gradient-faults.ts';
 
 const plain = (...stops: readonly (readonly [percent: number, color: string])[]) =>
   stops.map(([percent, color], i) => stopAt(`s${i}`, percent, { to: 'color', color }));
@@ -19,7 +20,7 @@ function faultsIn(doc: ProjectDocument, length = 600) {
   const { roles, gradients } = themes.get('day')!;
   let next = 0;
   const newId = () => `new-${next++}`;
-  return faultsWithMends(gradients.get('first-light')!, { families, roles }, length, newId);
+  return drain(faultsInParts(gradients.get('first-light')!, { families, roles }, length, newId));
 }
 /** What is left of a kind of faults when the first of them is mended. */
 function mended(doc: ProjectDocument, kind: string, length?: number) {

@@ -7,8 +7,8 @@ import {
   type Band,
   type BrightMiddle,
   type GreyDip,
-  gradientFaults,
-  middlesOfGradient,
+  gradientFaultsInParts,
+  middlesInParts,
   type TwinStops,
 } from '../../gradient/analyse.ts';
 import type { MixingSpace } from '../../gradient/interpolate.ts';
@@ -48,15 +48,15 @@ interface Looked {
   readonly length: number;
 }
 
-const faultsOf = (resolved: ResolvedGradient, length: number) => {
+function* faultsOf(resolved: ResolvedGradient, length: number) {
   const painted = paintedGradient(resolved);
-  return painted && gradientFaults(painted, { length, twin: TWINS });
-};
+  return painted && (yield* gradientFaultsInParts(painted, { length, twin: TWINS }));
+}
 
-const middlesIn = (resolved: ResolvedGradient, length: number) => {
+function* middlesIn(resolved: ResolvedGradient, length: number) {
   const painted = paintedGradient(resolved);
-  return painted && middlesOfGradient(painted, length);
-};
+  return painted && (yield* middlesInParts(painted, length));
+}
 
 /** The same gradient with some of it otherwise. */
 function changed(
@@ -68,20 +68,20 @@ function changed(
 }
 
 /** The mixing space in which no middle outshines its ends; null where it is none of the calmer ones. */
-function calmerSpace(looked: Looked): MixingSpace | null {
-  return (
-    CALMER.find((space) => {
-      if (space === looked.resolved.gradient.space) return false;
-      const middles = middlesIn(changed(looked, { space, hueWay: 'shorter' }), looked.length);
-      return middles?.bright.length === 0;
-    }) ?? null
-  );
+function* calmerSpace(looked: Looked): Generator<void, MixingSpace | null> {
+  for (const space of CALMER) {
+    if (space === looked.resolved.gradient.space) continue;
+    const middles = yield* middlesIn(changed(looked, { space, hueWay: 'shorter' }), looked.length);
+    if (middles?.bright.length === 0) return space;
+  }
+  return null;
 }
 
 /** Mixing it round the hues, where that leaves no grey dip: for a gradient that holds no more stops. */
-function mixedRoundHues(looked: Looked): GradientCommand | null {
+function* mixedRoundHues(looked: Looked): Generator<void, GradientCommand | null> {
   const change = { space: 'oklch', hueWay: 'shorter' } as const;
-  return middlesIn(changed(looked, change), looked.length)?.greyDips.length === 0
+  const middles = yield* middlesIn(changed(looked, change), looked.length);
+  return middles?.greyDips.length === 0
     ? { type: 'setGradient', gradient: looked.resolved.gradient.id, change }
     : null;
 }
@@ -98,8 +98,13 @@ function partAround(
   return gradient.stops.slice(of(near[0]), of(near[near.length - 1]) + 1);
 }
 
+interface BandMend {
+  readonly stop: number;
+  readonly link: Link;
+}
+
 /** The least walk of a stop beside the widest band with which none is seen there any more; null where none does it. */
-function bandMend(looked: Looked, band: Band): { readonly stop: number; readonly link: Link } | null {
+function* bandMend(looked: Looked, band: Band): Generator<void, BandMend | null> {
   const { resolved, walking, length } = looked;
   const { stops } = resolved;
   const after = stops.findIndex(({ places: [first] }) => percentOf(first, length) >= band.to - 1e-6);
@@ -131,8 +136,8 @@ function bandMend(looked: Looked, band: Band): { readonly stop: number; readonly
       walk.color = next.colors[next.stops.findIndex(({ id }) => id === walk.id)] ?? null;
       // A flat line has no bands either, and is no gradient.
       if (apartIn(next) < apart) continue;
-      if (faultsOf(next, length)?.bands.length === 0)
-        return { stop: stops.findIndex(({ id }) => id === walk.id), link };
+      const left = yield* faultsOf(next, length);
+      if (left?.bands.length === 0) return { stop: stops.findIndex(({ id }) => id === walk.id), link };
     }
   return null;
 }
@@ -143,23 +148,23 @@ function weighed(fault: StopFault): GradientFault {
 
 /**
  * Everything that may trouble the eye in a gradient at a line of so many px, the worst first, each with its mend worked
- * out: greyness and middles that outshine their ends, seams, stops that are never seen or hardly told apart, bands. Of
+ * out, a little at a time: greyness and middles that outshine their ends, seams, stops that are never seen or hardly told apart, bands. Of
  * bands the widest is told. `newId` makes ids.
  */
-export function faultsWithMends(
+export function* faultsInParts(
   resolved: ResolvedGradient,
   walking: Walking,
   length: number,
   newId: () => string,
-): GradientFault[] {
-  const found = faultsOf(resolved, length);
+): Generator<void, GradientFault[]> {
+  const found = yield* faultsOf(resolved, length);
   if (!found) return [];
   const looked = { resolved, walking, length };
   const gradient = resolved.gradient.id;
   const ofPlaces = resolved.stops.flatMap((stop, i) => (resolved.colors[i] ? stop.places.map(() => i) : []));
-  const space = found.bright.length ? calmerSpace(looked) : null;
+  const space = found.bright.length ? yield* calmerSpace(looked) : null;
   const isRoom = resolved.stops.length < MOST_STOPS;
-  const roundHues = found.greyDips.length && !isRoom ? mixedRoundHues(looked) : null;
+  const roundHues = found.greyDips.length && !isRoom ? yield* mixedRoundHues(looked) : null;
   const faults: GradientFault[] = [
     ...found.greyDips.map((dip): GradientFault => {
       const { r, g, b, alpha } = dip.remedy;
@@ -203,7 +208,7 @@ export function faultsWithMends(
   ];
   if (found.bands.length) {
     const widest = widestOf(found.bands);
-    const mend = bandMend(looked, widest);
+    const mend = yield* bandMend(looked, widest);
     faults.push({
       kind: 'bands',
       ...widest,

@@ -2,7 +2,7 @@ import { slug } from '@mint-lamp/core/document/naming/names';
 import { gradientForms } from '@mint-lamp/core/exchange/gradient-forms';
 import { writeGradientSvg } from '@mint-lamp/core/exchange/gradient-svg';
 import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { memo, useMemo } from 'react';
+import { memo, useDeferredValue, useMemo } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { useProjectId, useSystem } from '../../../store/selectors.ts';
@@ -16,8 +16,10 @@ import { InEngines } from './in-engines.tsx';
 
 /** The gradient as CSS in each form that it is needed in, each with one press; and as a drawing. */
 function Handing({ resolved, size }: { resolved: ResolvedGradient; size: BoxSize }) {
-  const system = useSettled(useSystem());
-  const forms = useMemo(() => gradientForms(system, resolved), [system, resolved]);
+  // Written a moment after it is drawn: another theme is seen first and copied then.
+  const system = useDeferredValue(useSettled(useSystem()));
+  const still = useDeferredValue(resolved);
+  const forms = useMemo(() => gradientForms(system, still), [system, still]);
   const project = useProjectId();
   const { id, name, kind } = resolved.gradient;
   const [width, height] = [size.width, size.height].map((side) => Math.max(1, Math.round(side)));
