@@ -8,12 +8,13 @@ import { OLD_COLOURS_SHEET, OLD_SHEET, OLD_SITE_SHEET } from '@mint-lamp/core/de
 import { LIBRARY_HOST } from '@mint-lamp/core/wire/pictures';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
-import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, test } from 'vitest';
 import { ensureLocalPerson } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { openLibrary } from '../src/demo/library.ts';
 import { FORM } from './form.ts';
+import { ownDatabase } from './own-database.ts';
 
 let database: DataSource;
 let app: FastifyInstance;
@@ -22,7 +23,7 @@ let other: Server;
 let project: string;
 
 beforeAll(async () => {
-  database = await openDatabase(inject('databaseUrl'));
+  database = await openDatabase(ownDatabase());
   await ensureLocalPerson(database);
   library = await openLibrary(mkdtempSync(join(tmpdir(), 'mint-lamp-library-')));
   other = createServer(({ url }, response) => {

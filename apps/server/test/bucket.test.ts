@@ -1,9 +1,10 @@
 import sharp from 'sharp';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type BucketStandIn, openBucketStandIn } from '../src/demo/bucket.ts';
 import { type BucketStore, openBucket } from '../src/pictures/storing/bucket.ts';
 import { bucketAt } from '../src/settings/settings.ts';
 import { type House, openHouse, type Somebody } from './house.ts';
+import { ownDatabase } from './own-database.ts';
 
 let standIn: BucketStandIn;
 let bucket: BucketStore;
@@ -13,7 +14,7 @@ let ula: Somebody;
 beforeAll(async () => {
   standIn = await openBucketStandIn();
   bucket = openBucket(bucketAt(standIn.url));
-  house = await openHouse(inject('databaseUrl'), { bucket });
+  house = await openHouse(ownDatabase(), { bucket });
   ula = await house.somebody('Ula');
 });
 afterAll(async () => {
@@ -96,7 +97,7 @@ describe('pictures in a bucket', () => {
         throw new Error('The store is away.');
       },
     };
-    const broken = await openHouse(inject('databaseUrl'), { bucket: away });
+    const broken = await openHouse(ownDatabase(), { bucket: away });
     const nis = await broken.somebody('Nis');
     const { id } = (await nis.ask('POST', '/api/projects', { name: 'Skerry' })).json();
     const answer = await broken.app.inject({
@@ -111,7 +112,7 @@ describe('pictures in a bucket', () => {
   });
 
   it('that were kept in the database before there was a bucket are read where they are', async () => {
-    const plain = await openHouse(inject('databaseUrl'));
+    const plain = await openHouse(ownDatabase());
     const nis = await plain.somebody('Nis');
     const { id } = (await nis.ask('POST', '/api/projects', { name: 'Skerry' })).json();
     const send = (app: typeof plain.app, bytes: Buffer) =>

@@ -4,18 +4,19 @@ import { commandsBetween } from '@mint-lamp/core/edits/compare/commands-between'
 import { type Checkpoint, MOST_CHECKPOINTS } from '@mint-lamp/core/wire/checkpoints';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { FORM } from './form.ts';
+import { ownDatabase } from './own-database.ts';
 
 let database: DataSource;
 let app: FastifyInstance;
 let id: string;
 
 beforeAll(async () => {
-  database = await openDatabase(inject('databaseUrl'));
+  database = await openDatabase(ownDatabase());
   await ensureLocalPerson(database);
   app = await buildApp({ database });
   ({ id } = await app.projects.create(LOCAL_PERSON.id, SKERRY_LINE));

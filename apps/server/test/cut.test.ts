@@ -2,11 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
-import { afterAll, beforeAll, expect, inject, test } from 'vitest';
+import { afterAll, beforeAll, expect, test } from 'vitest';
 import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { FORM } from './form.ts';
+import { ownDatabase } from './own-database.ts';
 
 const NAME = `cut_${process.pid}`;
 let outside: DataSource;
@@ -14,9 +15,9 @@ let database: DataSource;
 let app: FastifyInstance;
 
 beforeAll(async () => {
-  outside = await openDatabase(inject('databaseUrl'));
+  outside = await openDatabase(ownDatabase());
   await outside.query(`CREATE DATABASE ${NAME}`);
-  database = await openDatabase(inject('databaseUrl').replace(/[^/]+$/, NAME));
+  database = await openDatabase(ownDatabase().replace(/[^/]+$/, NAME));
   await ensureLocalPerson(database);
   app = await buildApp({ database });
 });

@@ -8,18 +8,19 @@ import { resolveSystem } from '@mint-lamp/core/system/resolve';
 import { type HandOver, MOST_HAND_OVERS } from '@mint-lamp/core/wire/hand-overs';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
-import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, test } from 'vitest';
 import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { FORM } from './form.ts';
+import { ownDatabase } from './own-database.ts';
 
 let database: DataSource;
 let app: FastifyInstance;
 let id: string;
 
 beforeAll(async () => {
-  database = await openDatabase(inject('databaseUrl'));
+  database = await openDatabase(ownDatabase());
   await ensureLocalPerson(database);
   app = await buildApp({ database });
   ({ id } = await app.projects.create(LOCAL_PERSON.id, SKERRY_LINE));

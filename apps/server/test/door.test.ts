@@ -3,20 +3,21 @@ import { connect } from 'node:net';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
-import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, test } from 'vitest';
 import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { isTooDeep } from '../src/bodies.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { loadDemo } from '../src/demo/load.ts';
 import { FORM } from './form.ts';
+import { ownDatabase } from './own-database.ts';
 
 let database: DataSource;
 let app: FastifyInstance;
 let port: number;
 
 beforeAll(async () => {
-  database = await openDatabase(inject('databaseUrl'));
+  database = await openDatabase(ownDatabase());
   await ensureLocalPerson(database);
   app = await buildApp({ database });
   port = Number(new URL(await app.listen({ host: '127.0.0.1', port: 0 })).port);
@@ -209,7 +210,7 @@ describe('much at once', () => {
   it('of servers starting on one fresh database, all start, with one demo', async () => {
     const name = `fresh_${process.pid}`;
     await database.query(`CREATE DATABASE ${name}`);
-    const url = inject('databaseUrl').replace(/[^/]+$/, name);
+    const url = ownDatabase().replace(/[^/]+$/, name);
     const started = await Promise.all(
       [1, 2, 3].map(async () => {
         const source = await openDatabase(url);

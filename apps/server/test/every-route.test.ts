@@ -3,12 +3,13 @@ import type { AddressInfo } from 'node:net';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { PERSON_HEADER } from '@mint-lamp/core/wire/access';
 import type { ShareSubject } from '@mint-lamp/core/wire/shares';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { hashOf, newToken } from '../src/access/token.ts';
 import { FORM } from './form.ts';
 import { cookieOf, type House, openHouse, type Somebody } from './house.ts';
 import { keepPicture } from './keep-picture.ts';
 import { newShare } from './new-share.ts';
+import { ownDatabase } from './own-database.ts';
 import { DELIVERY, type Line, REDDER, TABLE, type Things, WHO, type Who } from './route-table.ts';
 
 // Every route of the server, asked by everybody that there can be: what is answered stands here, and nothing else may be.
@@ -24,7 +25,7 @@ let spare: Somebody;
 const routes: { method: string; url: string }[] = [];
 
 beforeAll(async () => {
-  house = await openHouse(inject('databaseUrl'));
+  house = await openHouse(ownDatabase());
   for (const who of WHO) if (who !== 'nobody') people[who] = await house.somebody(who);
   spare = await house.somebody('spare');
   await house.app.sessions.endOthers(people.ended.id, randomUUID());
@@ -185,7 +186,7 @@ describe('every route', () => {
   });
 
   it('that does not say what it needs is none', async () => {
-    const { app, ...rest } = await openHouse(inject('databaseUrl'));
+    const { app, ...rest } = await openHouse(ownDatabase());
     expect(() => app.get('/api/forgotten', async () => 'all of it')).toThrow();
     await rest.close();
   });

@@ -3,20 +3,21 @@ import { documentSchema } from '@mint-lamp/core/document/document-schema';
 import fc from 'fast-check';
 import type { FastifyInstance, InjectOptions } from 'fastify';
 import type { DataSource } from 'typeorm';
-import { afterAll, beforeAll, expect, inject, test } from 'vitest';
+import { afterAll, beforeAll, expect, test } from 'vitest';
 import { command } from '../../../packages/core/src/document/commands/random-command.fixture.ts';
 import { runs } from '../../../packages/core/test/runs.ts';
 import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { FORM } from './form.ts';
+import { ownDatabase } from './own-database.ts';
 
 let database: DataSource;
 let app: FastifyInstance;
 let id: string;
 
 beforeAll(async () => {
-  database = await openDatabase(inject('databaseUrl'));
+  database = await openDatabase(ownDatabase());
   await ensureLocalPerson(database);
   app = await buildApp({ database });
   ({ id } = await app.projects.create(LOCAL_PERSON.id, SKERRY_LINE));

@@ -4,13 +4,14 @@ import type { ErrorAnswer } from '@mint-lamp/core/wire/errors';
 import type { FastifyInstance } from 'fastify';
 import sharp from 'sharp';
 import type { DataSource } from 'typeorm';
-import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, test } from 'vitest';
 import { ensureLocalPerson } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { openLanes } from '../src/jobs/jobs.ts';
 import { noiseOf } from '../src/pictures/drawing/drawing-cost.ts';
 import { FORM } from './form.ts';
+import { ownDatabase } from './own-database.ts';
 
 let database: DataSource;
 let app: FastifyInstance;
@@ -24,7 +25,7 @@ const errorOf = async (answer: Response) => ((await answer.json()) as ErrorAnswe
 const PATIENCE = 1500;
 
 beforeAll(async () => {
-  database = await openDatabase(inject('databaseUrl'));
+  database = await openDatabase(ownDatabase());
   await ensureLocalPerson(database);
   logged = [];
   app = await buildApp({
@@ -260,7 +261,7 @@ async function silentProxy(url: URL) {
 }
 
 test('a database that falls silent without hanging up is away, and is back when it answers', async () => {
-  const proxy = await silentProxy(new URL(inject('databaseUrl')));
+  const proxy = await silentProxy(new URL(ownDatabase()));
   const source = await openDatabase(proxy.url, { patience: 600 });
   const own = await buildApp({ database: source });
   const made = await own.inject({ method: 'POST', url: '/api/projects', payload: { name: 'Silent' } });

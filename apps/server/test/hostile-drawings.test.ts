@@ -1,12 +1,13 @@
 import type { ErrorAnswer } from '@mint-lamp/core/wire/errors';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
-import { afterAll, beforeAll, expect, inject, test } from 'vitest';
+import { afterAll, beforeAll, expect, test } from 'vitest';
 import { isLong } from '../../../packages/core/test/runs.ts';
 import { ensureLocalPerson } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { hostileDrawing } from './hostile-drawings.ts';
+import { ownDatabase } from './own-database.ts';
 
 const COUNT = isLong ? 2000 : 16;
 
@@ -16,7 +17,7 @@ let address: string;
 const logged: string[] = [];
 
 beforeAll(async () => {
-  database = await openDatabase(inject('databaseUrl'));
+  database = await openDatabase(ownDatabase());
   await ensureLocalPerson(database);
   app = await buildApp({
     database,

@@ -1,7 +1,8 @@
 import type { AddressInfo } from 'node:net';
 import { SMTPServer } from 'smtp-server';
-import { afterEach, describe, expect, inject, it, vi } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { type House, openHouse } from './house.ts';
+import { ownDatabase } from './own-database.ts';
 
 /** A mail server that keeps what it is given; `refuse` has it say no to so many letters first. */
 async function mailServer(refuse = 0) {
@@ -45,7 +46,7 @@ const from = 'Mint Lamp <lamp@skerry-line.example>';
 describe('letters', () => {
   it('go out through a mail server, and are not kept', async () => {
     mail = await mailServer();
-    house = await openHouse(inject('databaseUrl'), { mail: { way: 'smtp', url: mail.url, from } });
+    house = await openHouse(ownDatabase(), { mail: { way: 'smtp', url: mail.url, from } });
     const ula = await house.somebody('Ula Å');
     const { id } = (await ula.ask('POST', '/api/teams', { name: 'Fähre' })).json();
     await ula.ask('POST', `/api/teams/${id}/invitations`, {
@@ -67,7 +68,7 @@ describe('letters', () => {
 
   it('that are refused for now stay, and go out once, by whichever process comes to them', async () => {
     mail = await mailServer(1);
-    house = await openHouse(inject('databaseUrl'), { mail: { way: 'smtp', url: mail.url, from } });
+    house = await openHouse(ownDatabase(), { mail: { way: 'smtp', url: mail.url, from } });
     await house.app.letters.send({ to: 'nis@skerry-line.example', subject: 'Hello', text: 'Hello.' });
     await vi.waitFor(async () => {
       const [row] = await house!.database.query('SELECT tries, next_at > now() AS later FROM letter');
@@ -83,7 +84,7 @@ describe('letters', () => {
   });
 
   it('wait while the mail server is away, and hold up nothing', async () => {
-    house = await openHouse(inject('databaseUrl'), {
+    house = await openHouse(ownDatabase(), {
       mail: { way: 'smtp', url: 'smtp://127.0.0.1:1', from },
     });
     const ula = await house.somebody('Ula');

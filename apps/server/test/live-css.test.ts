@@ -3,11 +3,12 @@ import type { AddressInfo } from 'node:net';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { declaredIn } from '@mint-lamp/core/exchange/css-changes';
 import type { FastifyInstance } from 'fastify';
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, inject, it, vi } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { hashOf, newToken } from '../src/access/token.ts';
 import { FORM } from './form.ts';
 import { type House, openHouse, type Somebody } from './house.ts';
 import { newShare } from './new-share.ts';
+import { ownDatabase } from './own-database.ts';
 
 interface Told {
   readonly sheet?: string;
@@ -29,7 +30,7 @@ let share: string;
 const stops: AbortController[] = [];
 
 beforeAll(async () => {
-  house = await openHouse(inject('databaseUrl'), { names: NAMES });
+  house = await openHouse(ownDatabase(), { names: NAMES });
   owner = await house.somebody('owner');
   other = await house.another();
   for (const app of [house.app, other]) await app.listen({ host: '127.0.0.1', port: 0 });

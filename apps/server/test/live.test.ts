@@ -1,11 +1,12 @@
 import { EventEmitter } from 'node:events';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { DataSource } from 'typeorm';
-import { afterAll, beforeAll, beforeEach, describe, expect, inject, it, vi } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { openDatabase } from '../src/database/data-source.ts';
 import { type ChangeFeed, openChangeFeed } from '../src/live/change-feed.ts';
 import { CHANNEL } from '../src/live/channel.ts';
 import { streamRevisions } from '../src/projects/events.ts';
+import { ownDatabase } from './own-database.ts';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 
@@ -83,7 +84,7 @@ describe('a stream of revisions', () => {
 describe('the feed of changes', () => {
   let database: DataSource;
   beforeAll(async () => {
-    database = await openDatabase(inject('databaseUrl'));
+    database = await openDatabase(ownDatabase());
   });
   afterAll(() => database.destroy());
 

@@ -3,10 +3,11 @@ import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import type { Command, SimpleCommand } from '@mint-lamp/core/document/commands/command';
 import type { CommitAnswer } from '@mint-lamp/core/wire/projects';
 import type { DataSource } from 'typeorm';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ensureLocalPerson, LOCAL_PERSON } from '../src/access/local-person.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { type ProjectStore, projectStore } from '../src/database/project-store.ts';
+import { ownDatabase } from './own-database.ts';
 
 let database: DataSource;
 /** Two server processes on one database, each with what it remembers. */
@@ -14,7 +15,7 @@ let one: ProjectStore;
 let other: ProjectStore;
 
 beforeAll(async () => {
-  database = await openDatabase(inject('databaseUrl'));
+  database = await openDatabase(ownDatabase());
   await ensureLocalPerson(database);
   one = projectStore(database);
   other = projectStore(database);

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
-import { afterAll, beforeAll, expect, inject, it, vi } from 'vitest';
+import { afterAll, beforeAll, expect, it, vi } from 'vitest';
 import { type House, openHouse, type Somebody } from './house.ts';
+import { ownDatabase } from './own-database.ts';
 
 /** Of the tests: told at once, and again after a moment. */
 const SOON = { after: 0, pause: 0 };
@@ -13,7 +14,7 @@ let stranger: Somebody;
 let project: string;
 
 beforeAll(async () => {
-  house = await openHouse(inject('databaseUrl'), { telling: SOON });
+  house = await openHouse(ownDatabase(), { telling: SOON });
   pia = await house.somebody('Pia');
   nis = await house.somebody('Nis');
   stranger = await house.somebody('Sten');
@@ -110,7 +111,7 @@ it('tells nobody who may not see the project, is none of this server, or is not 
 });
 
 it('gathers what comes soon after a letter into the next one, by whichever of several processes', async () => {
-  const other = await openHouse(inject('databaseUrl'), { telling: { after: 1, pause: 2 } });
+  const other = await openHouse(ownDatabase(), { telling: { after: 1, pause: 2 } });
   try {
     const ula = await other.somebody('Ula');
     const per = await other.somebody('Per');

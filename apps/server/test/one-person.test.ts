@@ -1,12 +1,13 @@
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, expect, it } from 'vitest';
 import { LOCAL_PERSON } from '../src/access/local-person.ts';
 import { cookieOf, type House, openHouse } from './house.ts';
+import { ownDatabase } from './own-database.ts';
 
 // The demo's own computer: whoever asks is its one person, unless they have signed in as somebody.
 
 let house: House;
 beforeAll(async () => {
-  house = await openHouse(inject('databaseUrl'), {
+  house = await openHouse(ownDatabase(), {
     people: {
       local: true,
       secret: 'the one person of this computer',

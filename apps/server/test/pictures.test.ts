@@ -8,13 +8,14 @@ import { readRegion } from '@mint-lamp/core/wire/regions';
 import type { FastifyInstance } from 'fastify';
 import sharp from 'sharp';
 import type { DataSource } from 'typeorm';
-import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, test } from 'vitest';
 import { ensureLocalPerson } from '../src/access/local-person.ts';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { MOST_UNNAMED } from '../src/database/picture-store.ts';
 import { openLibrary } from '../src/demo/library.ts';
 import { FORM } from './form.ts';
+import { ownDatabase } from './own-database.ts';
 
 let database: DataSource;
 let app: FastifyInstance;
@@ -29,7 +30,7 @@ const noise = (seed: number, width = 700, height = 400) =>
     .toBuffer();
 
 beforeAll(async () => {
-  database = await openDatabase(inject('databaseUrl'));
+  database = await openDatabase(ownDatabase());
   await ensureLocalPerson(database);
   const libraryRoot = mkdtempSync(join(tmpdir(), 'mint-lamp-library-'));
   writeFileSync(join(libraryRoot, 'map.png'), await noise(5));

@@ -4,12 +4,13 @@ import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import type { NewShare, Proposal, Share, SharedView, ShareSubject } from '@mint-lamp/core/wire/shares';
 import type { InjectOptions } from 'fastify';
 import sharp from 'sharp';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { hashOf, newToken } from '../src/access/token.ts';
 import { FORM } from './form.ts';
 import { type House, openHouse, type Somebody } from './house.ts';
 import { keepPicture } from './keep-picture.ts';
 import { newShare } from './new-share.ts';
+import { ownDatabase } from './own-database.ts';
 import { TABLE } from './route-table.ts';
 
 const SECRET_NOTE = 'The harbour master must not read this';
@@ -37,7 +38,7 @@ const pictureOf = (id: string, content: string) => ({
 });
 
 beforeAll(async () => {
-  house = await openHouse(inject('databaseUrl'));
+  house = await openHouse(ownDatabase());
   owner = await house.somebody('owner');
   ({ id: project } = await house.app.projects.create(owner.id, SKERRY_LINE));
   hero = await keepPicture(house.database, project, { r: 1, g: 0, b: 0 });

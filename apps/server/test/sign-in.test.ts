@@ -1,15 +1,16 @@
 import { createHmac, randomUUID } from 'node:crypto';
 import { PERSON_HEADER } from '@mint-lamp/core/wire/access';
 import { Secret, TOTP } from 'otpauth';
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, inject, it, test, vi } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, test, vi } from 'vitest';
 import { newRecoveryCodes, recoveryHash, stepOfCode, vaultOf } from '../src/people/second-factor.ts';
 import { refuseWeak } from '../src/people/weak-passphrase.ts';
 import { FORM } from './form.ts';
 import { COOKIE, cookieOf, type House, openHouse, PASSPHRASE, type Somebody } from './house.ts';
+import { ownDatabase } from './own-database.ts';
 
 let house: House;
 beforeAll(async () => {
-  house = await openHouse(inject('databaseUrl'));
+  house = await openHouse(ownDatabase());
 });
 afterAll(() => house.close());
 /** What was tried before is no matter of the next test. */
@@ -97,7 +98,7 @@ describe('signing in', () => {
     const from = (ip: string) => signIn(email, 'a wrong one', {}, { 'x-forwarded-for': ip });
     for (let i = 0; i < 10; i++) await from(`203.0.113.${i}`);
     expect((await from('203.0.113.200')).statusCode).toBe(429);
-    const behind = await openHouse(inject('databaseUrl'), { trustProxy: ['127.0.0.1'] });
+    const behind = await openHouse(ownDatabase(), { trustProxy: ['127.0.0.1'] });
     const guess = (ip: string) =>
       behind.app.inject({
         method: 'POST',

@@ -2,14 +2,15 @@ import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
 import { unzipSync } from 'fflate';
-import { afterAll, beforeAll, beforeEach, describe, expect, inject, it, test } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, it, test } from 'vitest';
 import { hashOf, newToken } from '../src/access/token.ts';
 import { COOKIE, cookieOf, type House, openHouse, PASSPHRASE, type Somebody } from './house.ts';
+import { ownDatabase } from './own-database.ts';
 
 let house: House;
 let owner: Somebody;
 beforeAll(async () => {
-  house = await openHouse(inject('databaseUrl'));
+  house = await openHouse(ownDatabase());
   owner = await house.somebody('Ula');
 });
 afterAll(() => house.close());
@@ -30,7 +31,7 @@ const projectIn = async (team: string) => (await house.app.projects.create(team,
 
 describe('the first person of a server', () => {
   it('is made by an address that works once, and there is none when somebody is there', async () => {
-    const own = await openHouse(inject('databaseUrl'));
+    const own = await openHouse(ownDatabase());
     const token = newToken();
     expect(await own.app.invitations.first(hashOf(token), 7)).toBe(true);
     const newest = newToken();
@@ -516,7 +517,7 @@ describe('an account', () => {
   });
 
   it('stays while a team or the server would be nobody’s', async () => {
-    const own = await openHouse(inject('databaseUrl'));
+    const own = await openHouse(ownDatabase());
     const keeper = await own.somebody('Keeper', { administrator: true });
     const nis = await own.somebody('Nis');
     const leave = (who: Somebody) => who.ask('DELETE', '/api/account', { passphrase: PASSPHRASE });

@@ -6,10 +6,11 @@ import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { SCHEMA_VERSION_HEADER } from '@mint-lamp/core/wire/schema-version';
 import type { FastifyInstance } from 'fastify';
 import { DataSource } from 'typeorm';
-import { afterAll, beforeAll, describe, expect, inject, it, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, test } from 'vitest';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
 import { FORM } from './form.ts';
+import { ownDatabase } from './own-database.ts';
 
 const SKERRY = '5ce77000-0000-4000-8000-000000000001';
 const fixture = (path: string) => readFileSync(new URL(path, import.meta.url), 'utf8');
@@ -20,10 +21,10 @@ let app: FastifyInstance;
 // A database as it was stored by version 1, in a database of its own.
 beforeAll(async () => {
   const name = `stored_${process.pid}`;
-  const admin = await openAt(inject('databaseUrl'));
+  const admin = await openAt(ownDatabase());
   await admin.query(`CREATE DATABASE ${name}`);
   await admin.destroy();
-  const url = inject('databaseUrl').replace(/[^/]+$/, name);
+  const url = ownDatabase().replace(/[^/]+$/, name);
   const old = await openAt(url);
   await old.query(fixture('fixtures/database-1.sql'));
   await old.destroy();

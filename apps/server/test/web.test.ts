@@ -3,9 +3,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { FastifyInstance } from 'fastify';
 import type { DataSource } from 'typeorm';
-import { afterAll, beforeAll, describe, expect, inject, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { buildApp } from '../src/app.ts';
 import { openDatabase } from '../src/database/data-source.ts';
+import { ownDatabase } from './own-database.ts';
 
 let database: DataSource;
 let app: FastifyInstance;
@@ -16,7 +17,7 @@ beforeAll(async () => {
   mkdirSync(join(root, 'assets'));
   writeFileSync(join(root, 'index.html'), '<title>page</title>');
   writeFileSync(join(root, 'assets', 'part-1.js'), 'export {};');
-  database = await openDatabase(inject('databaseUrl'));
+  database = await openDatabase(ownDatabase());
   app = await buildApp({ database, webRoot: root });
 });
 afterAll(async () => {
