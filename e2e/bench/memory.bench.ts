@@ -10,6 +10,8 @@ import { makeLargestProject } from './largest-project.ts';
 const OTHERS = sized(18_000, 40);
 const OWN = sized(2_000, 6);
 const AT_A_TIME = 200;
+/** Colours that they give, over and over: what each is painted with is remembered, of 20,000 at most. */
+const COLORS = 2000;
 const { page, stack, close } = await openBench();
 
 /** Megabytes that script holds once all that can go is gone: the least of some looks, since work comes in between. */
@@ -34,7 +36,7 @@ async function othersEdit(id: string, roles: readonly string[], theme: string, c
         type: 'setLink',
         role: roles[(at + i) % roles.length],
         theme,
-        link: { to: 'color', color: `#${((at + i) % 0xffffff).toString(16).padStart(6, '0')}` },
+        link: { to: 'color', color: `#${((at + i) % COLORS).toString(16).padStart(6, '0')}` },
       },
     }));
     await post(stack, `/projects/${id}/commands`, { revision, commands });

@@ -64,6 +64,9 @@ export interface SavingStore {
   getState(): { readonly project: ProjectState | null };
 }
 
+/** Commands that are remembered as done with. */
+const MOST_DONE = 2000;
+
 /**
  * The open project and the server kept in step: sends unsent commands in order, tries again while the server or its
  * database is away, and takes in what others have changed. How it stands is in the project's `saving`; see
@@ -81,7 +84,7 @@ export class SavingSession {
   private readonly parcels = new Parcels();
   /** The commands of the request that is on its way. */
   private part: readonly UnsentCommand[] = [];
-  /** Commands that are done with, in case another tab's memory of them outlives them. */
+  /** Commands that are done with, in case another tab's memory of them outlives them; the newest of them. */
   private readonly done = new Set<string>();
   private ends: readonly (() => void)[] = [];
 
@@ -196,6 +199,10 @@ export class SavingSession {
     for (const id of [...told, ...settled]) {
       forgetUnsent(this.projectId, id);
       this.done.add(id);
+    }
+    for (const id of this.done) {
+      if (this.done.size <= MOST_DONE) break;
+      this.done.delete(id);
     }
     this.store.dispatch(advanced({ revision, news, access, settled }));
     const { interrupted } = this.project ?? {};
