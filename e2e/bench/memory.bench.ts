@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { CDPSession } from '@playwright/test';
 import { reportShare, SMALL, sized } from '../../packages/core/bench/report.ts';
-import { expectSaved, onServer, post, SKERRY, send } from '../support/test.ts';
+import { expectSaved, onServer, post } from '../support/test.ts';
 import { openBench } from './in-browser.ts';
 import { makeLargestProject } from './largest-project.ts';
 
@@ -49,7 +49,7 @@ async function ownEdits(count: number): Promise<void> {
 }
 
 async function measure() {
-  const id = SMALL ? SKERRY : await makeLargestProject(stack);
+  const id = await makeLargestProject(stack, SMALL ? 60 : undefined);
   const { document } = await onServer(stack, id);
   const roles: string[] = document.roles.map((role: { id: string }) => role.id);
   const [theme, second] = document.themes.map((one: { id: string }) => one.id);
@@ -58,7 +58,6 @@ async function measure() {
   const session = await page.context().newCDPSession(page);
   await session.send('HeapProfiler.enable');
   // Something to take back, in a theme that the others leave alone.
-  await send(stack, id, [{ type: 'renameFamily', family: document.families[0].id, name: 'Begun' }]);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByRole('dialog').getByLabel('Any CSS colour').fill('#123456');
   await page.keyboard.press('Enter');
