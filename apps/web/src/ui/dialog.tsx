@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { Dialog as RadixDialog } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { type ReactNode, useLayoutEffect } from 'react';
 
 interface DialogProps {
   open: boolean;
@@ -16,9 +16,7 @@ export function Dialog({ open, onOpenChange, title, description, children, lasti
   return (
     <RadixDialog.Root open={open} onOpenChange={onOpenChange}>
       <RadixDialog.Portal>
-        {/* Not the library's own, which holds the page's scrolling by a property that every element inherits: drawing all of
-            it anew takes longer than the dialog. The page itself does not scroll. */}
-        <div className="pointer-events-auto fixed inset-0 z-40 bg-veil" />
+        <Cover />
         <RadixDialog.Content
           className="fixed top-[12vh] left-1/2 z-50 max-h-[76vh] w-[min(640px,92vw)] -translate-x-1/2 overflow-auto rounded-md border border-control bg-raised p-5 text-main"
           {...(description ? {} : { 'aria-describedby': undefined })}
@@ -41,4 +39,18 @@ export function Dialog({ open, onOpenChange, title, description, children, lasti
       </RadixDialog.Portal>
     </RadixDialog.Root>
   );
+}
+
+/**
+ * Lies over the page behind a dialog. Not the library's own, which holds scrolling and the pointer by properties of the
+ * body that every element inherits: drawing all of the page anew takes longer than the dialog. The page does not scroll,
+ * and keeps the pointer, which does not reach it.
+ */
+function Cover() {
+  useLayoutEffect(() => {
+    const root = document.getElementById('root');
+    root?.style.setProperty('pointer-events', 'auto');
+    return () => void root?.style.removeProperty('pointer-events');
+  }, []);
+  return <div className="pointer-events-auto fixed inset-0 z-40 bg-veil" />;
 }

@@ -61,8 +61,8 @@ const COLOURFUL = 0.04;
 const OUTSHINES = 0.06;
 
 /**
- * What may trouble the eye in a gradient, a stretch at a time: grey dips (chroma falls below 60 % of both ends, both colourful), middles
- * that are lighter than both ends by 0.06 of OKLCH lightness and more, as mixing round the hues makes them,
+ * What may trouble the eye in a gradient, a stretch at a time: grey dips (chroma falls below 60 % of both ends, both
+ * colourful), middles that are lighter than both ends by 0.06 of OKLCH lightness and more, as mixing round the hues makes them,
  * neighbouring stops nearer than `twin` (ΔE OK), and bands: runs of one 8-bit colour wider than `visible` px
  * at a length of `length` px where the colour changes. Flat stretches between equal stops are no bands.
  */

@@ -148,8 +148,8 @@ function weighed(fault: StopFault): GradientFault {
 
 /**
  * Everything that may trouble the eye in a gradient at a line of so many px, the worst first, each with its mend worked
- * out, a little at a time: greyness and middles that outshine their ends, seams, stops that are never seen or hardly told apart, bands. Of
- * bands the widest is told. `newId` makes ids.
+ * out, a little at a time: greyness and middles that outshine their ends, seams, stops that are never seen or hardly
+ * told apart, bands. Of bands the widest is told. `newId` makes ids.
  */
 export function* faultsInParts(
   resolved: ResolvedGradient,
