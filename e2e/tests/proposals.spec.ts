@@ -40,8 +40,11 @@ test('a round shows nine; more like one, away, a mix; earlier rounds, by their a
 
   const leave = async (go: () => Promise<void>) => {
     const here = page.url();
+    const there = await shown(page);
     await go();
     await expect.poll(() => page.url()).not.toBe(here);
+    // The address comes first, the page after it.
+    await expect.poll(() => shown(page)).not.toEqual(there);
     await settled(page);
     await expect(proposals(page)).toHaveCount(9);
   };
