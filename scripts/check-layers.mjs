@@ -114,6 +114,7 @@ const WEB_LAYERS = [
   ['projects', 'pocket'],
   ['frame'],
   ['stations', 'checkpoints'],
+  ['begin'],
   ['parts-ahead.ts'],
   ['load-parts.ts'],
   ['routes.tsx'],

@@ -1,6 +1,9 @@
 /** Modules of a package that import more than this are its index: what is behind one is not all used by whoever uses some. */
 const MOST_IMPORTS = 30;
 
+/** What all icons are made with, which is behind the index of their package. */
+const BASIS_OF_ICONS = /\/lucide-react\/dist\/esm\/(?!icons\/|lucide-react\.)/;
+
 interface Modules {
   getModuleInfo(id: string): { readonly importedIds: readonly string[] } | null;
 }
@@ -40,7 +43,9 @@ export function chunkGroups({ first, list, project }: Entries) {
         list: closureOf(modules, list),
         project: closureOf(modules, project),
       };
-      return of.every((entry) => closures![entry].has(id)) ? name : null;
+      const own = closures;
+      const wanted = of.every((entry) => own[entry].has(id));
+      return wanted || (name === 'pages' && BASIS_OF_ICONS.test(id)) ? name : null;
     },
     priority,
   });

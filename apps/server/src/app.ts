@@ -1,7 +1,7 @@
 import helmet from '@fastify/helmet';
 import Fastify, { type FastifyInstance, type FastifyServerOptions } from 'fastify';
 import type { DataSource } from 'typeorm';
-import { artworkRoutes } from './artworks/routes.ts';
+import { artworkRoutes, artworksToBeginRoutes } from './artworks/routes.ts';
 import { bodies } from './bodies.ts';
 import { checkpointRoutes } from './checkpoints/routes.ts';
 import { database as databasePlugin } from './database/database.ts';
@@ -183,6 +183,10 @@ export async function buildApp({
   });
   await app.register(artworkRoutes, {
     prefix: '/api/projects/:id/artworks',
+    fetching: { ...fetching, standIns: outside.standIns },
+  });
+  await app.register(artworksToBeginRoutes, {
+    prefix: '/api/artworks',
     fetching: { ...fetching, standIns: outside.standIns },
   });
   await app.register(shelfRoutes, { prefix: '/api/shelf' });

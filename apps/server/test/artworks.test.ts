@@ -69,6 +69,15 @@ describe('artwork by address', () => {
     });
   });
 
+  it('comes before there is a project too', async () => {
+    const answer = await app.inject({
+      method: 'POST',
+      url: '/api/artworks/fetched',
+      payload: { address: `http://${LIBRARY_HOST}/deck-notices.html` },
+    });
+    expect(answer.json()).toMatchObject({ sheets: [OLD_SHEET], name: 'deck-notices' });
+  });
+
   it('comes with what its sheets take in, before them, each once; a sheet stands for itself', async () => {
     const page = (await fetched(`http://${LIBRARY_HOST}/timetable.html`)).json();
     expect(page.addresses).toEqual([

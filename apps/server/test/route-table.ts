@@ -336,6 +336,10 @@ export const TABLE: Readonly<Record<string, Line>> = {
     body: () => ({ address: 'http://127.0.0.1/a.html' }),
   },
 
+  'POST /api/artworks/fetched': {
+    cells: SIGNED_IN(422),
+    body: () => ({ address: 'http://127.0.0.1/a.html' }),
+  },
   'GET /api/library': { cells: SIGNED_IN(200) },
   'GET /api/shelf': { cells: SIGNED_IN(200) },
   'POST /api/shelf': {

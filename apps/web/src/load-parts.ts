@@ -70,6 +70,11 @@ export const loadProjects = async () => ({
   Component: (await inTime(() => import('./projects/projects-page.tsx'))).ProjectsPage,
 });
 
+/** Where a project begins. */
+export const loadBegin = async () => ({
+  Component: (await inTime(() => import('./begin/begin-page.tsx'))).default,
+});
+
 /** The frame of an open project is fetched when a project is opened: the list of projects does without. */
 export const loadFrame = () => inTime(() => import('./frame/frame.tsx'));
 export const loadFrontDoor = async () => ({ Component: (await loadFrame()).FrontDoor });

@@ -5,6 +5,7 @@ import { LostPage } from './frame/lost-page.tsx';
 import {
   checkView,
   fetchAhead,
+  loadBegin,
   loadFrame,
   loadFrontDoor,
   loadPocket,
@@ -41,6 +42,7 @@ const page = (path: string, says: string, lazy: () => Promise<{ Component: Compo
 export function createRouter() {
   return createBrowserRouter([
     page('/', 'Opening', loadProjects),
+    page('/new/:from?', 'Opening', loadBegin),
     {
       path: '/p/:projectId',
       hydrateFallbackElement: <Waiting>Opening the project …</Waiting>,

@@ -47,11 +47,8 @@ interface OfOne {
   Body: { address: string };
 }
 
-/** `/api/projects/:id/artworks`: fetches a page with its style sheets, or a drawing, by its address, as text. Nothing of it is kept. */
-export async function artworkRoutes(
-  app: FastifyInstance,
-  { fetching }: { fetching: FetchOptions },
-): Promise<void> {
+/** Fetches a page with its style sheets, or a drawing, by its address, as text. Nothing of it is kept. */
+function artworkFetcher(fetching: FetchOptions) {
   const textOf = async (address: string, wanted: Wanted, left: AbortSignal) => {
     const { url, incoming } = await fetchFromWeb(address, wanted, fetching, left);
     try {
@@ -60,44 +57,63 @@ export async function artworkRoutes(
       await incoming.remove();
     }
   };
+  return async (asked: string, left: AbortSignal): Promise<FetchedArtwork> => {
+    const { url, text } = await textOf(asked, PAGE, left);
+    // A sheet stands for itself; what a sheet takes in comes before it, as it does on a page.
+    const isPage = /<[a-z!]/i.test(text);
+    const found: { address: string; text: string }[] = [];
+    const seen = new Set<string>(isPage ? [] : [url.href]);
+    const take = async (address: string, depth: number): Promise<void> => {
+      if (seen.has(address) || seen.size >= MOST_SHEETS) return;
+      seen.add(address);
+      // One that cannot be had leaves the others; the page says that it is not there.
+      const sheet = await textOf(address, SHEET, left).then(
+        (one) => one.text,
+        () => '',
+      );
+      if (depth < DEEPEST_IMPORT)
+        for (const inner of resolvedAt(importsOf(sheet), address)) await take(inner, depth + 1);
+      found.push({ address, text: sheet });
+    };
+    const first = isPage ? resolvedAt(stylesheetsOf(text), url.href) : resolvedAt(importsOf(text), url.href);
+    for (const address of first) await take(address, 0);
+    const sheets = found.map((one) => one.text);
+    const addresses = found.map((one) => one.address);
+    return {
+      text,
+      sheets,
+      addresses,
+      name:
+        url.pathname
+          .split('/')
+          .pop()
+          ?.replace(/\.\w+$/, '') || url.hostname,
+    };
+  };
+}
+
+/** `/api/projects/:id/artworks`: what is at an address, for a project. */
+export async function artworkRoutes(
+  app: FastifyInstance,
+  { fetching }: { fetching: FetchOptions },
+): Promise<void> {
+  const fetched = artworkFetcher(fetching);
   app.post<OfOne>(
     '/fetched',
     { ...needs({ project: 'edit' }), schema: { params: projectParams, body: fetchBody } },
-    async ({ body: { address } }, reply): Promise<FetchedArtwork> => {
-      const left = leftSignal(reply);
-      const { url, text } = await textOf(address, PAGE, left);
-      // A sheet stands for itself; what a sheet takes in comes before it, as it does on a page.
-      const isPage = /<[a-z!]/i.test(text);
-      const found: { address: string; text: string }[] = [];
-      const asked = new Set<string>(isPage ? [] : [url.href]);
-      const take = async (address: string, depth: number): Promise<void> => {
-        if (asked.has(address) || asked.size >= MOST_SHEETS) return;
-        asked.add(address);
-        // One that cannot be had leaves the others; the page says that it is not there.
-        const sheet = await textOf(address, SHEET, left).then(
-          (one) => one.text,
-          () => '',
-        );
-        if (depth < DEEPEST_IMPORT)
-          for (const inner of resolvedAt(importsOf(sheet), address)) await take(inner, depth + 1);
-        found.push({ address, text: sheet });
-      };
-      const first = isPage
-        ? resolvedAt(stylesheetsOf(text), url.href)
-        : resolvedAt(importsOf(text), url.href);
-      for (const address of first) await take(address, 0);
-      const sheets = found.map((one) => one.text);
-      const addresses = found.map((one) => one.address);
-      return {
-        text,
-        sheets,
-        addresses,
-        name:
-          url.pathname
-            .split('/')
-            .pop()
-            ?.replace(/\.\w+$/, '') || url.hostname,
-      };
-    },
+    ({ body: { address } }, reply) => fetched(address, leftSignal(reply)),
+  );
+}
+
+/** `/api/artworks`: the same before there is a project, which may begin with it. */
+export async function artworksToBeginRoutes(
+  app: FastifyInstance,
+  { fetching }: { fetching: FetchOptions },
+): Promise<void> {
+  const fetched = artworkFetcher(fetching);
+  app.post<Pick<OfOne, 'Body'>>(
+    '/fetched',
+    { ...needs('person'), schema: { body: fetchBody } },
+    ({ body: { address } }, reply) => fetched(address, leftSignal(reply)),
   );
 }

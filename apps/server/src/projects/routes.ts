@@ -1,4 +1,5 @@
 import { emptyDocument } from '@mint-lamp/core/document/document';
+import { NEW_THEMES } from '@mint-lamp/core/document/themes/new-themes';
 import type {
   CommitAnswer,
   LoadedProject,
@@ -13,7 +14,6 @@ import { ApiError } from '../errors.ts';
 import { sameSchemaVersion } from '../schema-version/schema-version.ts';
 import { boundWork, checkCommands } from './check-commands.ts';
 import { streamRevisions } from './events.ts';
-import { NEW_THEMES } from './new-themes.ts';
 import { commitBody, createBody, newsQuery, ofRevision, params } from './schemas.ts';
 
 /** Commands may carry much: a family of a client's whole set of colours is one request. */

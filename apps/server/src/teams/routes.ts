@@ -1,4 +1,5 @@
 import { emptyDocument } from '@mint-lamp/core/document/document';
+import { NEW_THEMES } from '@mint-lamp/core/document/themes/new-themes';
 import type { Access } from '@mint-lamp/core/wire/access';
 import type { ListedTeam, SentInvitation, Team, TeamList } from '@mint-lamp/core/wire/people';
 import { access, email, teamName } from '@mint-lamp/core/wire/people-schema';
@@ -10,7 +11,6 @@ import type { TeamFault } from '../database/people/team-store.ts';
 import { ApiError } from '../errors.ts';
 import { sendInvitation } from '../letters/send-invitation.ts';
 import { countAttempt, LETTERS } from '../people/attempts.ts';
-import { NEW_THEMES } from '../projects/new-themes.ts';
 import { createBody, params, uuid } from '../projects/schemas.ts';
 
 const nameBody = Joi.object({ name: teamName }).required();

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
 import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
 import { rememberSurround } from '../look/appearance.ts';
-import { isBusyWithText, isMac } from '../shortcuts.ts';
+import { isMac, singleKeyOf } from '../shortcuts.ts';
 import { step } from '../store/editing.ts';
 import { dialogOpened, surroundSwitched } from '../store/interface-slice.ts';
 import { selectProject } from '../store/selectors.ts';
@@ -43,19 +43,19 @@ export function useShortcuts() {
         store.dispatch(step(event.shiftKey ? 'redo' : 'undo'));
         return;
       }
-      const single = !event.ctrlKey && !event.metaKey && !event.altKey && !event.defaultPrevented;
-      if (!single || isBusyWithText(event.target)) return;
-      const station = STATIONS[Number(event.key) - 1];
+      const single = singleKeyOf(event);
+      if (single === null) return;
+      const station = STATIONS[Number(single) - 1];
       if (station) navigate(addressOf(selectProject(store.getState()).id, station.id));
-      else if (key === 'n') switchTheme();
-      else if (key === 'j') jumpTo('lamp');
-      else if (key === 'b') jumpTo('tray');
-      else if (key === 'm') jumpTo('station');
-      else if (key === 'g') {
+      else if (single === 'n') switchTheme();
+      else if (single === 'j') jumpTo('lamp');
+      else if (single === 'b') jumpTo('tray');
+      else if (single === 'm') jumpTo('station');
+      else if (single === 'g') {
         const on = !store.getState().interface.surround;
         store.dispatch(surroundSwitched(on));
         rememberSurround(on);
-      } else if (event.key === '?') store.dispatch(dialogOpened('shortcuts'));
+      } else if (single === '?') store.dispatch(dialogOpened('shortcuts'));
       else return;
       event.preventDefault();
     };

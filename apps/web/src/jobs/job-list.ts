@@ -1,5 +1,6 @@
 /** Every job by name; each is loaded into a worker when it is first run there. */
 export const JOBS = {
+  beginSystem: () => import('./work/begin-system.ts'),
   cleanDrawing: () => import('./work/clean-drawing.ts'),
   cleanPage: () => import('./work/clean-page.ts'),
   compareSheets: () => import('./work/compare-sheets.ts'),
@@ -8,6 +9,7 @@ export const JOBS = {
   deriveTheme: () => import('./work/derive-theme.ts'),
   findColors: () => import('./work/find-colors.ts'),
   findGradients: () => import('./work/find-gradients.ts'),
+  palettesOfPicture: () => import('./work/palettes-of-picture.ts'),
   paintGradient: () => import('./work/paint-gradient.ts'),
   propose: () => import('./work/propose.ts'),
   readBack: () => import('./work/read-back.ts'),

@@ -6,7 +6,7 @@ import { clamp01 } from '@mint-lamp/core/numbers/clamp';
 import { colorOf } from '@mint-lamp/core/system/painted';
 import { useEffect, useRef } from 'react';
 import type { LitColor } from '../kinds/lit-color.ts';
-import { isBusyWithText } from '../shortcuts.ts';
+import { singleKeyOf } from '../shortcuts.ts';
 import { useEditing } from '../store/editing.ts';
 
 /** What a key moves, in OKLCH: lightness, chroma, hue in degrees. With Shift the other way. */
@@ -41,11 +41,10 @@ export function useColorKeys({ painted, change }: LitColor): void {
     };
     const onKey = (event: KeyboardEvent) => {
       const { painted: now, change: to } = latest.current;
-      const move = MOVES[event.key.toLowerCase()];
-      const isOther = event.ctrlKey || event.metaKey || event.altKey;
-      if (!move || isOther || !now || !to || event.defaultPrevented || isBusyWithText(event.target)) {
+      const move = MOVES[singleKeyOf(event) ?? ''];
+      if (!move || !now || !to) {
         // Undo and all else come after what was pressed before.
-        if (event.key !== 'Shift') finish();
+        if (event.key !== 'Shift' && event.key !== 'Alt') finish();
         return;
       }
       event.preventDefault();

@@ -1,19 +1,17 @@
-import { mayDo } from '@mint-lamp/core/wire/access';
 import type { ListedProject } from '@mint-lamp/core/wire/projects';
 import { ApiProvider } from '@reduxjs/toolkit/query/react';
 import clsx from 'clsx';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
-import { api, reasonOf } from '../fetching/api.ts';
-import { useCreateProjectMutation } from '../fetching/projects-api.ts';
-import { useCreateInTeamMutation, useTeamsQuery } from '../fetching/teams-api.ts';
+import { api } from '../fetching/api.ts';
+import { isBusyWithText } from '../shortcuts.ts';
 import { Button } from '../ui/button.tsx';
-import { Choice } from '../ui/choice.tsx';
 import { Mark } from '../ui/mark.tsx';
 import { EmptyState } from '../ui/notice.tsx';
 import { part } from '../ui/part.tsx';
 import { SearchField } from '../ui/search-field.tsx';
+import { BeginWays } from './begin-ways.tsx';
+import { bring, broughtBy } from './brought.ts';
 import { LeftBehind } from './left-behind.tsx';
 import { OpenFileButton } from './open-file-button.tsx';
 import { ProjectRow } from './project-row.tsx';
@@ -57,6 +55,7 @@ export function ProjectsPage() {
 
 function Projects() {
   const { projects, problem, reload } = useProjects();
+  useBeginByPasting();
   const [words, setWords] = useState('');
   const anyTeam = projects?.some(({ team }) => team !== null) ?? false;
   const shown = projects?.filter(({ name }) => plain(name).includes(plain(words.trim())));
@@ -69,7 +68,7 @@ function Projects() {
           <p className="text-quiet">Colour systems that can be read, by name, in every theme.</p>
         </div>
       </header>
-      <NewProject />
+      <BeginWays />
       <OpenFileButton />
       {problem && (
         <p role="status" className="my-6 text-look">
@@ -82,7 +81,9 @@ function Projects() {
       />
       {projects && <LeftBehind isGone={(id) => !projects.some((project) => project.id === id)} />}
       {projects?.length === 0 && (
-        <EmptyState title="No project yet">Give the first one a name above; it opens at Gather.</EmptyState>
+        <EmptyState title="No project yet">
+          Say above what you have, or paste it here: a mail, a picture, a style sheet.
+        </EmptyState>
       )}
       {projects && projects.length >= SEARCHED_FROM && (
         <div className="mt-6 w-72">
@@ -119,7 +120,7 @@ function Projects() {
         </section>
       ))}
       {projects && <RemovedProjects />}
-      {/* The first press of Tab is for the name of a new project; who one is stands above, and comes last. */}
+      {/* The first press of Tab is for what one has; who one is stands above, and comes last. */}
       <div className="absolute top-8 right-6">
         <AccountMenu />
       </div>
@@ -127,54 +128,17 @@ function Projects() {
   );
 }
 
-function NewProject() {
+/** What is pasted, while no field is being written in, is what a project begins with. */
+function useBeginByPasting() {
   const navigate = useNavigate();
-  const [name, setName] = useState('');
-  const [createProject, { isLoading: busy }] = useCreateProjectMutation();
-  const [createInTeam] = useCreateInTeamMutation();
-  const { data: teams = [] } = useTeamsQuery();
-  const mayBegin = teams.filter(({ access }) => mayDo(access, 'edit'));
-  const [team, setTeam] = useState('');
-  const create = async () => {
-    const { data, error } = await (team
-      ? createInTeam({ team, name: name.trim() })
-      : createProject(name.trim()));
-    if (data) navigate(`/p/${data.id}/gather`);
-    else toast.error(`The project could not be made: ${reasonOf(error)}`);
-  };
-  return (
-    <form
-      className="flex items-end gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (name.trim()) void create();
-      }}
-    >
-      <label className="flex-1">
-        <span className="mb-0.5 block text-sm text-quiet">New project for</span>
-        <input
-          value={name}
-          maxLength={80}
-          onChange={(event) => setName(event.target.value)}
-          placeholder="the client's or product's name"
-          className="h-9 w-full rounded-md border border-control bg-raised px-3"
-        />
-      </label>
-      {mayBegin.length > 0 && (
-        <Choice
-          label="Whose"
-          value={team}
-          options={[
-            { value: '', label: 'Your own' },
-            ...mayBegin.map(({ id, name: of }) => ({ value: id, label: of })),
-          ]}
-          onChange={setTeam}
-          className="w-44 [&_select]:h-9"
-        />
-      )}
-      <Button type="submit" look="primary" className="h-9" disabled={!name.trim() || busy}>
-        Begin
-      </Button>
-    </form>
-  );
+  useEffect(() => {
+    const onPaste = (event: ClipboardEvent) => {
+      const thing = broughtBy(event.clipboardData);
+      if (!thing || isBusyWithText(event.target)) return;
+      bring(thing);
+      navigate(`/new/${thing.from}`);
+    };
+    addEventListener('paste', onPaste);
+    return () => removeEventListener('paste', onPaste);
+  }, [navigate]);
 }

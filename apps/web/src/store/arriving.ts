@@ -11,7 +11,7 @@ import type { AppDispatch, AppState } from './store.ts';
 type Thunk<T> = (dispatch: AppDispatch, getState: () => AppState) => T;
 
 /** "harbour at dusk" of "harbour-at-dusk.jpg". */
-function nameOf(file: string): string {
+export function nameOfFile(file: string): string {
   const stem = file.replace(/\.[a-z\d]{1,5}$/i, '').replace(/[-_]+/g, ' ');
   const clean = stem.replace(/[\p{Cc}\p{Cs}]/gu, '').trim();
   const capital = clean.charAt(0).toUpperCase() + clean.slice(1);
@@ -21,14 +21,14 @@ function nameOf(file: string): string {
 function nameOfAddress(address: string): string {
   try {
     const last = new URL(address).pathname.split('/').findLast(Boolean) ?? '';
-    return nameOf(decodeURIComponent(last));
+    return nameOfFile(decodeURIComponent(last));
   } catch {
-    return nameOf(address.slice(0, 40));
+    return nameOfFile(address.slice(0, 40));
   }
 }
 
 /** What can be told of a file before it is sent; null when nothing is wrong. */
-async function faultIn(file: Blob): Promise<string | null> {
+export async function faultInFile(file: Blob): Promise<string | null> {
   if (!file.size) return 'The file is empty.';
   if (file.size > MOST_PICTURE_BYTES)
     return `The file has ${(file.size / 1e6).toFixed(1)} MB; ${MOST_PICTURE_BYTES / 1e6} MB are the most that can be opened.`;
@@ -40,7 +40,7 @@ async function faultIn(file: Blob): Promise<string | null> {
 
 async function keptAt({ id, projectId, origin }: Arrival, dispatch: AppDispatch): Promise<KeptAnswer> {
   if (origin.from === 'address') return fetchPicture(projectId, origin.address);
-  const fault = await faultIn(origin.file);
+  const fault = await faultInFile(origin.file);
   if (fault) throw new Error(fault);
   return keepPicture(projectId, origin.file, (progress) => dispatch(moved({ id, progress })));
 }
@@ -90,7 +90,7 @@ export function arrive(origins: readonly Origin[]): Thunk<Promise<string[]>> {
       (origin): Arrival => ({
         id: newId(),
         projectId,
-        name: origin.from === 'file' ? nameOf(origin.name) : nameOfAddress(origin.address),
+        name: origin.from === 'file' ? nameOfFile(origin.name) : nameOfAddress(origin.address),
         origin,
         progress: origin.from === 'file' ? 0 : null,
         fault: null,

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { Dialog as RadixDialog } from 'radix-ui';
 import { type ReactNode, useLayoutEffect } from 'react';
@@ -10,15 +11,22 @@ interface DialogProps {
   children: ReactNode;
   /** It goes by what is in it alone. */
   lasting?: boolean;
+  /** Room for two columns. */
+  wide?: boolean;
 }
 
-export function Dialog({ open, onOpenChange, title, description, children, lasting }: DialogProps) {
+export function Dialog({ open, onOpenChange, title, description, children, lasting, wide }: DialogProps) {
   return (
     <RadixDialog.Root open={open} onOpenChange={onOpenChange}>
       <RadixDialog.Portal>
         <Cover />
         <RadixDialog.Content
-          className="fixed top-[12vh] left-1/2 z-50 max-h-[76vh] w-[min(640px,92vw)] -translate-x-1/2 overflow-auto rounded-md border border-control bg-raised p-5 text-main"
+          className={clsx(
+            'fixed left-1/2 z-50 -translate-x-1/2 overflow-auto rounded-md border border-control bg-raised p-5 text-main max-sm:p-4',
+            wide
+              ? 'top-[6vh] max-h-[88vh] w-[min(880px,94vw)]'
+              : 'top-[12vh] max-h-[76vh] w-[min(640px,92vw)]',
+          )}
           {...(description ? {} : { 'aria-describedby': undefined })}
         >
           <div className="mb-3 flex items-start justify-between gap-4">

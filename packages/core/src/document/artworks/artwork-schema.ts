@@ -1,5 +1,4 @@
 import { MOST_PAGE } from '../../page/most-page.ts';
-import { cleanSvg } from '../../svg/clean-svg.ts';
 import type { KindSchemas } from '../kind.ts';
 import type { CommandSchemas } from '../schema/keys.ts';
 import type { SchemaParts } from '../schema/toolbox.ts';
@@ -9,21 +8,16 @@ import type { ArtworkCommand } from './artwork-commands.ts';
 export function artworkSchemas(
   parts: SchemaParts,
 ): KindSchemas<{ artworks: readonly Artwork[] }, ArtworkCommand> {
-  const { Joi, objectOf, optional, id, index, link, name, record } = parts;
+  const { Joi, drawing, objectOf, optional, id, index, link, name, record } = parts;
 
   const kind = Joi.valid('drawing', 'page');
   /**
-   * A drawing as it comes from cleaning, and nothing else: it is shown to others. A page is cleaned too, and what it is
-   * shown in runs and fetches nothing; its reader is too large to be had wherever documents are checked.
+   * A page is cleaned as a drawing is, and what it is shown in runs and fetches nothing; its reader is too large to be had
+   * wherever documents are checked.
    */
   const content = Joi.when('kind', {
     is: 'drawing',
-    then: Joi.string()
-      .custom((value: string, helpers) => {
-        const cleaned = cleanSvg(value);
-        return cleaned.ok && cleaned.svg === value ? value : helpers.error('svg.unclean');
-      })
-      .messages({ 'svg.unclean': '{{#label}} is no drawing that was cleaned' }),
+    then: drawing,
     otherwise: Joi.string().max(MOST_PAGE),
   });
   const key = Joi.string().pattern(/^[-#\w(][-#\w(). /,%]{0,120}\)?$/);

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { drawing } from './drawing.ts';
 import { growth } from './growth.ts';
 import { objectOf, optional, unionOf } from './keys.ts';
 import { link, roleLink } from './links.ts';
@@ -22,6 +23,7 @@ export const schemaParts = {
   unionOf,
   listOf,
   color,
+  drawing,
   growth,
   id,
   index,

@@ -1,4 +1,3 @@
-import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import type { Swatch } from '@mint-lamp/core/document/tray/swatch';
 import {
   type FirstChoices,
@@ -6,6 +5,7 @@ import {
   firstSystem,
   MOST_FIRST_COLORS,
 } from '@mint-lamp/core/edits/first-system';
+import { leadAndAccent } from '@mint-lamp/core/edits/lead-and-accent';
 import { STARTER_PARTS } from '@mint-lamp/core/edits/roles/starter-parts';
 import { paint } from '@mint-lamp/core/system/painted';
 import { useCallback, useEffect, useMemo, useState } from 'react';
@@ -28,33 +28,13 @@ export interface ProposedSystem {
   readonly leave: () => void;
 }
 
-const chromaAndHue = ({ color }: Swatch) => {
-  const { r, g, b } = paint(color);
-  const [, chroma, hue] = rgb8ToOklch(r, g, b);
-  return { chroma, hue };
-};
-
 /** The first opaque colours of the tray; the first with a hue leads, and the one farthest from it in hue is the accent. */
 function usual(tray: readonly Swatch[]): FirstDraft {
   // What lets something through is rarely meant as a base; it can be chosen all the same.
   const colors = tray.filter(({ color }) => paint(color).alpha === 1).slice(0, MOST_FIRST_COLORS);
-  const seen = colors.map(chromaAndHue);
-  const leads = Math.max(
-    0,
-    seen.findIndex(({ chroma }) => chroma > 0.04),
-  );
-  let accent: number | null = null;
-  let farthest = 40;
-  seen.forEach(({ chroma, hue }, i) => {
-    const apart = Math.abs(((hue - seen[leads]!.hue + 540) % 360) - 180);
-    if (i === leads || chroma < 0.08 || apart <= farthest) return;
-    farthest = apart;
-    accent = i;
-  });
   return {
     swatches: colors.map(({ id }) => id),
-    leads,
-    accent,
+    ...leadAndAccent(colors.map(({ color }) => color)),
     calm: 0.5,
     level: 'AA',
     parts: new Set(STARTER_PARTS),

@@ -8,7 +8,7 @@ const nameIn = (address: string) => {
 
 /** What a page's address comes to: its sheets, and the styles that stand in it; and those that could not be had. */
 export async function fetchedSheets(
-  project: string,
+  project: string | null,
   address: string,
 ): Promise<{ readonly files: SheetFile[]; readonly missing: readonly string[] }> {
   const { text, sheets, addresses } = await fetchArtwork(project, address);

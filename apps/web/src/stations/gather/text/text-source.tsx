@@ -3,6 +3,7 @@ import { addressOf } from '../../../addresses.ts';
 import type { FoundInText } from '../../../jobs/work/find-colors.ts';
 import { selectProject } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
+import { gatherTextKey } from '../../../storing/gather-text.ts';
 import { ofTab } from '../../../storing/storage.ts';
 import { Button } from '../../../ui/button.tsx';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
@@ -24,7 +25,7 @@ Oh, and linen for the background.`;
 
 /** What is typed stays while the tab is open, also when another station is visited. */
 function useDraft(projectId: string) {
-  const key = `mint-lamp/gather/${projectId}`;
+  const key = gatherTextKey(projectId);
   const [text, setText] = useState(() => ofTab.read(key) ?? '');
   useEffect(() => {
     // A text too large for the storage stays on the screen.

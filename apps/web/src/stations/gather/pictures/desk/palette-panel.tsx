@@ -2,9 +2,9 @@ import { findTwins } from '@mint-lamp/core/color/difference';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import { MOST_STOPS } from '@mint-lamp/core/document/gradients/gradient';
 import type { Picture } from '@mint-lamp/core/document/pictures/picture';
-import type { PaletteStrategy } from '@mint-lamp/core/picture/strategies';
 import { oklabOf, paint } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
+import { LEANING_WORDS } from '../../../../kinds/pictures/leaning-words.ts';
 import type { Light, PaletteRow, RowColor } from '../../../../pixels/pixel-worker.ts';
 import { useEditing } from '../../../../store/editing.ts';
 import { Button } from '../../../../ui/button.tsx';
@@ -12,16 +12,6 @@ import { CopyButton } from '../../../../ui/copy-button.tsx';
 import { NumberField } from '../../../../ui/number-field.tsx';
 import type { Taking } from '../../taking/use-taking.ts';
 import type { Palettes } from './use-palettes.ts';
-
-/** What each leaning looks for, in a few words. */
-const LEANING_WORDS: Readonly<Record<PaletteStrategy, string>> = {
-  area: 'What covers most',
-  vivid: 'What is vivid',
-  gentle: 'What is gentle',
-  'low light': 'What lies in the dark',
-  'high light': 'What lies in the light',
-  'most different': 'What differs most',
-};
 
 export const hexOf = ({ r, g, b }: Pick<RowColor, 'r' | 'g' | 'b'>): string => hexOfRgb8(r, g, b);
 /** "12.4 %": never 0 for what is there. */

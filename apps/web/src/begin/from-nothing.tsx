@@ -1,0 +1,95 @@
+import { emptyDocument } from '@mint-lamp/core/document/document';
+import type { Round } from '@mint-lamp/core/document/rounds/round';
+import { NEW_THEMES } from '@mint-lamp/core/document/themes/new-themes';
+import type { ProposedSystem } from '@mint-lamp/core/edits/rounds/propose-systems';
+import clsx from 'clsx';
+import { useEffect, useMemo, useState } from 'react';
+import { useJob } from '../jobs/use-job.ts';
+import { SceneRoot } from '../scene/scene-root.tsx';
+import { sceneStyle } from '../scene/scene-style.ts';
+import { sceneText } from '../scene/scene-text.ts';
+import { Landing } from '../scene/scenes/landing.tsx';
+import { Small } from '../scene/small.tsx';
+import { Button } from '../ui/button.tsx';
+import { Failure } from '../ui/notice.tsx';
+import type { WayProps } from './to-begin-with.ts';
+
+const EMPTY = emptyDocument('', NEW_THEMES);
+const TEXT = sceneText('Your product', 'Start', {});
+const NONE: readonly ProposedSystem[] = [];
+const COLORS = 5;
+
+const roundOf = (seed: number): Round => ({
+  id: `begin-${seed}`,
+  seed,
+  count: COLORS,
+  stray: 0.6,
+  kept: [],
+  free: [],
+  way: 'fresh',
+  of: [],
+});
+
+const newSeed = () => crypto.getRandomValues(new Uint32Array(1))[0]! >>> 1;
+
+/** From nothing: nine ideas to choose from, and nine others. */
+export default function FromNothing({ onGiven }: WayProps) {
+  const [seed, setSeed] = useState(newSeed);
+  const input = useMemo(() => ({ document: EMPTY, round: roundOf(seed) }), [seed]);
+  const job = useJob('propose', input);
+  const ideas = job.result ?? NONE;
+  const [chosen, setChosen] = useState<ProposedSystem | null>(null);
+  const given = useMemo(
+    () =>
+      chosen
+        ? {
+            given: {
+              of: 'colors' as const,
+              colors: chosen.colors.map((color) => ({ color })),
+              level: 'AA' as const,
+            },
+          }
+        : null,
+    [chosen],
+  );
+  useEffect(() => onGiven(given), [given, onGiven]);
+  return (
+    <section aria-label="Ideas" aria-busy={job.busy}>
+      <p className="mb-2 flex items-center gap-2">
+        <span className="flex-1 text-quiet">
+          Press the one that feels nearest; all of it can change later.
+        </span>
+        <Button small disabled={job.busy} onClick={() => setSeed(newSeed())}>
+          Show nine others
+        </Button>
+      </p>
+      {job.fault && <Failure fault={job.fault} onAgain={job.again} />}
+      <ul className={clsx('grid grid-cols-3 gap-2', job.busy && 'opacity-60')}>
+        {ideas.map((idea, i) => (
+          <li key={idea.colors.join()}>
+            <button
+              type="button"
+              aria-pressed={idea === chosen}
+              aria-label={`Idea ${i + 1}: ${idea.colors.join(', ')}`}
+              onClick={() => setChosen(idea)}
+              className={clsx(
+                'block w-full rounded-md border p-1',
+                idea === chosen ? 'border-main bg-pressed' : 'border-transparent hover:bg-sunken',
+              )}
+            >
+              <Small width={126} height={88} page={760}>
+                <SceneRoot Draw={Landing} text={TEXT} style={sceneStyle(idea.page)} states={false} />
+              </Small>
+              <span data-specimen className="mt-1 flex h-3.5 overflow-hidden rounded-[3px]">
+                {idea.colors.map((color) => (
+                  <span key={color} className="flex-1" style={{ background: color }} />
+                ))}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {!ideas.length && job.busy && <p className="text-quiet">Thinking of nine …</p>}
+    </section>
+  );
+}
