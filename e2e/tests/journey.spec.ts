@@ -3,8 +3,9 @@ import { expect, expectSaved, onServer, send, test } from '../support/test.ts';
 
 test('from a client’s codes to CSS, through all seven stations', async ({ page }) => {
   await page.goto('/');
-  await page.getByLabel('New project for').fill('Grey Holm Café');
-  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('link', { name: /^Nothing yet/ }).click();
+  await page.getByLabel('Project name').fill('Grey Holm Café');
+  await page.getByRole('button', { name: 'Begin empty' }).click();
 
   // Gather: a mail with codes, one of them mistyped.
   await expect(page.getByRole('heading', { name: 'Gather' })).toBeVisible();

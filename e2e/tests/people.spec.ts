@@ -392,8 +392,9 @@ test('a project is given to a team and taken back; leaving a team and an account
   crew: { ula },
 }) => {
   const { page, context } = await enter(browser, server, ula);
-  await page.getByLabel('New project for').fill('Winter timetable');
-  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('link', { name: /^Nothing yet/ }).click();
+  await page.getByLabel('Project name').fill('Winter timetable');
+  await page.getByRole('button', { name: 'Begin empty' }).click();
   await page.getByRole('link', { name: 'All projects' }).click();
   const own = page.getByRole('region', { name: 'Your own projects' });
   await own.getByRole('button', { name: 'Give Winter timetable to a team' }).click();

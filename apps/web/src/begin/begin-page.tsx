@@ -1,11 +1,13 @@
 import { emptyDocument } from '@mint-lamp/core/document/document';
 import { NEW_THEMES } from '@mint-lamp/core/document/themes/new-themes';
 import { ApiProvider } from '@reduxjs/toolkit/query/react';
-import { type ComponentType, useDeferredValue, useMemo, useState } from 'react';
+import { type ComponentType, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api } from '../fetching/api.ts';
 import { useJob } from '../jobs/use-job.ts';
+import type { Cast } from '../jobs/work/begin-system.ts';
 import { BEGIN_WAYS, type BeginWay, BeginWays } from '../projects/begin-ways.tsx';
+import { HintProvider } from '../ui/hint.tsx';
 import { Mark } from '../ui/mark.tsx';
 import { Failure } from '../ui/notice.tsx';
 import { part } from '../ui/part.tsx';
@@ -30,7 +32,9 @@ export default function BeginPage() {
   const [name, setName] = useState('');
   return (
     <ApiProvider api={api}>
-      <Begin key={way} way={way} name={name} onName={setName} />
+      <HintProvider>
+        <Begin key={way} way={way} name={name} onName={setName} />
+      </HintProvider>
     </ApiProvider>
   );
 }
@@ -45,7 +49,17 @@ interface BeginProps {
 
 function Begin({ way, name, onName }: BeginProps) {
   const [begin, setBegin] = useState<ToBeginWith | null>(null);
-  const given = begin?.given ?? null;
+  const [cast, setCast] = useState<Cast | null>(null);
+  // Other colours are cast anew.
+  const take = useCallback((next: ToBeginWith | null) => {
+    setBegin(next);
+    setCast(null);
+  }, []);
+  const given = useMemo(
+    () => (begin && cast && begin.given.of === 'colors' ? { ...begin.given, cast } : (begin?.given ?? null)),
+    [begin, cast],
+  );
+  const whole = useMemo(() => begin && given && { ...begin, given }, [begin, given]);
   const called = useDeferredValue(name.trim() || begin?.name || '');
   const input = useMemo(() => given && { document: { ...EMPTY, name: called }, given }, [given, called]);
   const job = useJob('beginSystem', input);
@@ -65,12 +79,12 @@ function Begin({ way, name, onName }: BeginProps) {
       <BeginWays open={way} />
       <div className="grid flex-1 items-start gap-x-8 gap-y-5 py-5 lg:grid-cols-[minmax(0,430px)_1fr]">
         <section aria-label="What you have" className="min-w-0">
-          <Way onGiven={setBegin} />
+          <Way onGiven={take} />
         </section>
         <section aria-label="What it comes to" aria-busy={job.busy} className="min-w-0">
           {job.fault && <Failure fault={job.fault} onAgain={job.again} />}
           {begun && !job.fault ? (
-            <ShownSystem begun={begun} name={called} />
+            <ShownSystem begun={begun} name={called} onCast={setCast} />
           ) : job.busy ? (
             <p className="flex items-center gap-3 text-quiet">
               Working it out …
@@ -85,7 +99,7 @@ function Begin({ way, name, onName }: BeginProps) {
           )}
         </section>
       </div>
-      <BeginBar name={name} onName={onName} begin={begin} begun={job.busy || job.fault ? null : begun} />
+      <BeginBar name={name} onName={onName} begin={whole} begun={job.busy || job.fault ? null : begun} />
     </main>
   );
 }

@@ -56,6 +56,8 @@ export default function FromColor({ onGiven }: WayProps) {
             of: 'colors' as const,
             colors: colors.map((one) => ({ color: one })),
             level: 'AA' as const,
+            // What was asked for beside it is the accent, however pale.
+            cast: { leads: 0, accent: colors.length > 1 ? 1 : null },
           },
         }
       : null;

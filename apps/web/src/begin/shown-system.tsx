@@ -1,20 +1,28 @@
 import { useMemo } from 'react';
-import type { BegunSystem } from '../jobs/work/begin-system.ts';
+import type { BegunSystem, Cast } from '../jobs/work/begin-system.ts';
 import { SceneRoot } from '../scene/scene-root.tsx';
 import { sceneStyle } from '../scene/scene-style.ts';
 import { sceneText } from '../scene/scene-text.ts';
 import { Landing } from '../scene/scenes/landing.tsx';
 import { Small } from '../scene/small.tsx';
+import { Choice } from '../ui/choice.tsx';
 import { useSize } from '../ui/use-size.ts';
 
 /** Px between two pages, and the height of a page to its width. */
 const GAP = 16;
-const TALL = 0.76;
+const TALL = 0.62;
 /** Px of a page from which on two stand beside each other. */
 const LEAST = 250;
 
+interface ShownSystemProps {
+  begun: BegunSystem;
+  /** What the page is called. */
+  name: string;
+  onCast: (cast: Cast) => void;
+}
+
 /** What it comes to: a page in each theme, and every family with its shades. */
-export function ShownSystem({ begun, name }: { begun: BegunSystem; name: string }) {
+export function ShownSystem({ begun, name, onCast }: ShownSystemProps) {
   const { preview, pairs, passing, reasons } = begun;
   const { families, themes, words } = preview;
   const { element, width } = useSize<HTMLDivElement>();
@@ -66,6 +74,7 @@ export function ShownSystem({ begun, name }: { begun: BegunSystem; name: string 
           </li>
         ))}
       </ul>
+      {begun.cast && begun.cast.names.length > 1 && <CastChoice cast={begun.cast} onCast={onCast} />}
       {reasons.length > 0 && (
         <details className="mt-3">
           <summary className="cursor-pointer text-quiet">Why these</summary>
@@ -78,6 +87,34 @@ export function ShownSystem({ begun, name }: { begun: BegunSystem; name: string 
           </ul>
         </details>
       )}
+    </div>
+  );
+}
+
+interface CastChoiceProps {
+  cast: NonNullable<BegunSystem['cast']>;
+  onCast: (cast: Cast) => void;
+}
+
+/** Which colour does most, and which is for the one thing that stands out. */
+function CastChoice({ cast: { names, leads, accent }, onCast }: CastChoiceProps) {
+  const places = names.map((name, i) => ({ value: String(i), label: name }));
+  return (
+    <div className="mt-3 flex flex-wrap gap-3">
+      <Choice
+        label="Leads: actions, links, focus"
+        value={String(leads)}
+        options={places}
+        onChange={(at) => onCast({ leads: Number(at), accent: accent === Number(at) ? leads : accent })}
+        className="min-w-52 flex-1"
+      />
+      <Choice
+        label="Accent: the one thing that stands out"
+        value={accent === null ? '' : String(accent)}
+        options={[{ value: '', label: 'none' }, ...places.filter((_, i) => i !== leads)]}
+        onChange={(at) => onCast({ leads, accent: at === '' ? null : Number(at) })}
+        className="min-w-52 flex-1"
+      />
     </div>
   );
 }

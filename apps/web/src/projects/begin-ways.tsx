@@ -4,12 +4,12 @@ import { Link } from 'react-router';
 
 /** What somebody has when a project begins, each at an address of its own. */
 export const BEGIN_WAYS = [
-  { id: 'text', name: 'A text', says: 'a mail or a list of codes', Icon: MessageSquareText },
+  { id: 'text', name: 'A text', says: 'a mail, a list of codes', Icon: MessageSquareText },
   { id: 'picture', name: 'A picture', says: 'a photo, a poster, a logo', Icon: Image },
-  { id: 'sheet', name: 'A style sheet', says: 'CSS, tokens or a page’s address', Icon: FileCode2 },
+  { id: 'sheet', name: 'A style sheet', says: 'or a page’s address', Icon: FileCode2 },
   { id: 'colour', name: 'One colour', says: 'and what goes with it', Icon: Palette },
-  { id: 'set', name: 'A ready-made set', says: 'from the shelf', Icon: Library },
-  { id: 'nothing', name: 'Nothing yet', says: 'see nine ideas, or begin empty', Icon: Sprout },
+  { id: 'set', name: 'A set', says: 'from the shelf', Icon: Library },
+  { id: 'nothing', name: 'Nothing yet', says: 'nine ideas to begin with', Icon: Sprout },
 ] as const satisfies readonly { id: string; name: string; says: string; Icon: LucideIcon }[];
 export type BeginWay = (typeof BEGIN_WAYS)[number]['id'];
 
@@ -27,7 +27,7 @@ export function BeginWays({ open = null }: { open?: BeginWay | null }) {
               to={`/new/${id}`}
               aria-current={id === open ? 'page' : undefined}
               className={clsx(
-                'flex h-full gap-2 rounded-md border px-3 py-2',
+                'flex h-full gap-2 rounded-md border px-3 py-2.5',
                 id === open
                   ? 'border-transparent bg-main text-inverse'
                   : 'border-control bg-raised hover:bg-sunken',

@@ -20,7 +20,7 @@ export function OpenFileButton() {
     }
   };
   return (
-    <div className="mt-2 flex flex-wrap items-center gap-3">
+    <div className="flex flex-wrap items-center gap-3">
       <input
         ref={field}
         type="file"
@@ -35,7 +35,7 @@ export function OpenFileButton() {
           if (file) void open(file);
         }}
       />
-      <Button disabled={progress !== null} onClick={() => field.current?.click()}>
+      <Button small disabled={progress !== null} onClick={() => field.current?.click()}>
         Open a project file
       </Button>
       {progress && (

@@ -60,7 +60,7 @@ function Projects() {
   const anyTeam = projects?.some(({ team }) => team !== null) ?? false;
   const shown = projects?.filter(({ name }) => plain(name).includes(plain(words.trim())));
   return (
-    <main className="relative mx-auto min-h-full max-w-5xl px-6 py-8">
+    <main className="relative mx-auto min-h-full max-w-[1100px] px-6 max-sm:px-4 py-8">
       <header className="mb-6 flex items-start gap-3">
         <Mark className="size-12" />
         <div>
@@ -69,7 +69,10 @@ function Projects() {
         </div>
       </header>
       <BeginWays />
-      <OpenFileButton />
+      <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <p className="text-quiet">Or paste it right here: text, a picture, CSS.</p>
+        <OpenFileButton />
+      </div>
       {problem && (
         <p role="status" className="my-6 text-look">
           {problem} Trying again …

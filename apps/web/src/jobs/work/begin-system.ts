@@ -24,9 +24,21 @@ export interface GivenColor {
   readonly name?: string;
 }
 
+/** Which colour leads and which is the accent, if one is, by their places. */
+export interface Cast {
+  readonly leads: number;
+  readonly accent: number | null;
+}
+
 /** What a project is begun with: some colours, or style sheets that are a system already. */
 export type Given =
-  | { readonly of: 'colors'; readonly colors: readonly GivenColor[]; readonly level: Level }
+  | {
+      readonly of: 'colors';
+      readonly colors: readonly GivenColor[];
+      readonly level: Level;
+      /** Which of them leads and which is the accent, by place; the usual ones where it is left out. */
+      readonly cast?: Cast;
+    }
   | { readonly of: 'sheets'; readonly files: readonly SheetFile[] };
 
 interface BeginInput {
@@ -44,16 +56,20 @@ export interface BegunSystem {
   readonly pairs: number;
   readonly passing: number;
   readonly css: string;
+  /** The colours by the names that they have, and what each does; null where there was nothing to choose. */
+  readonly cast: (Cast & { readonly names: readonly string[] }) | null;
   /** What was chosen, and why. */
   readonly reasons: readonly { readonly what: string; readonly why: string }[];
 }
+
+type Made = Pick<BegunSystem, 'commands' | 'reasons' | 'cast'>;
 
 const newId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 12);
 
 function ofColors(
   document: ProjectDocument,
-  { colors, level }: Extract<Given, { of: 'colors' }>,
-): Pick<BegunSystem, 'commands' | 'reasons'> {
+  { colors, level, cast }: Extract<Given, { of: 'colors' }>,
+): Made {
   const added = Date.now();
   const named = colors.map(({ color, name }) => ({ name: name || nameOf(readColor(color)), color }));
   const tray = named.map(
@@ -63,25 +79,30 @@ function ofColors(
     }),
   );
   const bases = named.slice(0, MOST_FIRST_COLORS);
+  const own = cast ?? leadAndAccent(bases.map(({ color }) => color));
   const { command, reasons } = firstSystem(
     document,
     {
       colors: bases,
-      ...leadAndAccent(bases.map(({ color }) => color)),
+      ...own,
       calm: 0.5,
       level,
       parts: new Set(STARTER_PARTS),
     },
     newId,
   );
-  return { commands: [...tray, ...command.commands], reasons };
+  return {
+    commands: [...tray, ...command.commands],
+    reasons,
+    cast: { ...own, names: bases.map(({ name }) => name) },
+  };
 }
 
 async function ofSheets(
   document: ProjectDocument,
   files: readonly SheetFile[],
   { progress, yieldTurn }: JobContext,
-): Promise<Pick<BegunSystem, 'commands' | 'reasons'>> {
+): Promise<Made> {
   const joined = joinedSheets(files.map(sheetOf).flatMap((one) => (one.ok ? one.file : [])));
   const steps = readSheetInParts(joined.text, 0, (line) => placeOfLine(joined, line));
   let step = steps.next();
@@ -92,7 +113,7 @@ async function ofSheets(
   const adoption = step.value && adoptSheet(document, step.value, wholeOf(step.value), newId);
   if (!adoption) throw new JobError('There is no rule with a colour in it.');
   const { command } = adoption;
-  return { commands: command.type === 'batch' ? command.commands : [command], reasons: [] };
+  return { commands: command.type === 'batch' ? command.commands : [command], reasons: [], cast: null };
 }
 
 /** What a project is begun with, as a whole system: how to make it, how it looks, what passes, and its CSS. */

@@ -130,6 +130,9 @@ describe('what paints scenes', () => {
     expect(use(doc, 'accent')).toMatchObject({ standIn: 'action' });
     expect(use(doc, 'accent-text')).toMatchObject({ standIn: 'action-text' });
     expect(use(doc, 'good-text')).toMatchObject({ standIn: 'text' });
+    // A hero that lies on the page's own surface has the page's text, and not the light one of buttons.
+    expect(use(doc, 'hero')).toMatchObject({ standIn: 'page' });
+    expect(use(doc, 'hero-text')).toMatchObject({ standIn: 'text' });
   });
 
   it('refuses a gradient for what one colour paints, and takes it for the hero', () => {

@@ -81,6 +81,9 @@ function heroGradient(gradients: readonly Gradient[]): string | null {
   return (called ?? gradients.find(({ favourite }) => favourite) ?? gradients[0])?.id ?? null;
 }
 
+/** The page, and what lies on it. */
+const SURFACES: ReadonlySet<SceneUse> = new Set(['page', 'raised', 'sunken']);
+
 const toRole = (role: string) => ({ to: 'role', role }) as const;
 
 /** A document, as far as it says what paints scenes. */
@@ -190,6 +193,8 @@ class Casting {
       const ground = this.standInOf(on as SceneUse);
       const text = ground && SCENE_USE_IDS.find((one) => sceneUse(one).on === ground);
       if (text && ground !== 'page' && this.ownOf(text)) return text;
+      // On the page's own surfaces stands the page's text; a light text of buttons could not be read there.
+      if (ground && SURFACES.has(ground) && this.ownOf('text')) return 'text';
     }
     // A hero in the colour of the buttons on it would swallow them.
     if (use === 'hero' && !this.ownOf('accent'))
