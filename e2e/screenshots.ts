@@ -33,7 +33,7 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     await page.getByRole('button', { name: 'The old timetable, a page' }).click();
     await page.getByRole('heading', { name: 'Families' }).waitFor();
     await page.getByRole('radio', { name: 'not visibly' }).click();
-    await page.getByText('As it would be').waitFor();
+    await page.getByText('After').waitFor();
   },
   'gather-picture': async () => {
     const { document } = await onServer(stack, SKERRY);
@@ -240,8 +240,8 @@ async function station(...parts: readonly string[]): Promise<void> {
 
 async function save(name: string): Promise<void> {
   await station('checkpoints');
-  await page.getByLabel('Name the present state').fill(name);
-  await page.getByRole('button', { name: 'Save it' }).click();
+  await page.getByLabel('Save a checkpoint').fill(name);
+  await page.getByRole('button', { name: 'Save' }).click();
   await page.getByRole('button', { name: `Compare ${name} with now` }).waitFor();
 }
 

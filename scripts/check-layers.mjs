@@ -107,6 +107,7 @@ const WEB_LAYERS = [
   ['fetching', 'storing'],
   ['store'],
   ['jobs', 'pixels', 'dragging', 'offline'],
+  ['help'],
   ['links', 'scene', 'seeing', 'comparing'],
   ['kinds'],
   ['notes'],

@@ -171,7 +171,7 @@ async function measure() {
     'ms',
   );
   reportShare('the same, 95th percentile', percentile(times, 0.95), FRAME_MS, 'ms');
-  await page.getByLabel('Area that is averaged').selectOption('101 × 101 px');
+  await page.getByLabel('Averaged area').selectOption('101 × 101 px');
   const wide = await aimTimes(page);
   reportShare('the same with an area of 101 px, 95th percentile', percentile(wide, 0.95), FRAME_MS, 'ms');
 

@@ -87,11 +87,11 @@ async function measure(): Promise<void> {
   };
   await frames('colours let to move, not visibly', async () => {
     await press('[role=radiogroup] button', 'not visibly');
-    await untilThere('[aria-label="How far colours may move"] [role=status]', 'give way to another');
+    await untilThere('[aria-label="How far colours may shift"] [role=status]', 'give way to another');
   });
   await frames('the bill', async () => {
-    await press('button', 'The bill');
-    await untilThere('[aria-label="The way back"]', 'Close the bill');
+    await press('button', 'Colour audit');
+    await untilThere('[aria-label="Back to your sheets"]', 'Close the audit');
   });
   const rule = (i: number) =>
     `.card-${i} { color: #${((i * 7919) % 0xffffff).toString(16).padStart(6, '0')}; background: hsl(${i % 360}, 40%, 50%); border: 1px solid rgb(0 0 0 / 20%) }\n`;

@@ -79,7 +79,7 @@ test('by keyboard: links are typed, moved along the family, copied, pasted, clea
     'text.main would come of itself: text.main → line.soft → text.main.',
   );
   await page.getByLabel('Link to').fill('seagull');
-  await expect(page.getByText('No family, shade or role is called so.')).toBeVisible();
+  await expect(page.getByText('No family, shade or role by that name.')).toBeVisible();
 });
 
 test('a theme is derived, seen beside its source, and taken in part or whole with one undo', async ({
@@ -99,8 +99,8 @@ test('a theme is derived, seen beside its source, and taken in part or whole wit
   await expect(bar).toContainText('18 of 18 pairs pass.');
   await expect(heads).toContainText(['Role', 'Day sailing', 'Late sailing', 'Night sailing', 'Remove']);
   expect((await onServer(stack, project)).document.themes).toHaveLength(2);
-  await page.getByLabel('Take accent.fill: Buoy', { exact: false }).uncheck();
-  await bar.getByRole('button', { name: 'Take 24 of 25' }).click();
+  await page.getByLabel('Apply accent.fill: Buoy', { exact: false }).uncheck();
+  await bar.getByRole('button', { name: 'Apply 24 of 25' }).click();
   await expectSaved(page);
   const { themes } = (await onServer(stack, project)).document;
   expect(themes.map(({ name }: { name: string }) => name)).toEqual([
@@ -120,12 +120,12 @@ test('a theme is derived, seen beside its source, and taken in part or whole wit
 
   // Into one that there is, which mends its failing pairs.
   await page.getByRole('button', { name: 'Derive a theme …' }).click();
-  await page.getByLabel('Into').selectOption('Night sailing');
-  await page.getByRole('button', { name: 'See it on the sheet' }).click();
+  await page.getByLabel('Save as').selectOption('Night sailing');
+  await page.getByRole('button', { name: 'Preview on the sheet' }).click();
   const into = page.getByRole('region', { name: 'Proposed: Night sailing' });
   await expect(into).toContainText('18 of 18 pairs pass.');
   expect(await axeFaults(page)).toEqual([]);
-  await into.getByRole('button', { name: 'Take it' }).click();
+  await into.getByRole('button', { name: 'Apply' }).click();
   await expect(page.getByLabel('Readout')).toContainText('35 of 36 overall');
   await page.keyboard.press('Control+z');
   await expect(page.getByLabel('Readout')).toContainText('33 of 36 overall');
@@ -145,13 +145,13 @@ test('from a mail to the CSS of a first system in a few presses, by mouse', asyn
   await press(page.getByRole('button', { name: 'Begin empty' }));
   await page.getByLabel('Text with colours').fill(MAIL);
   presses += 1;
-  await press(page.getByRole('button', { name: 'Put 3 into the tray' }));
+  await press(page.getByRole('button', { name: 'Add 3 to the tray' }));
   await press(page.getByRole('link', { name: 'Assign' }));
   await press(page.getByRole('button', { name: 'Make a first system …' }));
   const bar = page.getByRole('region', { name: 'Proposed: a first system' });
   await expect(bar).toContainText('32 of 32 pairs pass in Light and Dark');
   expect(await axeFaults(page)).toEqual([]);
-  await press(bar.getByRole('button', { name: 'Take it' }));
+  await press(bar.getByRole('button', { name: 'Apply' }));
   await press(page.getByRole('link', { name: 'Deliver' }));
   const download = page.waitForEvent('download');
   await press(page.getByRole('button', { name: /^Download/ }).first());
@@ -171,9 +171,9 @@ test('from a mail to the CSS of a first system in a few presses, by mouse', asyn
   await bar.getByLabel('lines').uncheck();
   await expect(bar).toContainText('22 of 22 pairs pass');
   await expect(page.getByRole('row').filter({ hasText: 'soft' })).toHaveCount(0);
-  await bar.getByText('Why it is so').click();
+  await bar.getByText('Why these').click();
   await expect(bar.getByRole('listitem').first()).toContainText('leads: it paints actions, links and focus');
-  await bar.getByRole('button', { name: 'Leave it' }).click();
+  await bar.getByRole('button', { name: 'Discard' }).click();
   await expect(page.getByRole('heading', { name: 'No role yet' })).toBeVisible();
 });
 
@@ -203,7 +203,7 @@ test('a first system is made of the tray by keyboard alone', async ({ page, stac
   await page.keyboard.press('Enter');
   const bar = page.getByRole('region', { name: 'Proposed: a first system' });
   await expect(bar).toContainText('32 of 32 pairs pass');
-  await expect(focused).toHaveText('Take it');
+  await expect(focused).toHaveText('Apply');
   await page.keyboard.press('Enter');
   await expect(bar).toBeHidden();
   await expect(page.getByRole('row').filter({ hasText: 'quiet' })).toBeVisible();
@@ -273,7 +273,7 @@ test('plain colours near a shade become links; a shade is replaced everywhere; a
   await expect(steps).toHaveText([
     'Replace Deepwater 300 by Buoy 300 everywhere',
     'Link page.raised in Day sailing',
-    'As it was at the beginning',
+    'Before the first step',
   ]);
   await steps.last().getByRole('button').click();
   await expect(steps.first()).toHaveText('Replace Deepwater 300 by Buoy 300 everywhere, undone');

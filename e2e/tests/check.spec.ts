@@ -8,8 +8,8 @@ test('pairs are filtered, put under their grounds, and shown in one theme alone'
   await open('check');
   const rows = page.getByRole('list', { name: 'Pairs, worst first' }).getByRole('listitem');
   await expect(rows).toHaveCount(18);
-  await expect(rows.first()).toContainText('3.33 needs 4.5 in Night sailing, 1.17 short');
-  await expect(rows.first()).toContainText('10.45 passes 4.5 in Day sailing, 5.95 over');
+  await expect(rows.first()).toContainText('3.33 needs 4.5 in Night sailing, 1.17 too low');
+  await expect(rows.first()).toContainText('10.45 passes 4.5 in Day sailing, 5.95 to spare');
   const which = page.getByRole('group', { name: 'Which pairs' });
   await which.getByLabel('failing').check();
   await expect(rows).toHaveCount(3);
@@ -43,12 +43,12 @@ test('an open pair shows the ways to mend it and what each does to others, by ke
   await open('check');
   const row = page.getByRole('listitem', { name: 'notice.delay.text on notice.delay.ground' });
   await row.getByRole('button', { name: /notice\.delay\.text/ }).press('Enter');
-  const ways = row.getByRole('list', { name: 'Ways to mend it' });
-  await expect(ways).toContainText('Take Lantern 700 for the text: 6.01');
-  await expect(ways).toContainText(/Take a darker base of Lantern, #[\da-f]{6}: 4\.\d\d/);
+  const ways = row.getByRole('list', { name: 'Ways to repair it' });
+  await expect(ways).toContainText('Use Lantern 700 for the text: 6.01');
+  await expect(ways).toContainText(/Use a darker base of Lantern, #[\da-f]{6}: 4\.\d\d/);
   await expect(ways).toContainText('All that follows the family moves along, in every theme.');
   expect(await axeFaults(page)).toEqual([]);
-  await ways.getByRole('button', { name: /^Take Lantern 700/ }).press('Enter');
+  await ways.getByRole('button', { name: /^Use Lantern 700/ }).press('Enter');
   await expect(page.getByLabel('Readout')).toContainText('34 of 36 overall');
   await expect(ways).toBeHidden();
   await page.keyboard.press('Control+z');
@@ -85,7 +85,7 @@ test('both ends of a pair stand on the light axis, and are dragged or moved by k
   await expect(row).toContainText('5.04 passes 4.5 in Day sailing');
   // The ground too.
   await row.getByRole('slider', { name: 'Lightness of the ground, page.ground' }).press('ArrowLeft');
-  await expect(row).toContainText('4.04 needs 4.5 in Day sailing, 0.46 short');
+  await expect(row).toContainText('4.04 needs 4.5 in Day sailing, 0.46 too low');
 });
 
 test('all failing pairs are repaired as one proposal: seen on the board, taken in part or whole, one undo', async ({
@@ -102,7 +102,7 @@ test('all failing pairs are repaired as one proposal: seen on the board, taken i
   await page.keyboard.press('Enter');
   const bar = page.getByRole('region', { name: 'Proposed repairs' });
   await expect(bar).toContainText('3 of 3 failing measurements pass by 2 other links');
-  await expect(page.locator(':focus')).toHaveText('Take all');
+  await expect(page.locator(':focus')).toHaveText('Apply all');
   const board = page.getByRole('list', { name: 'Pairs, worst first' });
   await expect(board.getByRole('listitem').first()).toContainText('3.33 → 4.67 passes 4.5 in Night sailing');
   await expect(readout).toContainText('36 of 36 overall');
@@ -113,11 +113,11 @@ test('all failing pairs are repaired as one proposal: seen on the board, taken i
       theme
     ];
   expect(await linkOf('board-quiet', 'night')).toMatchObject({ shade: '600' });
-  await bar.getByText('Which links, one by one').click();
+  await bar.getByText('Choose link by link').click();
   await bar.getByLabel(/^notice\.delay\.text in Day sailing: Lantern 600 → Lantern 700/).uncheck();
   await expect(bar).toContainText('2 of 3 failing measurements pass by one other link');
   await expect(readout).toContainText('35 of 36 overall');
-  await bar.getByRole('button', { name: 'Take 1 of 2' }).click();
+  await bar.getByRole('button', { name: 'Apply 1 of 2' }).click();
   await expect(bar).toBeHidden();
   await expectSaved(page);
   expect(await linkOf('board-quiet', 'night')).toMatchObject({ family: 'shingle', shade: '500' });
@@ -126,12 +126,12 @@ test('all failing pairs are repaired as one proposal: seen on the board, taken i
   await expect(readout).toContainText('33 of 36 overall');
   // Whole, by mouse; then there is nothing left to repair.
   await page.getByRole('button', { name: 'Repair all …' }).click();
-  await bar.getByRole('button', { name: 'Take all' }).click();
+  await bar.getByRole('button', { name: 'Apply all' }).click();
   await expect(readout).toContainText('36 of 36 overall');
   await expect(page.getByRole('button', { name: 'Repair all …' })).toBeHidden();
   await page.keyboard.press('Control+z');
   await page.getByRole('button', { name: 'Repair all …' }).click();
-  await bar.getByRole('button', { name: 'Leave them' }).click();
+  await bar.getByRole('button', { name: 'Discard' }).click();
   await expect(readout).toContainText('33 of 36 overall');
 });
 
@@ -155,9 +155,9 @@ test('the matrix holds all against all: by arrow keys, the worst of all themes, 
   await expect(cell(/^text\.link on page\.ground: 6\.84/)).toBeVisible();
   await page.getByLabel('At least').fill('7');
   await page.keyboard.press('Enter');
-  await page.getByLabel('only those that reach it').check();
+  await page.getByLabel('hide the rest').check();
   await expect(cell(/^text\.quiet on page\.raised: nothing to show$/)).toBeVisible();
-  await page.getByLabel('only those that reach it').uncheck();
+  await page.getByLabel('hide the rest').uncheck();
   // By keyboard: one cell is in the order of the page, the arrow keys go on from it, out of the window too.
   await cell(/^text\.main on page\.ground/).focus();
   await page.keyboard.press('ArrowRight');

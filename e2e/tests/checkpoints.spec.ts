@@ -15,15 +15,15 @@ test('a state is named, compared with now role by role, and restored in part and
   await page.getByRole('button', { name: 'Steps' }).click();
   await page.getByRole('link', { name: 'Checkpoints' }).click();
   await expect(page.getByText('No checkpoint yet')).toBeVisible();
-  await page.getByLabel('Name the present state').fill('As handed over');
+  await page.getByLabel('Save a checkpoint').fill('As handed over');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Compare As handed over with now' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Nothing differs' })).toBeVisible();
   // The same name again is refused, and what was typed stays.
-  await page.getByLabel('Name the present state').fill('as handed over');
+  await page.getByLabel('Save a checkpoint').fill('as handed over');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('There is a checkpoint named "as handed over" already');
-  await expect(page.getByLabel('Name the present state')).toHaveValue('as handed over');
+  await expect(page.getByLabel('Save a checkpoint')).toHaveValue('as handed over');
 
   await send(stack, project, [
     { type: 'setBase', family: 'deepwater', color: '#6b2147' },
@@ -40,7 +40,7 @@ test('a state is named, compared with now role by role, and restored in part and
   await expect(row('text.quiet')).toContainText('Shingle 600 → Buoy 800');
   await expect(row('text.quiet')).toContainText('5.04 → ');
   await expect(row('action.fill')).toContainText('Deepwater 700, which moved');
-  await expect(row('notice.delay.ground')).toContainText('lost family');
+  await expect(row('notice.delay.ground')).toContainText('removed family');
   const families = page.getByRole('region', { name: 'Families' });
   await expect(families.getByRole('listitem')).toHaveText(['Deepwaterbase', 'Lanterngone']);
   // What is the same in both is not there.
@@ -51,7 +51,7 @@ test('a state is named, compared with now role by role, and restored in part and
   const quiet = page.getByRole('checkbox', { name: 'text.quiet in Day sailing: Shingle 600' });
   await quiet.focus();
   await page.keyboard.press('Space');
-  await page.getByRole('button', { name: 'Restore the 1 chosen' }).press('Enter');
+  await page.getByRole('button', { name: 'Restore the 1 selected' }).press('Enter');
   await expect(row('text.quiet')).toHaveCount(0);
   await expect(families).toContainText('Deepwater');
   await page.keyboard.press('Control+z');
@@ -68,12 +68,12 @@ test('a state is named, compared with now role by role, and restored in part and
   expect(await baseOf(stack, project, 'deepwater')).toBe('#6b2147');
 
   // Two of them with each other, at an address of their own; the other way round.
-  await page.getByLabel('Name the present state').fill('In plum');
-  await page.getByRole('button', { name: 'Save it' }).click();
+  await page.getByLabel('Save a checkpoint').fill('In plum');
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('button', { name: 'Compare In plum with now' })).toBeVisible();
   await page.getByLabel('To', { exact: true }).selectOption('In plum');
   await expect(row('text.quiet')).toContainText('Shingle 600 → Buoy 800');
-  await page.getByRole('button', { name: 'The other way round' }).click();
+  await page.getByRole('button', { name: 'Swap' }).click();
   await expect(row('text.quiet')).toContainText('Buoy 800 → Shingle 600');
   await page.reload();
   await expect(row('text.quiet')).toContainText('Buoy 800 → Shingle 600');
@@ -98,7 +98,7 @@ test('a part that needs another brings it along, and says so before', async ({
   project,
 }) => {
   await open('checkpoints');
-  await page.getByLabel('Name the present state').fill('All there');
+  await page.getByLabel('Save a checkpoint').fill('All there');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Compare All there with now' }).click();
   await send(stack, project, [
@@ -107,7 +107,7 @@ test('a part that needs another brings it along, and says so before', async ({
   ]);
   await page.getByRole('checkbox', { name: /^accent\.fill in Day sailing: Buoy/ }).check();
   await expect(page.getByText('They need, and bring back with them: the family Buoy.')).toBeVisible();
-  await page.getByRole('button', { name: 'Restore the 1 chosen' }).click();
+  await page.getByRole('button', { name: 'Restore the 1 selected' }).click();
   await expectSaved(page);
   await expect(page.getByText('0 broken links')).toBeVisible();
   expect(await baseOf(stack, project, 'buoy')).toBe('#e2552b');

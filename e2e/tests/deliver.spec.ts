@@ -57,13 +57,13 @@ test('a form is chosen, its choices are kept with undo, and the file on the scre
   expect(await axeFaults(page)).toEqual([]);
 
   // What is left out goes as colours, where something that goes needs them.
-  await choices(page).getByRole('button', { name: 'Choose what goes' }).click();
-  const dialog = page.getByRole('dialog', { name: 'What goes' });
+  await choices(page).getByRole('button', { name: 'Choose what to include' }).click();
+  const dialog = page.getByRole('dialog', { name: 'What’s included' });
   await dialog.getByLabel('Deepwater', { exact: true }).uncheck();
   await dialog.getByLabel('All of notice.delay').uncheck();
   expect(await axeFaults(page)).toEqual([]);
   await page.keyboard.press('Escape');
-  await expect(choices(page)).toContainText('All but 1 family, 2 roles.');
+  await expect(choices(page)).toContainText('Everything but 1 family, 2 roles.');
   await expect(file(page)).toContainText('--sk-action-fill: #0b5f6b;');
   await expect(file(page)).not.toContainText('--sk-notice-delay');
 });
@@ -78,8 +78,8 @@ test('every download is a hand-over; what changed since is marked, told, and put
   await open('deliver');
   await expect(page.getByRole('region', { name: 'Handed over' })).toBeHidden();
   await download(page);
-  await expect(page.getByText('is downloaded, and noted as a hand-over.')).toBeVisible();
-  await expect(page.getByText('as it went out last')).toBeVisible();
+  await expect(page.getByText('downloaded and saved as a hand-over.')).toBeVisible();
+  await expect(page.getByText('as last handed over')).toBeVisible();
   await send(stack, project, [
     { type: 'setBase', family: 'buoy', color: '#aa3311' },
     { type: 'renameRole', role: 'text-main', group: ['text'], name: 'body' },
@@ -96,7 +96,7 @@ test('every download is a hand-over; what changed since is marked, told, and put
   );
   expect(await axeFaults(page)).toEqual([]);
   await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
-  await changed.getByRole('button', { name: 'Copy the list for the developer' }).click();
+  await changed.getByRole('button', { name: 'Copy the list of changes for a developer' }).click();
   const list = await page.evaluate(() => navigator.clipboard.readText());
   expect(list).toContain('- `--text-main` → `--text-body`');
   expect(list).toMatch(/- `--buoy-500` \(Buoy 500\): #c83d19 → #[0-9a-f]{6}/);
@@ -121,7 +121,7 @@ test('what needs a look before leads to its place and back, by keyboard', async 
   await open('deliver');
   const before = page.getByRole('region', { name: 'Before you hand over' });
   await expect(before.getByRole('listitem')).toHaveCount(2);
-  await before.getByRole('link', { name: /^1 family is used by nothing/ }).press('Enter');
+  await before.getByRole('link', { name: /^1 family is not used/ }).press('Enter');
   await expect(page).toHaveURL(/grow\/foam$/);
   await page.getByRole('link', { name: 'Back to Deliver' }).press('Enter');
   await expect(page).toHaveURL(/deliver$/);
@@ -325,7 +325,7 @@ test('the PDF has all pages, its text can be found, and its colours are drawn wi
 
 test('hand-overs and an empty project say what is next', async ({ page, open, stack }) => {
   await open('deliver/hand-overs');
-  await expect(page.getByText('Nothing was handed over yet')).toBeVisible();
+  await expect(page.getByText('Nothing handed over yet')).toBeVisible();
   expect(await axeFaults(page)).toEqual([]);
   const answer = await fetch(`${stack.address}/api/projects`, {
     method: 'POST',

@@ -74,7 +74,7 @@ for (const { what, at, name, dx, dy, keys, ...more } of DRAGGED)
     await expect.poll(value).toBe(before);
     await page.mouse.up();
     await expect.poll(value).toBe(before);
-    await expect(page.locator('[data-announced]')).toHaveText('Put back as it was');
+    await expect(page.locator('[data-announced]')).toHaveText('Back to where it was');
     await expectSaved(page);
     expect(await revisionOf(stack, project)).toBe(first);
 

@@ -57,7 +57,7 @@ test('flat stretches and middles stand on the strip; a colour is carried along i
     .poll(async () => (await stops())[1].color)
     .toEqual({ to: 'shade', family: 'buoy', shade: '400' });
   await page.keyboard.press('Control+z');
-  const carry = page.getByRole('group', { name: 'Take a colour elsewhere' });
+  const carry = page.getByRole('group', { name: 'Copy a colour along the gradient' });
   await carry.getByLabel('Colour at').fill('0');
   await carry.getByLabel('to', { exact: true }).fill('90');
   await carry.getByRole('button').press('Enter');
@@ -90,7 +90,7 @@ test('a stop is removed from its menu, but for the last two, which says so; a bo
   await page.keyboard.press('Control+z');
   await expect(posts).toHaveCount(3);
 
-  await page.getByLabel('Shown as').selectOption('box');
+  await page.getByLabel('Preview as').selectOption('box');
   const corner = (await page.locator('[data-box-corner]').boundingBox())!;
   await drag(page, [corner.x + 5, corner.y + 5], [corner.x - 35, corner.y + 5]);
   await expect(page.getByLabel('Width')).toHaveValue('400');
@@ -121,7 +121,7 @@ test('a text stands in a box on the preview: dragged, by keys, its worst place, 
   const before = (await box.getAttribute('aria-label'))!;
   await box.press('Control+Shift+ArrowLeft');
   await expect(box).not.toHaveAttribute('aria-label', before);
-  const veil = page.getByRole('button', { name: /^Lay a veil of / });
+  const veil = page.getByRole('button', { name: /^Add a veil of / });
   await veil.focus();
   await expect(page.locator('[data-veil]')).toBeVisible();
   await veil.press('Enter');
@@ -170,8 +170,8 @@ test('gradients are listed by group and favourites, copied into each other, made
   await page.keyboard.press('Control+z');
   await expect.poll(async () => (await gradientsOf(stack, project))[0].group).toBeUndefined();
 
-  await page.getByRole('button', { name: 'Take from another …' }).click();
-  await page.getByLabel('with its kind and angle').check();
+  await page.getByRole('button', { name: 'Copy from another …' }).click();
+  await page.getByLabel('along with its kind and angle').check();
   await page
     .getByRole('list', { name: 'Other gradients' })
     .getByRole('button', { name: 'First light' })
@@ -193,7 +193,7 @@ test('gradients are listed by group and favourites, copied into each other, made
   await cut.getByRole('button', { name: 'To the tray' }).click();
   await expect(page.getByText('colours are in the tray below')).toBeVisible();
   await cut.getByRole('button', { name: 'As a family' }).click();
-  await cut.getByRole('button', { name: 'As stretches' }).click();
+  await cut.getByRole('button', { name: 'As hard-edged bands' }).click();
   await expect(page.getByRole('slider', { name: /^End of Stop/ })).toHaveCount(4);
   await expectSaved(page);
   const { families, tray } = (await onServer(stack, project)).document;
@@ -288,7 +288,7 @@ test('a gradient goes out as a picture of any size, and comes in from an SVG fil
   await expect(found).toHaveCount(2);
   await expect(found.nth(1)).toContainText('Its focus is brought to its centre');
   await expect(found.first()).toContainText('1 of 2 colours are linked');
-  await found.first().getByRole('button', { name: 'Take it' }).click();
+  await found.first().getByRole('button', { name: 'Apply' }).click();
   await expect(page.getByRole('region', { name: 'Deck', exact: true })).toBeVisible();
   await expectSaved(page);
   const deck = (await gradientsOf(stack, project)).at(-1);
@@ -304,7 +304,7 @@ test('what troubles the eye is told with its mend, seen before it is taken', asy
 }) => {
   await open('fade/first-light');
   const worth = page.getByRole('list', { name: 'Worth a look' });
-  const mend = worth.getByRole('button', { name: 'Put a stop there that keeps the colour' });
+  const mend = worth.getByRole('button', { name: 'Add a stop there that keeps the colour' });
   const posts = page.getByRole('slider', { name: /^Stop \d$/ });
   await mend.hover();
   await expect(posts).toHaveCount(5);
@@ -316,7 +316,7 @@ test('what troubles the eye is told with its mend, seen before it is taken', asy
   await expect(mend).toHaveCount(0);
   // Round the hues the long way a middle outshines its ends.
   await page.getByRole('button', { name: /^HSL round/ }).click();
-  await page.getByLabel('Round the hues by').selectOption('longer');
+  await page.getByLabel('Around the hues by').selectOption('longer');
   const bright = worth.getByRole('listitem').filter({ hasText: 'than both its ends' }).first();
   await bright.getByRole('button', { name: /^Mix it in/ }).click();
   await expect(bright).toHaveCount(0);

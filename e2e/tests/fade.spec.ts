@@ -105,10 +105,10 @@ test('any kind: its geometry on the preview by drag and keys and as figures, in 
   await expect(page.getByLabel('From (°)')).toHaveValue('5');
   await page.getByRole('checkbox', { name: 'repeating' }).check();
   await page
-    .getByRole('region', { name: 'Mixed in' })
+    .getByRole('region', { name: 'Mixing space' })
     .getByRole('button', { name: /^OKLCH/ })
     .click();
-  await page.getByLabel('Round the hues by').selectOption('the longer way');
+  await page.getByLabel('Around the hues by').selectOption('the longer arc');
   expect(await stored()).toMatchObject({
     kind: 'conic',
     from: 5,
@@ -128,7 +128,7 @@ test('any kind: its geometry on the preview by drag and keys and as figures, in 
   await expect(stops).toHaveCount(4);
   await all.getByRole('button', { name: 'Space evenly' }).click();
   await expect(page.getByLabel('Place of Stop 2')).toHaveValue('33.3');
-  await all.getByRole('button', { name: 'Turn round' }).click();
+  await all.getByRole('button', { name: 'Reverse' }).click();
   await expect(stops.first()).toContainText('Lantern 300');
 
   // Straight again, at an angle that is dragged and lands on a multiple of fifteen.
@@ -148,7 +148,7 @@ test('any kind: its geometry on the preview by drag and keys and as figures, in 
     /^--gradient-first-light: repeating-linear-gradient\(180deg in oklch longer hue, var\(--lantern-300\)/,
   );
   await page
-    .getByRole('region', { name: 'Mixed in' })
+    .getByRole('region', { name: 'Mixing space' })
     .getByRole('button', { name: /^OKLab/ })
     .click();
   await page.getByRole('checkbox', { name: 'repeating' }).uncheck();
@@ -186,16 +186,16 @@ test('the whole gradient is made lighter along its families, seen before it is t
   await expect(stops.first()).toContainText('Deepwater 800');
   expect((await onServer(stack, project)).document.gradients[0].stops[0].color.shade).toBe('900');
   expect(await axeFaults(page)).toEqual([]);
-  await whole.getByRole('button', { name: 'Leave it as it was' }).press('Enter');
+  await whole.getByRole('button', { name: 'Reset' }).press('Enter');
   await expect(stops.first()).toContainText('Deepwater 900');
   const hue = whole.getByRole('slider', { name: 'Other hue' });
   await hue.press('End');
   await expect(whole.getByRole('status')).toContainText(
     /of 4 linked stops walk along their families, [34] would become plain colours/,
   );
-  await whole.getByRole('button', { name: 'Take it' }).press('Enter');
+  await whole.getByRole('button', { name: 'Apply' }).press('Enter');
   await expect(stops.nth(2)).toContainText('#');
-  await expect(whole.getByRole('button', { name: 'Take it' })).toBeHidden();
+  await expect(whole.getByRole('button', { name: 'Apply' })).toBeHidden();
   await page.keyboard.press('Control+z');
   await expect(stops.nth(2)).toContainText('Buoy 400');
 });
@@ -219,7 +219,7 @@ test('a text is tried on a gradient: where it passes stands below the strip, and
     /falls short of 7\. Along the whole line it reaches 7 on 0–\d\d(\.\d)? %; worst/,
   );
   await on.getByLabel('Has to reach').selectOption('3, large text');
-  await on.getByRole('button', { name: 'Check it in its place' }).click();
+  await on.getByRole('button', { name: 'Check it where it stands' }).click();
   const row = page.getByRole('listitem', { name: 'hero.text on First light', exact: true });
   await expect(row.getByRole('button', { name: /^Text, \d+ × 34 px at 28, / })).toBeVisible();
   await expect(row).toContainText(/passes 3 in Day sailing/);
@@ -242,7 +242,7 @@ test('a gradient is pasted whole from CSS, linked where shades are near; a text 
   );
   await expect(panel).toContainText(/2 of 3 colours are linked, ΔE 0\.00\d off at most/);
   expect(await axeFaults(page)).toEqual([]);
-  await panel.getByRole('button', { name: 'Take it' }).press('Enter');
+  await panel.getByRole('button', { name: 'Apply' }).press('Enter');
   await expect(page.getByLabel('Gradient', { exact: true })).toHaveValue('Pasted');
   await expectSaved(page);
   const { gradients } = (await onServer(stack, project)).document;

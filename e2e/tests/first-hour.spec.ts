@@ -80,7 +80,7 @@ test('from a mail with a code that is mistyped (short)', async ({ page, person }
   await person.press(page.getByRole('link', { name: /^A text/ }));
   await expect(page.getByLabel(/Paste it whole/)).toBeFocused();
   await person.paste('Our blue-green is #0B5F6 and the funnels #e2552b');
-  const near = page.getByRole('region', { name: 'Not quite colours' });
+  const near = page.getByRole('region', { name: 'Possible typos' });
   await person.press(near.getByRole('button').first());
   await expect(near).toBeHidden();
   await expect(page.getByLabel(/Paste it whole/)).toBeFocused();
@@ -129,7 +129,7 @@ test('from a style sheet to one that passes, repaired as a whole', async ({ page
   await expect(page.getByRole('heading', { name: 'Grow', level: 1 })).toBeVisible();
   await person.press(page.getByRole('link', { name: 'Check', exact: true }));
   await person.press(page.getByRole('button', { name: /^Repair all/ }));
-  await person.press(page.getByRole('button', { name: /^Take/ }).first());
+  await person.press(page.getByRole('button', { name: /^Apply/ }).first());
   await expect(page.getByLabel('Readout')).toContainText(/(\d+) of \1 overall/);
   await person.press(page.getByRole('link', { name: 'Deliver' }));
   const download = page.waitForEvent('download');
@@ -234,7 +234,7 @@ base('what cannot be begun with is told, and the way on; axe finds nothing', asy
     mimeType: 'image/png',
     buffer: Buffer.from('no picture at all'),
   });
-  await expect(page.getByRole('alert')).toContainText('none of the kinds that can be opened');
+  await expect(page.getByRole('alert')).toContainText('This kind of file can’t be opened');
   await page.goto('/new/sheet');
   await page.getByLabel(/A page’s address/).fill('http://127.0.0.1/a.html');
   await page.getByRole('button', { name: 'Fetch' }).click();

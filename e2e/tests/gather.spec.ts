@@ -36,7 +36,7 @@ test('names in prose are listed and taken when they are pressed, two words as on
   await tile(/^dark blue/).focus();
   await page.keyboard.press('Space');
   await page.getByRole('button', { name: '#ccff00' }).click();
-  await page.getByRole('button', { name: 'Put 3 into the tray' }).click();
+  await page.getByRole('button', { name: 'Add 3 to the tray' }).click();
   await expectSaved(page);
   const { document } = await onServer(stack, id);
   expect(document.tray.map((swatch: { color: string }) => swatch.color)).toEqual([
@@ -99,7 +99,7 @@ test('a large public style sheet is read as a system beside the original, taken 
   await expect(moved).toHaveAttribute('aria-pressed', 'true');
   await families.getByRole('checkbox', { name: /^Blue/ }).press('Space');
   await expect(roles).not.toContainText('Blue 420');
-  await page.getByRole('button', { name: `Take ${all - 1} families` }).press('Enter');
+  await page.getByRole('button', { name: `Add ${all - 1} families` }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Grow', level: 1 })).toBeVisible();
   await expectSaved(page);
   const { document } = await onServer(stack, id);
@@ -121,7 +121,7 @@ test('a system that was exported and is pasted comes back with its names, themes
   await page.getByRole('link', { name: 'Read it as a system' }).click();
   await expect(page.getByRole('region', { name: 'Proposed roles' })).toContainText('Deepwater 950');
   expect(await axeFaults(page)).toEqual([]);
-  await page.getByRole('button', { name: /^Take 6 families/ }).click();
+  await page.getByRole('button', { name: /^Add 6 families/ }).click();
   await expectSaved(page);
   const { document } = await onServer(stack, id);
   expect(document.themes.map(({ name }: { name: string }) => name)).toEqual(['Day sailing', 'Night sailing']);

@@ -83,7 +83,7 @@ test('a family follows another until it is cut, by keyboard; circles are refused
   await open('grow/kelp');
   const kelp = page.getByRole('slider', { name: /^Base of Kelp/ });
   await page.getByRole('button', { name: 'Its own colour …' }).press('Enter');
-  await page.getByLabel('The base of Kelp is').selectOption('A turn of another’s hue');
+  await page.getByLabel('The base of Kelp is').selectOption('Another’s hue, turned');
   await page.getByRole('button', { name: '−30°' }).press('Enter');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: '-30° from Deepwater' })).toBeVisible();
@@ -164,26 +164,26 @@ test('curves are drawn by mouse and keys; shades come and go, and the others sta
   await expect(code(page, 'Deepwater', '200')).toHaveText(before!);
   // A role uses 300 in one of the themes: it is asked for another.
   await page.getByRole('link', { name: 'Deepwater 300', exact: true }).click();
-  await tools.getByRole('button', { name: 'Take it out …' }).click();
+  await tools.getByRole('button', { name: 'Remove it …' }).click();
   await expect(page.getByRole('dialog')).toContainText('Used by text.link');
-  await page.getByLabel('They should use instead').selectOption('Deepwater 250, lighter');
-  await page.getByRole('button', { name: 'Take 300 out' }).click();
+  await page.getByLabel('Use this instead').selectOption('Deepwater 250, lighter');
+  await page.getByRole('button', { name: 'Remove 300' }).click();
   await expectSaved(page);
   await expect(page.getByLabel('Readout')).toContainText('0 broken links');
   const { families: now, roles } = (await onServer(stack, project)).document;
   expect(now[0].growth.labels).not.toContain('300');
   expect(roles.find(({ id }: { id: string }) => id === 'text-link').links.night.shade).toBe('250');
-  await expect(page.getByRole('button', { name: 'Take it out …' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Remove it …' })).toBeDisabled();
 
   const growth = region(page, 'Growth');
   await growth.getByLabel('Shades', { exact: true }).fill('4');
   await page.keyboard.press('Enter');
-  await expect(growth.getByRole('alert')).toContainText('More of them are used than that');
+  await expect(growth.getByRole('alert')).toContainText('More shades than that are in use');
   await growth.getByLabel('Shades', { exact: true }).fill('13');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'Shades of Deepwater' }).getByRole('listitem')).toHaveCount(13);
   await expect(code(page, 'Deepwater', '200')).toHaveText(before!);
-  await growth.getByRole('button', { name: 'Turn the labels round' }).click();
+  await growth.getByRole('button', { name: 'Reverse the labels' }).click();
   await expect(code(page, 'Deepwater', '950')).not.toHaveText('#07191e');
 });
 
@@ -268,18 +268,18 @@ test('what was set by hand stays behind a moved base, is told, and becomes what 
     await page.keyboard.press('Enter');
   };
   await set('#3a2a6b');
-  await expect(page.getByText('set by hand, growth gives #004752')).toBeVisible();
+  await expect(page.getByText('set by hand; growth gives #004752')).toBeVisible();
   await expect(page.getByTestId('grown')).toHaveCount(1);
   await page.getByRole('slider', { name: /^Base of Deepwater/ }).press('ArrowRight');
-  await expect(page.getByText('One hand-set shade stayed behind: 800.')).toBeVisible();
+  await expect(page.getByText('One hand-set shade left behind: 800.')).toBeVisible();
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText(/stayed behind/)).toBeHidden();
   await page.getByRole('slider', { name: /^Base of Deepwater/ }).press('ArrowRight');
-  await page.getByRole('status').getByRole('button', { name: 'Let it grow again' }).click();
+  await page.getByRole('status').getByRole('button', { name: 'Reset to growth' }).click();
   await expect(page.getByLabel('Readout')).toContainText('0 hand-set shades');
 
   await set('#3a2a6b');
-  await page.getByRole('button', { name: 'A family of its own' }).click();
+  await page.getByRole('button', { name: 'Turn into a family' }).click();
   await expect(region(page, 'Deepwater 800')).toBeVisible();
   await expectSaved(page);
   const { roles } = (await onServer(stack, project)).document;
@@ -288,7 +288,7 @@ test('what was set by hand stays behind a moved base, is told, and becomes what 
   await page.keyboard.press('Control+z');
   await page.getByRole('link', { name: 'Deepwater', exact: true }).click();
   await page.getByRole('link', { name: 'Deepwater 800', exact: true }).click();
-  await page.getByRole('button', { name: 'Let the base follow it' }).click();
+  await page.getByRole('button', { name: 'Make it the base' }).click();
   await expectSaved(page);
   expect((await families(stack, project))[0]).toMatchObject({ base: '#3a2a6b', handSet: {} });
 });
@@ -307,7 +307,7 @@ test('marks stand against two grounds at once; what the system needs leads to it
   await expect(page.getByText('Lit shades reach 3 to 1 on page.ground and on Deepwater 950')).toBeVisible();
   await page.reload();
   await expect(page.getByRole('button', { name: 'Second ground of the marks: Deepwater 950' })).toBeVisible();
-  await page.getByRole('button', { name: 'Leave the second ground out' }).click();
+  await page.getByRole('button', { name: 'Remove the second ground' }).click();
   await expect(page.getByText('Lit shades reach 4.5 to 1 on page.ground; dim ones do not.')).toBeVisible();
 
   const needs = region(page, 'What the system needs');

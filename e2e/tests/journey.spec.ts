@@ -13,14 +13,14 @@ test('from a client’s codes to CSS, through all seven stations', async ({ page
     .getByLabel('Text with colours')
     .fill('Our green is #2F6B4F, the walls rgb(122 132 131). Accent: #E2552 maybe, or #e2552b');
   await expect(page.getByText('4 colours found; 1 code is not quite a colour')).toBeVisible();
-  await expect(page.getByLabel('Not quite colours')).toContainText(
+  await expect(page.getByLabel('Possible typos')).toContainText(
     '#E2552 in line 1. A hex code has 3, 4, 6 or 8 digits; this has 5.',
   );
-  await page.getByLabel('Not quite colours').getByRole('button').first().click();
-  await expect(page.getByLabel('Not quite colours')).toBeHidden();
+  await page.getByLabel('Possible typos').getByRole('button').first().click();
+  await expect(page.getByLabel('Possible typos')).toBeHidden();
   await page.getByRole('checkbox', { name: /^#e2552b/ }).click();
   await expect(page.getByRole('checkbox', { name: /^green/ })).not.toBeChecked();
-  await page.getByRole('button', { name: 'Put 3 into the tray' }).click();
+  await page.getByRole('button', { name: 'Add 3 to the tray' }).click();
   const tray = page.getByRole('region', { name: 'Tray' });
   await expect(tray.getByRole('listitem')).toHaveCount(3);
 
@@ -57,13 +57,13 @@ test('from a client’s codes to CSS, through all seven stations', async ({ page
   await expect(rows).toHaveCount(6);
   await expect(rows.first()).toContainText('text.quiet');
   await expect(page.getByLabel('Readout')).toContainText('4 of 6 pairs pass in Light, 10 of 12 overall');
-  while (await page.getByRole('button', { name: /^Take Wall/ }).count()) {
-    const before = await page.getByRole('button', { name: /^Take Wall/ }).count();
+  while (await page.getByRole('button', { name: /^Use Wall/ }).count()) {
+    const before = await page.getByRole('button', { name: /^Use Wall/ }).count();
     await page
-      .getByRole('button', { name: /^Take Wall/ })
+      .getByRole('button', { name: /^Use Wall/ })
       .first()
       .click();
-    await expect(page.getByRole('button', { name: /^Take Wall/ })).not.toHaveCount(before);
+    await expect(page.getByRole('button', { name: /^Use Wall/ })).not.toHaveCount(before);
   }
   await expect(page.getByLabel('Readout')).toContainText('6 of 6 pairs pass in Light, 12 of 12 overall');
 
@@ -145,13 +145,13 @@ test('the list of projects shows each with its colours and tray; one is searched
   await page.goto(`/p/${project}/grow`);
   await expect(page.getByText('There is no such project')).toBeVisible();
   await page.goto('/');
-  await page.getByRole('button', { name: 'Bring back Grey Holm Crossing' }).click();
+  await page.getByRole('button', { name: 'Restore Grey Holm Crossing' }).click();
   await expect(
     page.getByRole('list', { name: 'Projects' }).getByRole('link', { name: 'Grey Holm Crossing' }),
   ).toBeVisible();
   await renamed.getByRole('button', { name: /^Remove/ }).click();
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
-  await page.getByRole('button', { name: 'Let go of Grey Holm Crossing for good' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Let go for good' }).click();
+  await page.getByRole('button', { name: 'Delete Grey Holm Crossing for good' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Delete for good' }).click();
   await expect(page.getByText('Grey Holm Crossing')).toHaveCount(0);
 });

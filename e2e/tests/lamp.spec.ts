@@ -35,7 +35,7 @@ test('what follows a shade is counted anew when the labels change', async ({
   const { growth } = document.families.find(({ id }: { id: string }) => id === 'deepwater');
   const labels = growth.labels.map((label: string) => `d${label}`);
   await send(stack, project, [{ type: 'setGrowth', family: 'deepwater', growth: { ...growth, labels } }]);
-  await expect(used).toContainText('Nothing follows it');
+  await expect(used).toContainText('Nothing uses it');
 });
 
 test('the ratios on its grounds are seen without scrolling, and all that the lamp shows changes during a drag', async ({
@@ -145,8 +145,8 @@ test('the notations that are used are chosen once; tints, tones and shades go to
   const always = notations.getByRole('list').first();
   await expect(always.getByRole('listitem')).toHaveText(['#0b5f6b', 'rgb(11 95 107)', /^oklch/]);
   await notations.getByRole('button', { name: 'All notations' }).click();
-  await notations.getByLabel('Always show hsl').check();
-  await notations.getByLabel('Always show oklch').uncheck();
+  await notations.getByLabel('Keep hsl at the top').check();
+  await notations.getByLabel('Keep oklch at the top').uncheck();
   await page.reload();
   await expect(always.getByRole('listitem')).toHaveText(['#0b5f6b', 'rgb(11 95 107)', /^hsl/]);
   await page.getByRole('button', { name: /^Tone 50 %/ }).click();
@@ -219,7 +219,7 @@ test('notes on a colour and on a pair are counted while they are open', async ({
   await row.getByLabel('Note', { exact: true }).press('Control+Enter');
   await page.getByRole('button', { name: '2 open notes' }).click();
   await page.getByRole('link', { name: 'Deepwater 300: Too pale for the deck? (Ida)' }).click();
-  await lamp.getByRole('button', { name: 'Settle it' }).click();
+  await lamp.getByRole('button', { name: 'Resolve' }).click();
   await expect(page.getByRole('button', { name: '1 open note' })).toBeVisible();
   await expectSaved(page);
   expect((await onServer(stack, project)).document.notes).toMatchObject([
@@ -247,10 +247,10 @@ test('a colour is picked from the screen where the browser can; else a picture i
   const field = lamp.getByLabel('Any CSS colour');
   await expect(lamp.getByText('Picked #123456')).toBeVisible();
   await expect(field).not.toHaveValue('#123456');
-  await lamp.getByRole('button', { name: 'Change the lit colour to it' }).click();
+  await lamp.getByRole('button', { name: 'Replace the selected colour' }).click();
   await expect(field).toHaveValue('#123456');
   await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
-  await lamp.getByRole('button', { name: 'Put into the tray' }).click();
+  await lamp.getByRole('button', { name: 'Add to the tray' }).click();
   await expect(lamp.getByText(/· in the tray$/)).toBeVisible();
   await expectSaved(page);
   const { tray } = (await onServer(stack, project)).document;
@@ -267,7 +267,7 @@ test('a colour is picked from the screen where the browser can; else a picture i
   expect(changed.name).not.toBe(name);
   // With nothing lit it goes there at once.
   for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(lamp.getByText('Nothing is lit')).toBeVisible();
+  await expect(lamp.getByText('No colour selected')).toBeVisible();
   await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
   await expect(lamp.getByText(/· in the tray$/)).toBeVisible();
   await page.evaluate(() => Object.defineProperty(window, 'EyeDropper', { value: undefined }));
@@ -284,7 +284,7 @@ test('what can stand on a fill is shown first, measured, and put to use with one
 }) => {
   await open('assign/action-fill');
   const lamp = page.getByRole('complementary', { name: 'Lamp' });
-  const standing = lamp.getByRole('region', { name: 'What can stand on it' });
+  const standing = lamp.getByRole('region', { name: 'What works on it' });
   const best = standing.getByRole('listitem').filter({ hasText: 'best' });
   await expect(best).toHaveText(/action\.text.*7\.33.*AAA.*paired/);
   const [above, below] = await Promise.all([

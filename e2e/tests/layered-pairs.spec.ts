@@ -56,8 +56,8 @@ test('a text over a gradient: suggested from the scene, moved by drag and keys, 
   await page.keyboard.press('Control+z');
   await expect(text).toHaveAccessibleName(name!);
   // The least veil is offered, as a role of its own.
-  const ways = bare.getByRole('list', { name: 'Ways to mend it' }).first();
-  await ways.getByRole('button', { name: /^Lay a veil of \w+ \d+ at \d+ %: 4\.\d\d/ }).press('Enter');
+  const ways = bare.getByRole('list', { name: 'Ways to repair it' }).first();
+  await ways.getByRole('button', { name: /^Add a veil of \w+ \d+ at \d+ %: 4\.\d\d/ }).press('Enter');
   const veiled = page.getByRole('listitem', { name: 'hero.text on First light under hero.veil-2' });
   await expect(veiled).toContainText(/4\.\d\d passes 4\.5 in Day sailing/);
   await page.keyboard.press('Control+z');
@@ -131,7 +131,7 @@ test('pairs are shown with the project’s words or their own, let off with a re
   const readout = page.getByLabel('Readout');
   await expect(readout).toContainText('33 of 36 overall');
   await row.getByLabel('By WCAG it').selectOption('exempt: an inactive control');
-  await expect(row).toContainText('It is exempt once there is a reason.');
+  await expect(row).toContainText('It counts as exempt once you give a reason.');
   await expect(readout).toContainText('33 of 36 overall');
   expect(await axeFaults(page)).toEqual([]);
   await row.getByLabel('Reason, for the report').fill('Sailings that are over.');
@@ -142,7 +142,9 @@ test('pairs are shown with the project’s words or their own, let off with a re
   await page.getByRole('button', { name: 'See them …' }).click();
   const panel = page.getByRole('dialog', { name: 'Suggested pairs, one by one' });
   await panel.getByRole('button', { name: 'Decline text.link on page.sunken' }).click();
-  await panel.getByLabel('Why not text.link on page.sunken, for the report').fill('No links down there.');
+  await panel
+    .getByLabel('Why you decline text.link on page.sunken; the report says it')
+    .fill('No links down there.');
   await page.keyboard.press('Enter');
   await expect(panel.getByRole('region', { name: 'Declined' })).toContainText('No links down there.');
   await page.keyboard.press('Escape');

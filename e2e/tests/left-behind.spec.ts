@@ -42,7 +42,7 @@ test('edits of a project that was removed elsewhere are told, and can be let go'
   await expect(told).toContainText('2 edits, made less than a minute ago, are kept in this browser');
   await page.goto('/');
   await expect(told).toContainText('2 edits');
-  await told.getByRole('button', { name: 'Let go' }).click();
+  await told.getByRole('button', { name: 'Discard' }).click();
   await expect(told).toBeHidden();
   expect(await unsentKeys(page)).toEqual([]);
 });

@@ -65,7 +65,7 @@ test('without a clipboard the text is shown, selected for the keys that copy', a
   await without(page, 'clipboard');
   await open('deliver');
   await page.getByRole('button', { name: 'Copy #0b5f6b' }).first().click();
-  const byHand = page.getByLabel('Copy this by hand');
+  const byHand = page.getByLabel('Copy it by hand');
   await expect(byHand).toBeFocused();
   expect(
     await byHand.evaluate((field: HTMLTextAreaElement) =>
@@ -83,7 +83,7 @@ test('a part that cannot be fetched says so in its place, leaves the rest as it 
   await page.route('**/add-color-form-*', (route) => route.abort());
   await open('grow');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(page.getByRole('dialog')).toContainText('The server does not answer');
+  await expect(page.getByRole('dialog')).toContainText('The server isn’t answering');
   await expect(page.getByRole('heading', { name: 'Grow', level: 1 })).toBeVisible();
   await page.unroute('**/add-color-form-*');
   await expect(page.getByRole('dialog').getByLabel('Any CSS colour')).toBeVisible();
@@ -105,7 +105,7 @@ test('undo asks before it takes along what somebody else has done, and leaves it
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText(/^Somebody else has since edited the same thing/)).toBeVisible();
   await expect(name).toHaveValue('Wrack');
-  await page.getByRole('button', { name: 'Leave theirs' }).click();
+  await page.getByRole('button', { name: 'Keep theirs' }).click();
   await expect(page.getByText(/^Left as it is/)).toBeVisible();
   await expect(name).toHaveValue('Wrack');
 });
@@ -131,7 +131,7 @@ test('an edit that cannot be read is listed, and let go of on request', async ({
   );
   await open('grow');
   await page.getByRole('button', { name: '1 set aside' }).click();
-  await page.getByRole('button', { name: 'Let go', exact: true }).click();
+  await page.getByRole('button', { name: 'Discard', exact: true }).click();
   await expect(page.getByRole('button', { name: '1 set aside' })).toBeHidden();
 });
 

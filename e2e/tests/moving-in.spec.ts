@@ -61,12 +61,12 @@ test('several files become a system by mouse: nothing moves, then not visibly; t
   await expect(
     page.getByText(/^\d of \d+ colours give way to another, the furthest by ΔE 0\.01\d/),
   ).toBeVisible();
-  await expect(page.getByText('As it would be')).toBeVisible();
+  await expect(page.getByText('After')).toBeVisible();
   expect(await axeFaults(page)).toEqual([]);
   await page.getByRole('radio', { name: 'not at all' }).click();
   await expect(page.getByText(/^All \d+ colours stay/)).toBeVisible();
 
-  await page.getByRole('button', { name: /^Take \d+ families, \d+ roles, 4 pairs$/ }).click();
+  await page.getByRole('button', { name: /^Add \d+ families, \d+ roles, 4 pairs$/ }).click();
   await expect(page.getByRole('heading', { name: 'Grow', level: 1 })).toBeVisible();
   await expectSaved(page);
   const { document } = await onServer(stack, id);
@@ -87,7 +87,7 @@ test('several files become a system by mouse: nothing moves, then not visibly; t
 test('by keyboard: an example, its way, what is left out, the bill, and taken', async ({ page, stack }) => {
   const id = await openSheets(page, stack);
   await page.getByRole('button', { name: 'Try an example' }).press('Enter');
-  const ways = page.getByRole('radiogroup', { name: 'Colours may move' });
+  const ways = page.getByRole('radiogroup', { name: 'Colours may shift' });
   await expect(ways).toBeVisible();
   await ways.getByRole('radio', { name: 'not at all' }).focus();
   await page.keyboard.press('ArrowRight');
@@ -112,8 +112,8 @@ test('by keyboard: an example, its way, what is left out, the bill, and taken', 
   await page.getByRole('radio', { name: 'not at all' }).press('Space');
   await expect(page.getByText(/^All \d+ colours stay/)).toBeVisible();
 
-  await page.getByRole('button', { name: 'The bill' }).press('Enter');
-  const bill = page.frameLocator('iframe[title="The bill"]');
+  await page.getByRole('button', { name: 'Colour audit' }).press('Enter');
+  const bill = page.frameLocator('iframe[title="Colour audit"]');
   await expect(bill.getByRole('heading', { name: 'Near-twins' })).toBeVisible();
   await expect(bill.getByText('#5b6e73')).not.toHaveCount(0);
   expect(await axeFaults(page)).toEqual([]);
@@ -122,10 +122,10 @@ test('by keyboard: an example, its way, what is left out, the bill, and taken', 
     page.getByRole('button', { name: 'Save the page' }).press('Enter'),
   ]);
   expect(saved.suggestedFilename()).toBe('old-ferry-bill.html');
-  await page.getByRole('button', { name: 'Close the bill' }).press('Enter');
-  await expect(page.locator('iframe[title="The bill"]')).toBeHidden();
+  await page.getByRole('button', { name: 'Close the audit' }).press('Enter');
+  await expect(page.locator('iframe[title="Colour audit"]')).toBeHidden();
 
-  await page.getByRole('button', { name: /^Take \d+ famil/ }).press('Enter');
+  await page.getByRole('button', { name: /^Add \d+ famil/ }).press('Enter');
   await expectSaved(page);
   expect((await onServer(stack, id)).document.roles.length).toBeGreaterThan(5);
 });
@@ -220,10 +220,10 @@ test('a sheet that comes again is compared, and taken in part', async ({ page, s
   const give = (text: string) =>
     files.setInputFiles([{ name: 'deck.css', mimeType: 'text/css', buffer: Buffer.from(text) }]);
   await give(CSS);
-  await page.getByRole('button', { name: /^Take \d+ famil/ }).click();
+  await page.getByRole('button', { name: /^Add \d+ famil/ }).click();
   await expectSaved(page);
   await page.goto(`/p/${id}/gather/sheets`);
-  const again = page.getByRole('region', { name: 'Since it was taken' });
+  const again = page.getByRole('region', { name: 'Since you added it' });
   await expect(again).toContainText('Nothing has changed');
   await give(CSS.replace('--ink: #12262b', '--ink: #101c20; --rust: #a83a1c').replace(/\.quiet .*\n/, ''));
   await expect(again).toContainText('1 changed, 1 new, 2 gone');
@@ -231,8 +231,8 @@ test('a sheet that comes again is compared, and taken in part', async ({ page, s
   // What is gone stays in use here.
   for (const gone of ['text.quiet', 'ground.quiet'])
     await again.getByRole('checkbox', { name: gone }).uncheck();
-  await again.getByRole('button', { name: 'Take 1 changed, 1 new' }).click();
-  await expect(page.getByText('Taken; undo takes all of it back.')).toBeVisible();
+  await again.getByRole('button', { name: 'Apply 1 changed, 1 new' }).click();
+  await expect(page.getByText('Applied. Undo takes all of it back.')).toBeVisible();
   await expectSaved(page);
   const { document } = await onServer(stack, id);
   const found = (name: string) => document.roles.find((one: { name: string }) => one.name === name);

@@ -62,14 +62,14 @@ test('somebody is named in a note and answers it; it is found among all, settled
 
   // Settled, it is not among the open ones; it is found again, and opened again; an undo is one step.
   await expect(one.page.getByRole('button', { name: '1 open note' })).toBeVisible();
-  await notes.getByRole('button', { name: 'Settle it' }).click();
+  await notes.getByRole('button', { name: 'Resolve' }).click();
   // It stays where it is, under the hand, until something else is asked for.
-  await expect(notes.getByRole('button', { name: 'Open it again' })).toBeVisible();
+  await expect(notes.getByRole('button', { name: 'Reopen' })).toBeVisible();
   await expect(one.page.getByRole('link', { name: '0 open notes' })).toBeVisible();
-  await two.page.getByRole('radio', { name: 'Settled' }).click();
+  await two.page.getByRole('radio', { name: 'Resolved' }).click();
   await expect(two.page).toHaveURL(/state=settled/);
   await expect(notes.getByRole('listitem').first()).toBeVisible();
-  await notes.getByRole('button', { name: 'Open it again' }).click();
+  await notes.getByRole('button', { name: 'Reopen' }).click();
   await two.page.getByRole('radio', { name: 'All' }).click();
   await two.page.getByRole('searchbox', { name: 'Find' }).fill('steps');
   await expect(two.page.getByText('1 of 1 note')).toBeVisible();
@@ -79,7 +79,7 @@ test('somebody is named in a note and answers it; it is found among all, settled
   await expect(notes.getByRole('listitem').first()).toBeVisible();
   await two.page.keyboard.press('Escape');
   await two.page.keyboard.press('ControlOrMeta+Z');
-  await expect(notes.getByRole('button', { name: 'Open it again' })).toBeVisible();
+  await expect(notes.getByRole('button', { name: 'Reopen' })).toBeVisible();
   await two.page.reload();
   await expect(two.page.getByRole('heading', { name: 'No open notes' })).toBeVisible();
   expect(await axeFaults(two.page)).toEqual([]);
@@ -142,7 +142,7 @@ alone(
     await page.keyboard.type('Seen');
     await page.keyboard.press('Control+Enter');
     await expect(panel.getByRole('list', { name: 'Answers' })).toContainText('Seen');
-    await panel.getByRole('button', { name: 'Settle it' }).first().click();
+    await panel.getByRole('button', { name: 'Resolve' }).first().click();
     await page.keyboard.press('Escape');
     await expect(night.getByRole('button', { name: '1 note on text.main' })).toHaveText('1');
 

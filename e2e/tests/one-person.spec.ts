@@ -15,7 +15,7 @@ test('the demo’s one person invites somebody, opens the letter, is them for a 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'Invitations' })).toContainText(email);
   await page.getByRole('button', { name: 'This computer' }).click();
-  await page.getByRole('link', { name: 'Letters that stay here' }).click();
+  await page.getByRole('link', { name: 'Mail kept here' }).click();
   expect(await axeFaults(page)).toEqual([]);
   const letter = page.getByRole('article', { name: 'Letter' });
   await expect(letter).toContainText(email);

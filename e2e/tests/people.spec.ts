@@ -141,7 +141,7 @@ test('what somebody may on a project is what an owner says, at once', async ({
   );
   await addColor(two.page, '#f0b429');
   await expect(two.page.getByText(/You may not change this project any more/)).toBeVisible();
-  await expect(two.page.getByText(/You may look at this project, copy from it/)).toBeVisible();
+  await expect(two.page.getByText(/You can look at this project, copy/)).toBeVisible();
   // What was done meanwhile is kept, and says so.
   await expect(two.page.getByRole('button', { name: '1 set aside' })).toBeVisible();
   await expect(trayOf(two.page)).toHaveCount(1);
@@ -152,7 +152,7 @@ test('what somebody may on a project is what an owner says, at once', async ({
   await expect(trayOf(two.page)).toHaveCount(2);
   // Kept from it, it is as if it were not there; and it is there again when an owner says so.
   await one.page.getByRole('button', { name: 'People of this project' }).click();
-  await say('Kept from it');
+  await say('No access');
   await two.page.reload();
   await expect(two.page.getByRole('heading', { name: 'There is no such project' })).toBeVisible();
   await say('Editor, as in the team');
@@ -180,7 +180,7 @@ test('a noter writes notes under their own name, and nothing else', async ({
   // Whose it is need not be typed.
   await expect(two.page.getByLabel('Your name')).toHaveCount(0);
   await two.page.getByLabel('Note', { exact: true }).fill('A shade darker at night?');
-  await two.page.getByRole('button', { name: 'Leave the note' }).click();
+  await two.page.getByRole('button', { name: 'Discard the note' }).click();
   await expectSaved(two.page);
   await trayOf(one.page).first().click();
   const note = one.page.getByRole('group', { name: 'Notes' });
@@ -404,7 +404,7 @@ test('a project is given to a team and taken back; leaving a team and an account
   );
   expect(await axeFaults(page)).toEqual([]);
   await page.getByRole('button', { name: 'Give Winter timetable to a team' }).click();
-  await page.getByRole('button', { name: 'Take it to yourself' }).click();
+  await page.getByRole('button', { name: 'Make it your own' }).click();
   await expect(own).toContainText('Winter timetable');
   await page.getByRole('link', { name: 'Ferry crew' }).click();
   await page.getByRole('button', { name: 'Leave the team' }).click();

@@ -140,7 +140,7 @@ test('by mouse: aim, take, drag, another area, remove, undo; all of it is there 
   // The one taken last is seen beside what is aimed at now.
   await page.mouse.move(at.x + 80, at.y + 40);
   await expect(page.getByTestId('loupe')).toContainText('last');
-  await page.getByLabel('Area that is averaged').selectOption('31 × 31 px');
+  await page.getByLabel('Averaged area').selectOption('31 × 31 px');
   await page.mouse.move(at.x + 100, at.y + 50);
   await expect(aimed(page)).toHaveText(hexAt(170, 110, 31));
   await page.mouse.down();
@@ -180,7 +180,7 @@ test('by mouse: aim, take, drag, another area, remove, undo; all of it is there 
   await page.mouse.move(box.x + 200, box.y + 200);
   for (let i = 0; i < 2; i++) await page.mouse.wheel(0, -1200);
   await expect(page.getByTestId('zoom')).toHaveText('6400 %');
-  await page.getByRole('button', { name: 'Whole' }).click();
+  await page.getByRole('button', { name: 'Fit' }).click();
 
   const other = await context.newPage();
   await other.goto(`/p/${id}/gather/pictures`);
@@ -291,10 +291,10 @@ test('six palettes side by side: pointing lights a colour’s pixels; any of it 
   expect((await pictures(stack, id))[0]!.moved).toMatchObject([
     { leaning: 'area', size: 4, index: 1, side: 5 },
   ]);
-  await page.getByRole('button', { name: 'Give it back' }).click();
+  await page.getByRole('button', { name: 'Reset' }).click();
   await expect(place).not.toHaveAccessibleName(/, your own$/);
 
-  await page.getByRole('button', { name: 'This one to the tray' }).click();
+  await page.getByRole('button', { name: 'Add this one to the tray' }).click();
   await expect(page.getByText('One colour is in the tray below')).toBeVisible();
   await page.getByRole('button', { name: 'to the tray', exact: true }).click();
   await expect(page.getByText('3 colours are in the tray below')).toBeVisible();
@@ -456,9 +456,9 @@ test('what is seen first, text or picture, is said with its figures, and turned 
   // L* of #7a7f83, under the text.
   await expect(eye.getByRole('row', { name: /^Background 53 0\.01 0\.00/ })).toBeVisible();
   expect(await axeFaults(page)).toEqual([]);
-  const ways = eye.getByRole('list', { name: 'What puts the text first' });
+  const ways = eye.getByRole('list', { name: 'What makes the text stand out' });
   await expect(ways.getByRole('listitem')).not.toHaveCount(0);
-  await ways.getByRole('button', { name: 'Take it' }).click();
+  await ways.getByRole('button', { name: 'Apply' }).click();
   await expect(eye).toContainText('The text is seen first');
   await expect(page.getByTestId('worst-ratio')).toHaveText(/^[4-9]\.|^1\d\./);
 });
@@ -499,7 +499,7 @@ test('several at once, dropped and pasted; what cannot be opened is told in one 
   await expect(told.last()).toHaveText(/Too heavy: The file has 40\.0 MB; 40 MB are the most/);
   const cards = page.getByRole('list', { name: 'Pictures of the project' }).getByRole('listitem');
   await expect(cards).toHaveText([/Quay at noon40 × 30 px/, /Sign1024 × 512 px/]);
-  await page.getByRole('button', { name: 'Let go of Notes' }).click();
+  await page.getByRole('button', { name: 'Delete Notes' }).click();
   await expect(told).toHaveCount(3);
 
   const give = (kind: 'paste' | 'drop', bytes: Buffer, name: string) =>
@@ -584,16 +584,14 @@ test('by address: from the picture library; a private address is refused, and wh
   await page.goto(`/p/${id}/gather/pictures/lost`);
   await expect(page.getByRole('alert')).toContainText('The file of this picture is not on the server.');
   await page.goto(`/p/${id}/gather/pictures/none`);
-  await expect(
-    page.getByRole('heading', { name: 'This picture is not in the project any more' }),
-  ).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'This picture is no longer in the project' })).toBeVisible();
 });
 
 test('axe finds nothing at the pictures, in either dress', async ({ page, stack }) => {
   const file = await drawnFile(120, 90).png().toBuffer();
   await openDrawn(page, stack, file);
   const wear = async (dress: 'light' | 'dark') => {
-    await page.getByRole('button', { name: `Put on the ${dress} dress` }).click();
+    await page.getByRole('button', { name: `Switch to ${dress} mode` }).click();
     await expect(page.locator('html')).toHaveAttribute('data-theme', `${dress}-dress`);
   };
   /** All of it in the light dress; in the dark one what is painted otherwise. */

@@ -49,11 +49,11 @@ test('a round shows nine; more like one, away, a mix; earlier rounds, by their a
     await expect(proposals(page)).toHaveCount(9);
   };
   await leave(() => page.getByRole('button', { name: 'More like Proposal 2' }).click());
-  await leave(() => page.getByRole('button', { name: 'Further away from Proposal 3' }).click());
+  await leave(() => page.getByRole('button', { name: 'Less like Proposal 3' }).click());
   await page.getByLabel('Mix Proposal 1').check();
   await page.getByLabel('Mix Proposal 4').check();
-  await leave(() => page.getByRole('button', { name: 'Mix the two that are chosen' }).click());
-  await expect(rounds(page)).toHaveText([/fresh/, /like one/, /away from one/, /a mix of two/]);
+  await leave(() => page.getByRole('button', { name: 'Mix the two selected' }).click());
+  await expect(rounds(page)).toHaveText([/fresh/, /like one/, /unlike one/, /a mix of two/]);
 
   // Back to the first, by the strip and by its address in another tab of another time.
   await leave(() => rounds(page).first().click());
@@ -67,7 +67,7 @@ test('a round shows nine; more like one, away, a mix; earlier rounds, by their a
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Lantern').uncheck();
   await dialog.getByRole('button', { name: /^Adopt \d+$/ }).click();
-  await expect(page.getByText('Adopted; undo takes all of it back')).toBeVisible();
+  await expect(page.getByText('Adopted. Undo takes all of it back')).toBeVisible();
   await expectSaved(page);
   const bases = async () =>
     Object.fromEntries(
@@ -110,7 +110,7 @@ test('the same seed in an address makes the same proposals; by keyboard, and axe
 
   await page.getByLabel('More colours').fill('3');
   await page.keyboard.press('Tab');
-  await page.getByRole('slider', { name: 'How far proposals may stray' }).focus();
+  await page.getByRole('slider', { name: 'How varied the proposals are' }).focus();
   await page.keyboard.press('End');
   await page.getByRole('button', { name: 'New round' }).focus();
   await page.keyboard.press('Enter');
@@ -118,7 +118,7 @@ test('the same seed in an address makes the same proposals; by keyboard, and axe
   await settled(page);
   await expect.poll(async () => (await shown(page))[0]?.length ?? 0).toBeGreaterThan(made[0]!.length);
   expect(await axeFaults(page)).toEqual([]);
-  await page.getByRole('button', { name: 'Put on the dark dress' }).click();
+  await page.getByRole('button', { name: 'Switch to dark mode' }).click();
   expect(await axeFaults(page)).toEqual([]);
   await page.getByRole('button', { name: 'Adopt Proposal 1 …' }).focus();
   await page.keyboard.press('Enter');
@@ -141,7 +141,7 @@ test('colours in between two of the tray are put between them, evenly to the eye
   await tray.getByRole('button', { name: 'In between …' }).click();
   await page.getByLabel('How many').fill('4');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Put them between' }).click();
+  await page.getByRole('button', { name: 'Add them between' }).click();
   await expectSaved(page);
   const { document } = await onServer(stack, project);
   const colors: string[] = document.tray.slice(0, 6).map(({ color }: { color: string }) => color);

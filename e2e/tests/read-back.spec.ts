@@ -31,7 +31,7 @@ test('a style sheet that somebody changed is read back: seen, what it lacks told
   await expect(proposal.getByText('Kelp', { exact: true })).toBeHidden();
   expect(await axeFaults(page)).toEqual([]);
   await proposal.getByRole('checkbox', { name: /Buoy/ }).check();
-  await proposal.getByRole('button', { name: 'Take the 1 chosen' }).click();
+  await proposal.getByRole('button', { name: 'Apply the 1 selected' }).click();
   await expectSaved(page);
   const after = (await onServer(stack, project)).document;
   expect(resolveSystem(after).families.get('buoy')!.byLabel.get('500')!.css).toBe('#aa3311');
@@ -49,7 +49,7 @@ test('tokens are pasted into an empty project and come to be the system, pairs a
   await page.goto(`/p/${id}/deliver/read-back`);
   await page.getByLabel('Or paste what is in one').fill(writeTokens(system, choicesOf({}, 'tokens')));
   await page.getByRole('button', { name: 'Read it' }).press('Enter');
-  await page.getByRole('button', { name: 'Take all of it' }).press('Enter');
+  await page.getByRole('button', { name: 'Apply all of it' }).press('Enter');
   await expectSaved(page);
   const { document } = await onServer(stack, id);
   expect(document.pairs).toHaveLength(SKERRY_LINE.pairs.length);

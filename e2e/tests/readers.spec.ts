@@ -51,7 +51,7 @@ test('the page is seen as others see it, pixel by pixel as the core says; twins 
   await page.getByRole('link', { name: 'Readers' }).click();
   const readers = page.getByRole('list', { name: 'Readers' });
   await expect(readers.getByRole('listitem')).toHaveCount(7);
-  await expect(readers).toContainText('Deutan: green conesabout 3.1 of 100 people');
+  await expect(readers).toContainText('Deutan: red-green, green-weakabout 3.1 of 100 people');
   await expect(page.getByText('Colour vision by Machado, Oliveira, Fernandes 2009')).toBeVisible();
   expect(await axeFaults(page)).toEqual([]);
   const seen = (reader: string) => picture(page.locator(`[data-reader=${reader}] [data-specimen]`));
@@ -69,7 +69,7 @@ test('the page is seen as others see it, pixel by pixel as the core says; twins 
   const line = twins.getByRole('listitem').filter({ hasText: 'notice.ontime.text' }).first();
   await expect(line).toContainText(/with (deutan|protan) vision/);
   const before = await twins.getByRole('listitem').count();
-  await line.getByRole('button', { name: /^Take / }).press('Enter');
+  await line.getByRole('button', { name: /^Use / }).press('Enter');
   await expect(twins.getByRole('listitem')).not.toHaveCount(before);
   await page.keyboard.press('Control+z');
   await expect(twins.getByRole('listitem')).toHaveCount(before);
@@ -91,7 +91,7 @@ test('everything is shown as somebody sees it, at any station, until it is shown
   expect(await axeFaults(page)).toEqual([]);
   await page.keyboard.press('Escape');
   await expect(
-    page.getByText(/Everything is seen so: Protan: red cones, about 1\.1 of 100 people/),
+    page.getByText(/Everything is shown this way: Protan: red-green, red-weak, about 1\.1 of 100 people/),
   ).toBeVisible();
   // The gradient under its veil, texts and their edges too: the same page with and without.
   const filtered = (filter: string) =>
@@ -110,7 +110,7 @@ test('everything is shown as somebody sees it, at any station, until it is shown
   expect(await page.evaluate(() => document.documentElement.style.filter)).toContain('seen-protan');
   // Where all of them stand side by side, once is enough.
   await goOn('check/readers');
-  await expect(page.getByText('Elsewhere everything is seen so')).toBeVisible();
+  await expect(page.getByText('Everything is shown this way elsewhere')).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.style.filter)).toBe('');
   await page.getByRole('button', { name: 'As it is' }).click();
   await goOn('stage');
@@ -134,7 +134,7 @@ test('a link that makes two of a meaning twins for somebody, or a pair that fall
   const panel = page.getByRole('dialog');
   await panel.getByRole('button', { name: 'Buoy 700' }).hover();
   await expect(panel.getByRole('status').first()).toContainText(
-    /notice\.ontime\.text and notice\.cancelled\.text would look the same with (deutan|protan) vision \([13]\.\d % of people\)/,
+    /notice\.ontime\.text and notice\.cancelled\.text would look the same to people with (deutan|protan) vision \([13]\.\d % of people\)/,
   );
   await panel.getByRole('button', { name: 'Shingle 200' }).focus();
   await expect(panel.getByText('would look the same')).toBeHidden();

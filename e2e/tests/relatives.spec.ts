@@ -55,7 +55,7 @@ test('all relations stand beside each other; a dragged peg turns all, and alone 
   await page.keyboard.press('Control+z');
   await expect.poll(() => samples(page, 'Triadic')).toEqual(exact);
 
-  await card(page, 'Triadic').getByLabel('alone').check();
+  await card(page, 'Triadic').getByLabel('move separately').check();
   await drag(page, peg(page, 'Triadic', 2), -40);
   await expect.poll(async () => (await samples(page, 'Triadic'))[1]).not.toBe(exact[1]);
   const own = await samples(page, 'Triadic');
@@ -78,8 +78,8 @@ test('all relations stand beside each other; a dragged peg turns all, and alone 
     .getByRole('button', { name: new RegExp(own[1]!) })
     .first()
     .click();
-  await card(page, 'Triadic').getByRole('button', { name: 'Triadic: take 1 to the tray' }).click();
-  await card(page, 'Square').getByRole('button', { name: 'Square: take the row to the tray' }).click();
+  await card(page, 'Triadic').getByRole('button', { name: 'Triadic: add 1 to the tray' }).click();
+  await card(page, 'Square').getByRole('button', { name: 'Square: add the row to the tray' }).click();
   await expect(page.getByText('4 colours are in the tray below')).toBeVisible();
   await card(page, 'Complementary')
     .getByRole('button', { name: 'Complementary: make families of the row' })
@@ -139,6 +139,6 @@ test('by keyboard: pegs, counts and angles, one member’s lightness; axe finds 
   await page.keyboard.press('Control+z');
 
   expect(await axeFaults(page)).toEqual([]);
-  await page.getByRole('button', { name: 'Put on the dark dress' }).click();
+  await page.getByRole('button', { name: 'Switch to dark mode' }).click();
   expect(await axeFaults(page)).toEqual([]);
 });

@@ -102,7 +102,7 @@ test('a page that is older than the server is told to load anew, and loses nothi
   await expect(page.locator('[data-saving]')).toContainText('2 edits kept here');
   expect(await trayOnServer(stack, project)).toHaveLength(4);
   await page.unroute('**/commands');
-  await page.getByRole('button', { name: 'Load anew' }).click();
+  await page.getByRole('button', { name: 'Reload' }).click();
   await expectSaved(page);
   await expect.poll(() => swatches(page)).toHaveLength(6);
   expect((await trayOnServer(stack, project)).slice(4)).toEqual(['#abcdef', '#fedcba']);

@@ -26,7 +26,7 @@ async function share(
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('What it shows').selectOption(what);
   await fill?.(dialog);
-  await dialog.getByRole('button', { name: 'Make the address' }).click();
+  await dialog.getByRole('button', { name: 'Create the address' }).click();
   const made = page.getByRole('dialog', { name: /^The address of/ });
   return (await made.getByRole('button', { name: /^Copy/ }).textContent())!.trim();
 }
@@ -102,7 +102,7 @@ test('a client on a phone looks, notes and tries; the designer takes in part wha
   await answered.getByRole('button', { name: 'Answer', exact: true }).click();
   await expect(page.getByText('The client reads this too: the note is for them.')).toBeVisible();
   await answered.getByLabel('Answer', { exact: true }).fill('A step darker then?');
-  await answered.getByRole('button', { name: 'Leave the answer' }).click();
+  await answered.getByRole('button', { name: 'Discard the answer' }).click();
   await expectSaved(page);
   await expect(client.getByText('A step darker then?')).toBeVisible();
   await client.getByRole('button', { name: 'Look', exact: true }).tap();
@@ -158,23 +158,23 @@ test('a client on a phone looks, notes and tries; the designer takes in part wha
   );
   await page.reload();
   await page.getByRole('link', { name: /Nis of the harbour: Like the water/ }).click();
-  await expect(
-    page.getByRole('heading', { name: 'What Nis of the harbour would rather have' }),
-  ).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What Nis of the harbour suggests' })).toBeVisible();
   await expect(page.getByText(/You have changed this since/)).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: /^Buoy base$/ })).toBeVisible();
   expect(await axeFaults(page)).toEqual([]);
   await page.getByRole('checkbox', { name: 'Deepwater base' }).check();
-  await page.getByRole('button', { name: 'Take the 1 chosen' }).click();
+  await page.getByRole('button', { name: 'Apply the 1 selected' }).click();
   await expectSaved(page);
   const bases = (await onServer(stack, project)).document.families.map(({ base }: { base: string }) => base);
   expect(bases.slice(0, 2)).toEqual(['#008080', '#b03a20']);
-  await page.getByRole('button', { name: 'Done with it' }).click();
+  await page.getByRole('button', { name: 'Mark as done' }).click();
   await expect(page.getByRole('link', { name: /Like the water/ })).toContainText('taken');
 
   // Shut, at once, for whoever has it open.
   await page.getByRole('button', { name: 'Shut Skerry Line for the harbour' }).click();
-  await expect(client.getByRole('heading', { name: 'There is nothing here, or not any more' })).toBeVisible();
+  await expect(
+    client.getByRole('heading', { name: 'There is nothing here, or it has expired' }),
+  ).toBeVisible();
   expect(await axeFaults(client)).toEqual([]);
   await expect(page.getByRole('listitem', { name: 'Skerry Line for the harbour' })).toContainText('shut');
 });
@@ -187,7 +187,7 @@ test('a share with a passphrase, by keyboard; a new address, an end, and being r
   await open('deliver/shares');
   const address = await share(page, 'gradient.wake', async (dialog) => {
     await dialog.getByLabel('Passphrase', { exact: true }).fill('short');
-    await dialog.getByRole('button', { name: 'Make the address' }).click();
+    await dialog.getByRole('button', { name: 'Create the address' }).click();
     await expect(dialog.getByRole('alert')).toContainText('At least 6 letters');
     await dialog.getByLabel('Passphrase', { exact: true }).fill('grey holm');
   });
@@ -209,7 +209,7 @@ test('a share with a passphrase, by keyboard; a new address, an end, and being r
   await row.getByRole('button', { name: 'Change Wake …' }).focus();
   await page.keyboard.press('Enter');
   await page.getByLabel('Name', { exact: true }).fill('Wake, for Ula');
-  await page.getByLabel('Ends').selectOption('in a year');
+  await page.getByLabel('Expires').selectOption('in a year');
   await page.getByRole('button', { name: 'Change it' }).click();
   const changed = page.getByRole('listitem', { name: 'Wake, for Ula' });
   await expect(changed).toContainText(/ends in 12 months/);
@@ -235,8 +235,8 @@ test('a palette, a scene, a report and a checkpoint are shown for what they are'
   await open('deliver/shares');
   const frozen = await share(page, 'report', (dialog) =>
     dialog
-      .getByLabel('In which state')
-      .selectOption('As it is now, for good')
+      .getByLabel('Which version')
+      .selectOption('Frozen as it is now')
       .then(() => {}),
   );
   await page.getByRole('button', { name: 'Done' }).click();
@@ -332,7 +332,7 @@ test('a gradient, a scene and a set are shared from where one is', async ({ page
   await page.getByLabel(/By words/).fill('copper');
   await page.getByRole('link', { name: 'Share Oxidised copper …' }).click();
   await expect(dialog.getByLabel('Name', { exact: true })).toHaveValue('Oxidised copper');
-  await dialog.getByRole('button', { name: 'Make the address' }).click();
+  await dialog.getByRole('button', { name: 'Create the address' }).click();
   const made = page.getByRole('dialog', { name: 'The address of Oxidised copper' });
   const address = (await made.getByRole('button', { name: /^Copy/ }).textContent())!.trim();
   const client = await phoneAt(browser, address);

@@ -81,7 +81,7 @@ test('several cells are picked by keys and by mouse: moved, filled, copied, past
   await expectSaved(page);
   for (const { id, links } of await rolesOf(stack, project))
     if (id === 'action-fill' || id === 'action-hover') expect(links).toEqual({});
-  await bar.getByRole('button', { name: 'Pick no cells' }).click();
+  await bar.getByRole('button', { name: 'Clear the selection' }).click();
   await expect(bar).toBeHidden();
 });
 

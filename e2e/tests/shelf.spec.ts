@@ -19,11 +19,11 @@ test('sets are found by words and by a colour, loaded as one scrolls, favoured a
   await page.getByLabel(/By words/).fill('');
   // All are there again: what comes late would move the cards while one is pressed.
   await expect.poll(() => cards(page).count()).toBeGreaterThan(1);
-  await page.getByLabel('With something near').fill('#4a9583');
+  await page.getByLabel('Near a colour').fill('#4a9583');
   await page.keyboard.press('Enter');
   await expect(card(page, 'Oxidised copper')).toBeVisible();
   await expect(card(page, 'Brick and lime')).toBeHidden();
-  await page.getByLabel('With something near').fill('nothing');
+  await page.getByLabel('Near a colour').fill('nothing');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toBeVisible();
   await page.keyboard.press('Escape');
@@ -35,13 +35,13 @@ test('sets are found by words and by a colour, loaded as one scrolls, favoured a
     await new Promise((resolve) => setTimeout(resolve, 400));
     await route.continue();
   });
-  await page.getByRole('button', { name: 'Favour Oxidised copper' }).click();
-  await expect(page.getByRole('button', { name: 'No longer favour Oxidised copper' })).toHaveText('1');
+  await page.getByRole('button', { name: 'Add Oxidised copper to favourites' }).click();
+  await expect(page.getByRole('button', { name: 'Remove Oxidised copper from favourites' })).toHaveText('1');
   await page.getByLabel('Which').selectOption('My favourites');
   await expect(cards(page)).toHaveCount(1);
   await page.getByRole('button', { name: 'Adopt Oxidised copper …' }).click();
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('It adds 5 colours in the tray, in a group of that name.');
+  await expect(dialog).toContainText('This adds 5 colours in the tray, in a group of that name.');
   await dialog.getByRole('button', { name: 'Adopt', exact: true }).click();
   await expect(card(page, 'Oxidised copper')).toContainText('adopted 1 ×');
   await expectSaved(page);
@@ -54,7 +54,7 @@ test('sets are found by words and by a colour, loaded as one scrolls, favoured a
   expect(await tray()).toHaveLength(4);
 
   await page.getByLabel('Which').selectOption('All sets');
-  await page.getByLabel('With something near').fill('');
+  await page.getByLabel('Near a colour').fill('');
   await page.keyboard.press('Enter');
   await page.getByLabel(/By words/).fill('tide');
   await page.getByRole('button', { name: 'Adopt Tide going out …' }).click();
@@ -100,8 +100,8 @@ test('what is published is called anything and runs nowhere, is found, and is ta
   await expect(cards(page).filter({ hasText: name })).toHaveCount(1);
   expect(await page.title()).not.toBe('run');
   expect(await page.locator('#station img').count()).toBe(0);
-  await page.getByRole('button', { name: `Take back ${name}` }).click();
-  await page.getByRole('button', { name: 'Take it back' }).click();
+  await page.getByRole('button', { name: `Unpublish ${name}` }).click();
+  await page.getByRole('button', { name: 'Unpublish it' }).click();
   await expect(page.getByText(`${name} is off the shelf`)).toBeVisible();
   tell();
   await expect(page.getByRole('region', { name: 'Sets', exact: true })).toHaveAttribute('aria-busy', 'false');
@@ -115,8 +115,8 @@ test('what is published is called anything and runs nowhere, is found, and is ta
   const { id } = await post(stack, '/projects', { name: 'Empty' });
   await page.goto(`/p/${id}/gather/shelf`);
   await page.getByRole('button', { name: 'Adopt All of the ferry …' }).first().click();
-  await page.getByRole('button', { name: 'See what it would add' }).click();
-  await page.getByRole('button', { name: /^Take 6 families/ }).click();
+  await page.getByRole('button', { name: 'Preview it' }).click();
+  await page.getByRole('button', { name: /^Add 6 families/ }).click();
   await expectSaved(page);
   expect(
     (await onServer(stack, id)).document.families.map((family: { name: string }) => family.name),
@@ -140,7 +140,7 @@ test('by keyboard, colours by their names, and axe finds nothing', async ({ page
   const label = (await names.nth(1).getAttribute('aria-label'))!;
   const { tray } = (await onServer(stack, project)).document;
   expect(label).toContain(tray.at(-1).color);
-  await page.getByRole('button', { name: 'Put on the dark dress' }).click();
+  await page.getByRole('button', { name: 'Switch to dark mode' }).click();
   await page.getByRole('link', { name: 'Sets' }).click();
   await page.getByLabel(/By words/).fill('bakery');
   await page.getByRole('button', { name: 'Adopt Night bakery …' }).focus();

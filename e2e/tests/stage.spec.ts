@@ -115,7 +115,7 @@ test('what is wrong on a page is pressed there, seen otherwise in every theme, m
   project,
 }) => {
   await open('stage/timetable');
-  await page.getByRole('button', { name: 'What falls short' }).click();
+  await page.getByRole('button', { name: 'Low contrast' }).click();
   await expect(page.locator('[data-stage-theme=day]')).toContainText('1 text fails');
   // On its plain page at night, board.text is a chain of links to what is meant to be quiet.
   await expect(page.locator('[data-stage-theme=night]')).toContainText('2 texts fail');
@@ -136,7 +136,7 @@ test('what is wrong on a page is pressed there, seen otherwise in every theme, m
   expect(await axeFaults(page)).toEqual([]);
   await page.mouse.move(2, 2);
   await expect.poll(() => painted(state)).toBe(before);
-  const mend = panel.getByRole('button', { name: 'Mend it' });
+  const mend = panel.getByRole('button', { name: 'Repair it' });
   await mend.click();
   await expect(panel).toContainText('passes 4.5');
   await expectSaved(page);
@@ -191,7 +191,7 @@ test('what paints a use is chosen once for all scenes, kept, and undone; so are 
   await page.getByLabel('What paints hero', { exact: true }).selectOption({ label: 'Wake' });
   const hero = page.locator('[data-scene=landing] [data-ground=hero]').first();
   await expect(hero).toHaveCSS('background-image', /^linear-gradient\((in oklab|180deg)/);
-  await page.getByLabel('What paints veil over hero').selectOption({ label: 'Nothing: leave it out' });
+  await page.getByLabel('What paints veil over hero').selectOption({ label: 'Leave it unpainted' });
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Words …' }).press('Enter');
   const field = page.getByLabel('A clear start to the day', { exact: true });
@@ -240,14 +240,14 @@ test('a scene is looked at in other widths, through other eyes, in all states, o
     await expect(scene.getByText(state, { exact: true }).first()).toBeVisible();
   expect(await axeFaults(page)).toEqual([]);
 
-  await page.getByRole('button', { name: 'The whole window' }).click();
+  await page.getByRole('button', { name: 'Full window' }).click();
   await expect(page.getByRole('region', { name: 'Landing page' })).toHaveCSS('position', 'fixed');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('region', { name: 'Landing page' })).not.toHaveCSS('position', 'fixed');
 
   // The other window follows a colour while it is looked at.
   const opening = context.waitForEvent('page');
-  await page.getByRole('button', { name: 'In a window of its own, which follows' }).click();
+  await page.getByRole('button', { name: 'Open in its own window, which follows live' }).click();
   const apart = await opening;
   const action = apart.locator('[data-stage-theme=day] [data-ground=accent]').first();
   const fill = () => action.evaluate((element) => getComputedStyle(element).backgroundColor);
@@ -261,7 +261,9 @@ test('a scene is looked at in other widths, through other eyes, in all states, o
   await page.keyboard.press('Escape');
   await expect.poll(fill).toBe(before);
   await apart.close();
-  await expect(page.getByRole('button', { name: 'In a window of its own, which follows' })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Open in its own window, which follows live' }),
+  ).toBeVisible();
 });
 
 test('what families cover is told beside 60 / 30 / 10, and brought nearer by a role that is seen before it is taken', async ({
@@ -281,11 +283,11 @@ test('what families cover is told beside 60 / 30 / 10, and brought nearer by a r
   const way = day.getByRole('list', { name: 'What brings Day sailing closer' }).getByRole('listitem').first();
   const nearer = Number.parseFloat(/: ([\d.]+) % closer/.exec((await way.textContent())!)![1]!);
   const passing = await page.getByLabel('Readout').textContent();
-  await way.getByRole('button', { name: 'Take it' }).hover();
+  await way.getByRole('button', { name: 'Apply' }).hover();
   await expect.poll(off).toBeCloseTo(before - nearer, 0);
   await page.mouse.move(2, 2);
   await expect.poll(off).toBe(before);
-  await way.getByRole('button', { name: 'Take it' }).press('Enter');
+  await way.getByRole('button', { name: 'Apply' }).press('Enter');
   await expectSaved(page);
   await expect.poll(off).toBeCloseTo(before - nearer, 0);
   // No pair fails that passed.

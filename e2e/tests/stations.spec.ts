@@ -19,7 +19,7 @@ test.describe('Gather', () => {
       .join('\n')
       .toLowerCase();
     for (const hex of wanted) expect(names, hex).toContain(hex);
-    await page.getByLabel('Merge near-twins').check();
+    await page.getByLabel('Merge near-duplicates').check();
     await expect(page.getByText(/merged to \d+/)).toBeVisible();
     expect(await tiles.count()).toBeLessThan(all);
   });
@@ -126,7 +126,7 @@ test.describe('Grow', () => {
     await page.getByRole('button', { name: '1 hand-set shade' }).click();
     await expect(page.getByRole('link', { name: 'Kelp 300', exact: true }).last()).toBeVisible();
     await page.keyboard.press('Escape');
-    await lamp.getByRole('button', { name: 'Return to its growth' }).click();
+    await lamp.getByRole('button', { name: 'Reset to growth' }).click();
     await expect(lamp.getByLabel('Any CSS colour')).toHaveValue(grown);
   });
 
@@ -139,7 +139,7 @@ test.describe('Grow', () => {
     const shades = page.getByRole('region', { name: 'Deepwater' }).getByRole('list').first();
     const shade = (n: number) => shades.getByRole('listitem').nth(n);
     await expect(shade(3)).toContainText('700#0b5f6b');
-    await growth.getByLabel('Grows by').selectOption('Tints, towards white');
+    await growth.getByLabel('Grows by').selectOption('Tints, mixed with white');
     await expect(shade(0)).toContainText('950#0b5f6b');
     await expect(page.getByLabel('Readout')).toContainText('0 broken links');
     await growth.getByLabel('Grows by').selectOption('Contrast on a ground');
@@ -294,7 +294,7 @@ test('Check keeps the order while a pair is mended, and its figures are never ro
   await expect(rows.nth(2)).toContainText('4.27');
   await rows
     .nth(2)
-    .getByRole('button', { name: /^Take Lantern 700 for the text: 6.01/ })
+    .getByRole('button', { name: /^Use Lantern 700 for the text: 6.01/ })
     .click();
   await expect(rows.nth(2)).toContainText('6.01');
   await expect(rows.nth(2)).toContainText('passes 4.5 in Day sailing');
@@ -363,7 +363,7 @@ test('Fade: a grey dip is told and healed, and told again when the cure is undon
   await open('fade/first-light');
   const faults = page.getByRole('list', { name: 'Worth a look' });
   await expect(faults).toContainText('Greyer at 57 %');
-  await faults.getByRole('button', { name: 'Put a stop there that keeps the colour' }).click();
+  await faults.getByRole('button', { name: 'Add a stop there that keeps the colour' }).click();
   await expect(faults).toHaveCount(0);
   await expect(page.getByLabel('Place of Stop 3')).toHaveValue('57');
   await page.keyboard.press('Control+z');
@@ -400,7 +400,7 @@ test('Check offers the nearest plain colour where a pair hangs on plain colours'
   await open('check');
   const row = page.getByRole('listitem', { name: 'accent.text on accent.fill' });
   await expect(row).toContainText('needs 3 in Day sailing');
-  await row.getByRole('button', { name: /^Take #[0-9a-f]{6} for the ground: 3\.\d\d$/ }).click();
+  await row.getByRole('button', { name: /^Use #[0-9a-f]{6} for the ground: 3\.\d\d$/ }).click();
   await expect(row).toContainText('passes 3 in Day sailing');
 });
 
@@ -423,7 +423,7 @@ test('the tray is sorted by keyboard, emptied after a question, and comes back',
   await expect(tray.getByRole('listitem')).toHaveCount(3);
   await tray.getByRole('button', { name: 'Clear the tray' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Clear the tray' }).click();
-  await expect(tray).toContainText('Colours that you collect at Gather wait here.');
+  await expect(tray).toContainText('Your collected colours wait here.');
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await expect(tray.getByRole('listitem')).toHaveCount(4);

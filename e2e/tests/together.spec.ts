@@ -114,7 +114,7 @@ test('what others did since one was last here is told by person and station, bef
   expect(await axeFaults(one.page)).toEqual([]);
   await compared.getByRole('button', { name: /^Restore all/ }).click();
   await expectSaved(one.page);
-  await expect(one.page.getByText('All of it was taken back since: nothing differs.')).toBeVisible();
+  await expect(one.page.getByText('It was all undone since: nothing differs.')).toBeVisible();
   // Looked at once, it is not told again.
   await one.page.goto('/teams');
   await one.page.goto(`/p/${project}/gather`);

@@ -106,7 +106,7 @@ test('the tray is sorted, its near-twins are told and merged, all is copied as t
   expect((await sort('By hue')).slice(0, 2)).toEqual(['Funnel paint', 'Rust']);
   await tray.getByRole('button', { name: '1 near-twin' }).click();
   await expect(page.getByRole('dialog')).toContainText('Tar and Letterhead');
-  await page.getByRole('button', { name: 'Merge: take one out' }).click();
+  await page.getByRole('button', { name: 'Merge: remove one' }).click();
   await expect(tray.getByRole('button', { name: /near-twin/ })).toBeHidden();
   await tray.getByRole('button', { name: 'Copy all as text' }).click();
   expect(await page.evaluate(() => navigator.clipboard.readText())).toContain('#e2552b  Funnel paint');
@@ -151,6 +151,6 @@ test('the tray is made taller by keys, stays so, and all of it can be reached', 
   await page.reload();
   await expect(page.getByRole('region', { name: 'Tray' })).toBeVisible();
   expect(Math.abs((await height()) - high)).toBeLessThan(3);
-  await page.getByRole('button', { name: 'Make the tray lower' }).click();
+  await page.getByRole('button', { name: 'Make the tray shorter' }).click();
   await expect.poll(height).toBeLessThan(80);
 });

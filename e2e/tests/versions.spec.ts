@@ -70,7 +70,7 @@ test('a project of a later version can be looked at, says why it cannot be chang
   const base = page.getByRole('slider', { name: /^Base of Stone/ });
   const was = await base.getAttribute('aria-valuetext');
   await base.press('ArrowRight');
-  await expect(page.locator('[data-sonner-toast]')).toContainText('can only be looked at here');
+  await expect(page.locator('[data-sonner-toast]')).toContainText('view only here');
   await expect(base).toHaveAttribute('aria-valuetext', was!);
   await page.getByRole('link', { name: 'Deliver' }).click();
   await expect(page.locator('pre')).toContainText('--stone-50:');
@@ -79,5 +79,5 @@ test('a project of a later version can be looked at, says why it cannot be chang
     `UPDATE snapshot SET document = '{"version": ${version}}' WHERE project_id = '${INTERFACE}'`,
   );
   await page.reload();
-  await expect(page.getByRole('heading', { name: 'This project cannot be read here' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'This project can’t be opened here' })).toBeVisible();
 });

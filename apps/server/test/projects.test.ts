@@ -168,7 +168,7 @@ describe('commands', () => {
     const project = await newProject();
     const answer = (await commit([setBase('#111111', 'gone'), setBase('#222222')], 0, project)).json();
     expect(answer.outcomes).toMatchObject([
-      { status: 'refused', reason: expect.stringContaining('does not exist any more') },
+      { status: 'refused', reason: expect.stringContaining('no longer exists') },
       { status: 'applied' },
     ]);
     expect(answer.revision).toBe(1);

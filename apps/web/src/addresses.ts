@@ -14,7 +14,11 @@ export type StationId = (typeof STATIONS)[number]['id'];
 /** Where Gather collects colours from, each at an address of its own. */
 export const SOURCES = [
   { id: 'text', name: 'Text', purpose: 'codes in a text' },
-  { id: 'sheets', name: 'Style sheets', purpose: 'what there is becomes a system: CSS, SCSS, LESS, tokens' },
+  {
+    id: 'sheets',
+    name: 'Style sheets',
+    purpose: 'turn what you have into a system: CSS, SCSS, LESS, tokens',
+  },
   { id: 'pictures', name: 'Pictures', purpose: 'places and palettes' },
   { id: 'relatives', name: 'Relatives', purpose: 'what goes with one colour' },
   { id: 'proposals', name: 'Proposals', purpose: 'whole variations' },

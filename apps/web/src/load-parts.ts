@@ -29,7 +29,7 @@ const LOADERS = {
 /** Fetches a view for its route, for as long as it takes; what was there stays until then, and it is said why. */
 const inTime = <T>(load: () => Promise<T>): Promise<T> =>
   fetchedPart(load, () =>
-    toast.warning('The server does not answer, so this view is not here yet. It opens as soon as it does.', {
+    toast.warning('The server isn’t answering, so this view hasn’t loaded. It opens as soon as it does.', {
       id: 'view-away',
     }),
   );

@@ -28,7 +28,7 @@ export const tellMentioned = fp(async (app: FastifyInstance, { telling = USUAL }
       const note = document.notes.find((one) => one.id === id);
       const one = note && [note, ...note.answers].find((said) => said.id === saidId);
       if (!note || !one?.mentions?.includes(person.id)) return [];
-      const on = notedName(document, note.on) ?? 'something that is gone';
+      const on = notedName(document, note.on) ?? 'something that was removed';
       return [{ id: saidId, note: id, on, from, text: one.text }];
     });
     const { publicAddress: server } = peopleOptions;

@@ -9,7 +9,7 @@ export const refused = {
   kind: () =>
     new ApiError(
       'NOT_A_PICTURE',
-      `This is none of the kinds that can be opened: ${PICTURE_KINDS_IN_WORDS}.`,
+      `This kind of file can’t be opened. These can: ${PICTURE_KINDS_IN_WORDS}.`,
       'body',
     ),
   broken: (kind: string) =>

@@ -11,6 +11,7 @@ import { HintProvider } from '../ui/hint.tsx';
 import { Mark } from '../ui/mark.tsx';
 import { Failure } from '../ui/notice.tsx';
 import { part } from '../ui/part.tsx';
+import { useFocusKept } from '../ui/use-focus-kept.ts';
 import { BeginBar } from './begin-bar.tsx';
 import { ShownSystem } from './shown-system.tsx';
 import type { ToBeginWith, WayProps } from './to-begin-with.ts';
@@ -64,6 +65,7 @@ function Begin({ way, name, onName }: BeginProps) {
   const input = useMemo(() => given && { document: { ...EMPTY, name: called }, given }, [given, called]);
   const job = useJob('beginSystem', input);
   const begun = given ? job.result : null;
+  useFocusKept();
   const Way = WAYS[way];
   return (
     <main className="mx-auto flex min-h-full max-w-[1240px] flex-col px-6 pt-6">

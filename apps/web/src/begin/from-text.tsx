@@ -89,7 +89,7 @@ export default function FromText({ onGiven }: WayProps) {
       )}
       {result.isSheet && (
         <Button small onClick={() => setAsSheet(!asSheet)}>
-          {asSheet ? 'Take only its colours' : 'Read it as a system'}
+          {asSheet ? 'Use only its colours' : 'Read it as a system'}
         </Button>
       )}
       {!isSheet && (

@@ -41,12 +41,12 @@ export default function CheckpointsPage() {
       {!list && !fault && <p className="px-5 text-quiet">Fetching the checkpoints …</p>}
       {list?.length === 0 && (
         <EmptyState title="No checkpoint yet">
-          Name the present state before you try something: you can compare with it later, role by role and
-          theme by theme, and go back to it, whole or in part.
+          Save one before you try something. Later you can compare with it, role by role and theme by theme,
+          and go back to it, whole or in part.
         </EmptyState>
       )}
       {list && list.length > 0 && (
-        <div className="grid min-h-0 flex-1 grid-cols-[232px_minmax(0,1fr)] border-t border-hair">
+        <div className="grid min-h-0 flex-1 grid-cols-[232px_minmax(0,1fr)] narrow:grid-cols-1 border-t border-hair">
           <CheckpointList
             checkpoints={list}
             lit={before}

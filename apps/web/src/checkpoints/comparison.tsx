@@ -47,7 +47,7 @@ export function Comparison({ list, before, after, onCompare }: ComparisonProps) 
           onChange={(one) => onCompare(one, after)}
           className="w-60"
         />
-        <IconButton label="The other way round" onClick={() => onCompare(after, before)}>
+        <IconButton label="Swap" onClick={() => onCompare(after, before)}>
           <ArrowLeftRight aria-hidden className="size-4" />
         </IconButton>
         <Choice

@@ -82,11 +82,14 @@ export default function HistoryPage() {
         </div>
       )}
       {data && !entries.length && (
-        <EmptyState title="Nothing was done yet">Every edit of anybody stands here from now on.</EmptyState>
+        <EmptyState title="Nothing done yet">Every edit by anybody is listed here from now on.</EmptyState>
       )}
       <ol aria-label="Steps by day" className="max-w-3xl px-5 pb-6">
         {sittingsOf(shown).map(({ key, day, author, entries: of }) => (
-          <li key={key} className="grid grid-cols-[150px_1fr] gap-x-4 border-t border-hair py-3">
+          <li
+            key={key}
+            className="grid grid-cols-[150px_1fr] narrow:grid-cols-1 gap-x-4 border-t border-hair py-3"
+          >
             <div>
               <h2 className="font-semibold">{dayInWords(day)}</h2>
               <p className="text-sm text-quiet">

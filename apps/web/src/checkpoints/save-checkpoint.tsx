@@ -27,7 +27,7 @@ export function SaveCheckpoint({ onSave }: { onSave: (name: string) => Promise<s
       }}
     >
       <label>
-        <span className="mb-0.5 block text-sm text-quiet">Name the present state</span>
+        <span className="mb-0.5 block text-sm text-quiet">Save a checkpoint</span>
         <input
           value={name}
           maxLength={MOST_NAME}
@@ -41,7 +41,7 @@ export function SaveCheckpoint({ onSave }: { onSave: (name: string) => Promise<s
         />
       </label>
       <Button type="submit" look="primary" disabled={!name.trim() || busy}>
-        {busy ? 'Saving …' : 'Save it'}
+        {busy ? 'Saving …' : 'Save'}
       </Button>
       {fault && (
         <p role="alert" className="w-full text-right text-sm text-fail">

@@ -63,10 +63,8 @@ export default function SincePage() {
           <Failure fault={reasonOf(error)} onAgain={again} />
         </div>
       )}
-      {steps?.length === 0 && (
-        <EmptyState title="Nothing was done since">You have seen all of it.</EmptyState>
-      )}
-      <ul aria-label="Who did what" className="grid gap-x-8 gap-y-4 px-5 lg:grid-cols-2">
+      {steps?.length === 0 && <EmptyState title="Nothing has changed since">You’re up to date.</EmptyState>}
+      <ul aria-label="Who did what" className="grid gap-x-8 gap-y-4 px-5 lg:grid-cols-2 narrow:grid-cols-1">
         {[...byPerson].map(([author, of]) => (
           <ByPerson key={author} author={author} steps={of} />
         ))}
@@ -145,7 +143,7 @@ function BeforeAndAfter({ since }: { since: number }) {
     <section aria-label="Before and after" className="flex flex-col gap-3 px-5 pt-5">
       <h2 className="font-title text-lg font-semibold">Before and after</h2>
       {!parts.length && !result.roles.length ? (
-        <p className="text-quiet">All of it was taken back since: nothing differs.</p>
+        <p className="text-quiet">It was all undone since: nothing differs.</p>
       ) : (
         <>
           <RestoreBar

@@ -53,14 +53,14 @@ export function RestoreBar({
         {afterName === 'now' ? 'now' : `in ${afterName}`}.
       </p>
       <Button small look="quiet" onClick={() => restoring.toggle(parts, !all)}>
-        {all ? 'Choose none' : 'Choose all'}
+        {all ? 'Select none' : 'Select all'}
       </Button>
       <Button
         small
         disabled={!chosen.size}
         onClick={() => restore(restoring.restoreChosen, `The chosen parts of ${name} are ${words.done}`)}
       >
-        {words.verb} {chosen.size ? `the ${chosen.size} chosen` : 'what is chosen'}
+        {words.verb} {chosen.size ? `the ${chosen.size} selected` : 'what is selected'}
       </Button>
       <Button
         small

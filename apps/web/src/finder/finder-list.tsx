@@ -21,7 +21,7 @@ export default function FinderList({ onDone }: { onDone: () => void }) {
         className="mb-2 h-9 w-full rounded-md border border-control bg-ground px-3"
       />
       <Command.List className="max-h-[46vh] overflow-auto">
-        <Command.Empty className="p-2 text-quiet">Nothing of that name. Try fewer letters.</Command.Empty>
+        <Command.Empty className="p-2 text-quiet">Nothing by that name. Try fewer letters.</Command.Empty>
         {groups.map(({ title, findings, more }) => (
           <Command.Group key={title} heading={title} className={GROUP}>
             {findings.map((finding) => (

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf, checkpointsAddress, notesAddress, SOURCES, STATIONS } from '../addresses.ts';
+import { HELP } from '../help/help-list.ts';
 import { copyingFindings } from '../kinds/copying-findings.ts';
 import { familyFindings } from '../kinds/families/family-findings.ts';
 import { shadeFindings } from '../kinds/families/shade-findings.ts';
@@ -65,7 +66,7 @@ export function useFindings(): readonly FindingGroup[] {
         { key: 'redo', name: 'Redo', note: keyLabel('Shift+Mod+Z'), act: () => dispatch(step('redo')) },
         {
           key: 'rename',
-          name: litThing ? 'Rename what is lit, or the project' : 'Rename the project',
+          name: litThing ? 'Rename the selected thing, or the project' : 'Rename the project',
           also: 'name call',
           act: () => dispatch(dialogOpened('rename')),
         },
@@ -86,10 +87,15 @@ export function useFindings(): readonly FindingGroup[] {
           name: 'Checkpoints: save, compare, restore',
           act: () => navigate(checkpointsAddress(id)),
         },
-        { key: 'dress', name: `Put on the ${other} dress`, act: () => setAppearance(other) },
+        {
+          key: 'dress',
+          name: `Switch to ${other} mode`,
+          also: 'dress appearance',
+          act: () => setAppearance(other),
+        },
         {
           key: 'surround',
-          name: surround ? 'Switch off the mid-grey surround' : 'Lay the station on mid-grey',
+          name: surround ? 'Switch off the mid-grey surround' : 'Switch on the mid-grey surround',
           note: 'G',
           act: () => {
             dispatch(surroundSwitched(!surround));
@@ -109,6 +115,17 @@ export function useFindings(): readonly FindingGroup[] {
       stations,
       sources,
       doings,
+      {
+        title: 'Help',
+        whenTyped: true,
+        findings: HELP.map(({ id: asked, title, what, also }) => ({
+          key: `help ${asked}`,
+          name: `What is: ${title}`,
+          note: what,
+          also: `help ${also ?? ''}`,
+          act: () => dispatch(dialogOpened(`help:${asked}`)),
+        })),
+      },
       themeFindings(tools, switchTheme),
       familyFindings(tools),
       roleFindings(tools),

@@ -12,6 +12,7 @@ import { Button } from '../ui/button.tsx';
 import { IconButton } from '../ui/icon-button.tsx';
 import { part } from '../ui/part.tsx';
 import { Popover } from '../ui/popover.tsx';
+import { useFocusKept } from '../ui/use-focus-kept.ts';
 import { useHoldStill } from './use-hold-still.ts';
 import { useTellDrags } from './use-tell-drags.ts';
 
@@ -46,6 +47,7 @@ export default function AtHand() {
   const dispatch = useAppDispatch();
   useTellDrags();
   useHoldStill();
+  useFocusKept();
   useKeptOffline();
   return (
     <>

@@ -12,6 +12,7 @@ import { Tray } from '../tray/tray.tsx';
 import { useTrayHeight } from '../tray/tray-height.tsx';
 import { HintProvider } from '../ui/hint.tsx';
 import { part } from '../ui/part.tsx';
+import { useNarrow } from '../ui/use-narrow.ts';
 import { OpeningPage, useOpenProject } from './open-project.tsx';
 import { TopBar } from './top-bar.tsx';
 import { useShortcuts } from './use-shortcuts.ts';
@@ -21,6 +22,7 @@ const loadFinder = () => import('../finder/finder-list.tsx');
 const OpenDialog = part(loadDialogs);
 const SeenLine = part(() => import('../seeing/seen-line.tsx'));
 const ReadOnlyLine = part(() => import('./read-only-line.tsx'));
+const NarrowFoot = part(() => import('./narrow-foot.tsx'));
 const UnderTexts = part(() => import('./under-texts.tsx'));
 
 interface FrameProps {
@@ -61,6 +63,7 @@ function OpenFrame({ onOpen }: FrameProps) {
   const dialog = useAppSelector((state) => state.interface.dialog);
   const name = useAppSelector((state) => selectDocument(state).name);
   const trayHeight = useTrayHeight();
+  const isNarrow = useNarrow();
   const anyUnder = useAppSelector((state) => {
     const { pairs, roles } = selectDocument(state);
     return pairs.some(({ backdrop, veil }) => backdrop ?? veil) || paintedByGradients(roles).size > 0;
@@ -80,11 +83,15 @@ function OpenFrame({ onOpen }: FrameProps) {
   return (
     <ColorDragging>
       <div
-        className="grid h-full grid-cols-[minmax(0,1fr)_300px]"
-        style={{ gridTemplateRows: `48px auto minmax(0, 1fr) ${trayHeight.px}px` }}
+        className="grid h-full grid-cols-[minmax(0,1fr)_300px] narrow:grid-cols-[minmax(0,1fr)]"
+        style={{
+          gridTemplateRows: isNarrow
+            ? 'auto auto minmax(0, 1fr) 48px'
+            : `48px auto minmax(0, 1fr) ${trayHeight.px}px`,
+        }}
       >
         <TopBar />
-        <div className="col-span-2 min-w-0">
+        <div className="col-span-2 min-w-0 narrow:col-span-1">
           <ReadoutLine />
           {isOnlySeen && <ReadOnlyLine />}
           {reader && <SeenLine />}
@@ -101,8 +108,14 @@ function OpenFrame({ onOpen }: FrameProps) {
             <Outlet />
           </div>
         </main>
-        <Lamp />
-        <Tray height={trayHeight} />
+        {isNarrow ? (
+          <NarrowFoot lamp={<Lamp />} tray={<Tray height={trayHeight} />} />
+        ) : (
+          <>
+            <Lamp />
+            <Tray height={trayHeight} />
+          </>
+        )}
       </div>
       {dialog && <OpenDialog />}
       {anyUnder && <UnderTexts />}

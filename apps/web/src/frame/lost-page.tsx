@@ -9,12 +9,12 @@ export function LostPage() {
     <main className="grid h-full place-content-center justify-items-center gap-3 text-center">
       <Mark className="size-12" />
       <h1 className="font-title text-2xl font-semibold">
-        {failed ? 'This view failed' : 'Nothing is lit here'}
+        {failed ? 'This view failed' : 'There is nothing here'}
       </h1>
       <p className="max-w-md text-quiet">
         {failed
           ? `Your edits are kept. Reload the page to go on. (${error.message})`
-          : 'This address leads to no project and no station.'}
+          : 'This address doesn’t lead to a project or a station. It may be mistyped.'}
       </p>
       <Link to="/" className="underline underline-offset-2">
         All projects

@@ -103,7 +103,7 @@ export function OpeningPage({ projectId, problem }: { projectId: string; problem
       <p className="mb-3 max-w-lg">{text}</p>
       {problem.outdated && (
         <Button look="primary" className="mb-3" onClick={() => location.reload()}>
-          Load this page anew
+          Reload this page
         </Button>
       )}
       {problem.status === 404 && <LeftBehind isGone={(id) => id === projectId} />}
@@ -123,6 +123,6 @@ function wordsOf(problem: ServerError): readonly [title: string, text: string] {
       'The server or its database does not answer',
       `${problem.message} This page tries again by itself; unsent edits are kept.`,
     ];
-  if (problem.code === 'FORM_AHEAD') return ['This project cannot be read here', problem.message];
+  if (problem.code === 'FORM_AHEAD') return ['This project can’t be opened here', problem.message];
   return ['There is no such project', 'The address may be mistyped, or the project was removed.'];
 }

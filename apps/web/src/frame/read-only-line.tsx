@@ -4,8 +4,8 @@ import { useAppSelector } from '../store/store.ts';
 
 /** What is told to who may do less than change it. */
 const LESS: Readonly<Partial<Record<Access, string>>> = {
-  noter: 'You may look at this project and write notes in it; others change its colours.',
-  looker: 'You may look at this project, copy from it and download its files; others change it.',
+  noter: 'You can look at this project and write notes, but not change its colours.',
+  looker: 'You can look at this project, copy and download, but not change it.',
 };
 
 /** Why the project can only be looked at, where that is so. */

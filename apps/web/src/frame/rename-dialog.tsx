@@ -14,7 +14,7 @@ export function RenameDialog() {
       open={open}
       onOpenChange={(next) => dispatch(dialogOpened(next ? 'rename' : null))}
       title="Rename"
-      description="Enter takes a name; links, pairs and gradients stay with what they point to."
+      description="Press Enter to save. Links, pairs and gradients keep pointing to the same things."
     >
       <RenameFields />
     </Dialog>

@@ -24,7 +24,7 @@ function shownOf({ saving, unsent, readOnly }: ProjectState, unkept: number): Sh
     return [
       TriangleAlert,
       unkept === 1 ? '1 edit not kept' : `${unkept} edits not kept`,
-      'This browser’s storage is full or forbidden, so these edits live in this page alone: closing it would lose them. Leave it open until "Saved" shows; they are sent first of all when the server is back.',
+      'This browser’s storage is full or blocked, so these edits exist only on this page. Keep it open until it says "Saved"; they are sent as soon as the server is back.',
     ];
   switch (saving) {
     case 'idle':
@@ -37,22 +37,22 @@ function shownOf({ saving, unsent, readOnly }: ProjectState, unkept: number): Sh
       return [
         CloudOff,
         waiting ? `${edits} kept here` : 'Server away',
-        'The server or its database does not answer. Go on working: edits are kept in this browser and sent when it is back, also after closing the tab.',
+        'The server or its database isn’t answering. Keep working: your edits are stored in this browser and sent when it’s back, even if you close the tab.',
       ];
     case 'outdated':
       return [
         RefreshCw,
         waiting ? `${edits} kept here` : 'Update ready',
-        'Mint Lamp has been updated. Load this page anew: edits are kept in this browser and sent then.',
+        'Mint Lamp has been updated. Reload this page; your edits are stored in this browser and will be sent.',
       ];
     case 'gone':
       return [
         CloudOff,
         waiting ? `Removed, ${edits} kept here` : 'Removed',
-        'This project was removed. For 30 days it can be brought back from the page of all projects; there unsent edits can be let go, too.',
+        'This project was removed. You can restore it for 30 days from the list of projects, where unsent edits can be discarded too.',
       ];
     case 'read-only':
-      return [Eye, 'Only to look at', readOnly ?? ''];
+      return [Eye, 'View only', readOnly ?? ''];
   }
 }
 
@@ -76,7 +76,7 @@ export function SaveStateText() {
         {text}
         {saving === 'outdated' && (
           <Button small look="primary" onClick={() => location.reload()}>
-            Load anew
+            Reload
           </Button>
         )}
       </span>
@@ -91,7 +91,7 @@ export function SetAsideEdits() {
   if (!count) return null;
   return (
     <Popover
-      label="Edits set aside"
+      label="Edits that could not be sent"
       align="end"
       trigger={
         <Button small look="quiet" className="text-look">

@@ -19,7 +19,7 @@ export default function StepsList() {
   if (!undo.length && !redo.length)
     return (
       <div className="w-72">
-        <p className="text-quiet">No steps yet. What you do stands here, to go back to.</p>
+        <p className="text-quiet">No steps yet. What you do is listed here, so you can go back.</p>
         <ToCheckpoints />
       </div>
     );
@@ -58,7 +58,7 @@ export default function StepsList() {
               !undo.length && 'font-semibold',
             )}
           >
-            As it was at the beginning
+            Before the first step
           </button>
         </li>
       </ol>
@@ -77,13 +77,13 @@ function ToCheckpoints() {
           Checkpoints
         </Link>
       </PopoverClose>{' '}
-      are named states that stay, to compare and go back to.{' '}
+      are saved states, to compare and go back to.{' '}
       <PopoverClose asChild>
         <Link to={historyAddress(id)} className="underline underline-offset-2">
           Every step
         </Link>
       </PopoverClose>{' '}
-      of this project stands there by person and day.
+      of this project, by person and day.
     </p>
   );
 }

@@ -17,16 +17,18 @@ import { Mark } from '../ui/mark.tsx';
 import { part } from '../ui/part.tsx';
 import { Popover } from '../ui/popover.tsx';
 import { SwitchGroup } from '../ui/switch-group.tsx';
+import { useNarrow } from '../ui/use-narrow.ts';
 import { SaveStateText, SetAsideEdits } from './save-state.tsx';
 
 export function TopBar() {
   const name = useAppSelector((state) => selectDocument(state).name);
+  if (useNarrow()) return <NarrowTopBar name={name} />;
   return (
     <header className="col-span-2 flex min-w-0 items-center gap-3 border-b border-hair bg-raised px-3">
       <Link to="/" aria-label="All projects" className="shrink-0 rounded-md p-0.5">
         <Mark className="size-7" />
       </Link>
-      <span className="max-w-36 min-w-0 shrink truncate font-title text-lg font-semibold" title={name}>
+      <span className="min-w-0 shrink-[0.01] truncate font-title text-lg font-semibold" title={name}>
         {name}
       </span>
       {personOfPage() !== null && <ProjectPeople />}
@@ -36,6 +38,34 @@ export function TopBar() {
         <SaveStateText />
         <ThemeSwitch />
         <History />
+        <Tools />
+      </div>
+    </header>
+  );
+}
+
+/** The same where there is room for the next step alone: what is used less is behind one press. */
+function NarrowTopBar({ name }: { name: string }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <header className="flex min-w-0 flex-wrap items-center gap-x-1 border-b border-hair bg-raised px-2 py-1.5">
+      <Link to="/" aria-label="All projects" className="shrink-0 rounded-md p-0.5">
+        <Mark className="size-7" />
+      </Link>
+      <StationMenu />
+      <div className="ml-auto flex min-w-0 items-center gap-1">
+        <ThemeSwitch asList />
+        <UndoRedo />
+        <Button look="quiet" aria-expanded={open} onClick={() => setOpen(!open)} className="px-2!">
+          {open ? 'Less' : 'More'}
+        </Button>
+      </div>
+      <div className={clsx('w-full flex-wrap items-center gap-1 pt-1', open ? 'flex' : 'hidden')}>
+        <b className="min-w-0 flex-1 truncate px-1">{name}</b>
+        {personOfPage() !== null && <ProjectPeople />}
+        <SetAsideEdits />
+        <SaveStateText />
+        <Steps />
         <Tools />
       </div>
     </header>
@@ -82,17 +112,17 @@ function StationPath() {
   );
 }
 
-function ThemeSwitch() {
+function ThemeSwitch({ asList = false }: { asList?: boolean }) {
   const theme = useAppSelector((state) => selectTheme(state).theme);
   const themes = useAppSelector((state) => selectDocument(state).themes);
   const switchTheme = useThemeSwitch();
-  if (themes.length > 3)
+  if (asList || themes.length > 3)
     return (
       <select
         aria-label="Theme"
         value={theme.id}
         onChange={(event) => switchTheme(event.target.value)}
-        className="h-8 max-w-36 rounded-md border border-control bg-raised px-1"
+        className="h-8 max-w-36 min-w-0 rounded-md max-[374px]:w-20 border border-control bg-raised px-1"
       >
         {themes.map((item) => (
           <option key={item.id} value={item.id}>
@@ -112,10 +142,21 @@ function ThemeSwitch() {
 }
 
 const ProjectPeople = part(() => import('../people/project-people.tsx'));
+const StationMenu = part(() => import('./station-menu.tsx'));
 const AtHand = part(() => import('./at-hand.tsx'));
 const StepsList = part(() => import('./steps-list.tsx'));
 
+/** Undo and redo, and all steps to go back to. */
 function History() {
+  return (
+    <div className="flex">
+      <UndoRedo />
+      <Steps />
+    </div>
+  );
+}
+
+function UndoRedo() {
   const dispatch = useAppDispatch();
   const undo = useAppSelector((state) => selectProject(state).undo.at(-1));
   const redo = useAppSelector((state) => selectProject(state).redo.at(-1));
@@ -139,20 +180,28 @@ function History() {
       >
         <Redo2 aria-hidden className="size-4" />
       </IconButton>
-      <Popover
-        label="Steps"
-        align="end"
-        trigger={
-          <Button look="quiet" aria-label="Steps" title="The steps of this sitting" className="size-8 px-0!">
-            <ListRestart aria-hidden className="size-4" />
-          </Button>
-        }
-      >
-        <StepsList />
-      </Popover>
     </div>
   );
 }
+
+const Steps = () => (
+  <Popover
+    label="Steps"
+    align="end"
+    trigger={
+      <Button
+        look="quiet"
+        aria-label="Steps"
+        title="What you did since you opened the project"
+        className="size-8 px-0!"
+      >
+        <ListRestart aria-hidden className="size-4" />
+      </Button>
+    }
+  >
+    <StepsList />
+  </Popover>
+);
 
 function Tools() {
   const dispatch = useAppDispatch();
@@ -169,7 +218,7 @@ function Tools() {
         <Search aria-hidden className="size-4" />
       </IconButton>
       <IconButton
-        label={`Put on the ${other} dress`}
+        label={`Switch to ${other} mode`}
         onClick={() => {
           setAppearance(other);
           setDress(other);

@@ -17,11 +17,22 @@ const isDrafting = (target: EventTarget | null) =>
 
 /** Moves the focus into a part of the frame: to what comes next there, else to its first control, or to itself. */
 function jumpTo(id: string) {
+  // Where it is a sheet that is opened, that is what has to be done first.
+  if (!document.getElementById(id)) document.querySelector<HTMLElement>(`[data-opens=${id}]`)?.click();
   const part = document.getElementById(id);
   const first =
     part?.querySelector<HTMLElement>('[data-next]:not(:disabled)') ??
-    part?.querySelector<HTMLElement>('button:not(:disabled), input, a[href], [tabindex="0"]');
+    part?.querySelector<HTMLElement>(
+      'button:not(:disabled, [data-help-open]), input, a[href], [tabindex="0"]',
+    );
   (first ?? part)?.focus();
+}
+
+/** What the pointer is over, or else what has the focus, can be asked about; null where that is nothing of its own. */
+function askedAbout(): string | null {
+  const over = [...document.querySelectorAll<HTMLElement>('[data-help]:hover')].at(-1);
+  const focused = document.activeElement?.closest<HTMLElement>('[data-help]');
+  return over?.dataset.help ?? focused?.dataset.help ?? null;
 }
 
 /** The shortcuts that work anywhere in the frame. Single keys do nothing while a text is typed or a dialog is open. */
@@ -55,11 +66,22 @@ export function useShortcuts() {
         const on = !store.getState().interface.surround;
         store.dispatch(surroundSwitched(on));
         rememberSurround(on);
-      } else if (single === '?') store.dispatch(dialogOpened('shortcuts'));
-      else return;
+      } else if (single === '?') {
+        const asked = askedAbout();
+        store.dispatch(dialogOpened(asked ? `help:${asked}` : 'shortcuts'));
+      } else return;
       event.preventDefault();
     };
+    // What asks for help need not know of the frame that gives it.
+    const onClick = ({ target }: MouseEvent) => {
+      const mark = target instanceof Element && target.closest<HTMLElement>('[data-help-open]');
+      if (mark) store.dispatch(dialogOpened(`help:${mark.dataset.helpOpen}`));
+    };
     addEventListener('keydown', onKey);
-    return () => removeEventListener('keydown', onKey);
+    addEventListener('click', onClick);
+    return () => {
+      removeEventListener('keydown', onKey);
+      removeEventListener('click', onClick);
+    };
   }, [store, navigate, switchTheme]);
 }

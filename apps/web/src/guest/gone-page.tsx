@@ -7,7 +7,7 @@ export function GonePage({ why, onAgain }: { why: string | null; onAgain: () => 
     <main className="grid h-full place-content-center justify-items-center gap-3 px-6 text-center">
       <Mark className="size-12" />
       <h1 className="font-title text-xl font-semibold">
-        {why === null ? 'There is nothing here, or not any more' : 'This cannot be opened now'}
+        {why === null ? 'There is nothing here, or it has expired' : 'This can’t be opened right now'}
       </h1>
       <p className="max-w-sm text-quiet">
         {why ?? 'Copy the whole address from the message, or ask whoever sent it for a new one.'}

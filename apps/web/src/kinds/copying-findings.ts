@@ -9,7 +9,7 @@ import type { LitColor } from './lit-color.ts';
 export function copyingFindings({ painted }: Pick<LitColor, 'painted'>): FindingGroup {
   const c = painted && colorOf(painted);
   return {
-    title: 'Copy what is lit',
+    title: 'Copy the selected colour',
     whenTyped: true,
     findings: c
       ? NOTATIONS.map(({ id, name, write }) => ({

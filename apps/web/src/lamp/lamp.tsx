@@ -16,6 +16,7 @@ import type { Selection } from '../store/interface-slice.ts';
 import { selectSystem, useSystem, useTheme } from '../store/selectors.ts';
 import { type AppStore, useAppSelector } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
+import { HelpMark } from '../ui/help-mark.tsx';
 import { part } from '../ui/part.tsx';
 import { usePaced } from '../ui/use-paced.ts';
 import { ColorEditor } from './color-editor.tsx';
@@ -44,9 +45,10 @@ export function Lamp() {
   return (
     <aside
       id="lamp"
+      data-help="lamp"
       aria-label="Lamp"
       tabIndex={-1}
-      className="min-h-0 contain-strict overflow-x-hidden overflow-y-auto border-l border-hair bg-raised outline-none"
+      className="min-h-0 overflow-x-hidden overflow-y-auto border-l border-hair bg-raised outline-none contain-strict narrow:border-0 narrow:contain-none"
     >
       {lit ? <LitLamp key={lit.key} lit={lit} /> : <RestingLamp />}
     </aside>
@@ -57,9 +59,13 @@ function RestingLamp() {
   const putIntoTray = usePutIntoTray();
   return (
     <div className="p-4 text-quiet">
-      <h2 className="mb-1 font-title text-lg font-semibold text-main">Nothing is lit</h2>
-      <p>Select a colour anywhere and it is shown here: large, in every notation, and where it is used.</p>
-      <p className="mt-3 mb-1.5">Or take one from anywhere on the screen, into the tray:</p>
+      <h2 className="mb-1 flex items-center gap-1 font-title text-lg font-semibold text-main">
+        No colour selected <HelpMark of="lamp" about="Lamp" />
+      </h2>
+      <p>
+        Select a colour anywhere and the lamp shows it here: large, in every notation, and where it is used.
+      </p>
+      <p className="mt-3 mb-1.5">Or pick one from anywhere on your screen:</p>
       <PickFromScreen labelled onPick={putIntoTray} />
     </div>
   );

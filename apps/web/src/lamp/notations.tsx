@@ -49,7 +49,7 @@ export const Notations = memo(function Notations({ painted }: { painted: Painted
         onClick={() => setOpen(!open)}
         className="rounded-md text-sm text-quiet underline underline-offset-2"
       >
-        {open ? 'Fold the others' : 'All notations'}
+        {open ? 'Show fewer' : 'All notations'}
       </button>
       {open && <All painted={painted} chosen={chosen} onToggle={toggle} />}
     </section>
@@ -70,8 +70,8 @@ function All({ painted, chosen, onToggle }: AllProps) {
         <li key={notation.id} className="flex items-center gap-1">
           <input
             type="checkbox"
-            aria-label={`Always show ${notation.name}`}
-            title="Always show it"
+            aria-label={`Keep ${notation.name} at the top`}
+            title="Keep it at the top"
             checked={chosen.includes(notation.id)}
             onChange={() => onToggle(notation.id)}
           />

@@ -37,7 +37,7 @@ export const PickFromScreen = memo(function PickFromScreen({ onPick, labelled }:
   const navigate = useNavigate();
   const pick = async () => {
     if (!window.EyeDropper) {
-      toast('This browser cannot pick from the screen. Take a picture of the screen and pick from that.', {
+      toast('This browser can’t pick from the screen. Take a screenshot and open it as a picture.', {
         action: { label: 'To pictures', onClick: () => navigate(addressOf(id, 'gather', 'pictures')) },
       });
       return;
@@ -103,7 +103,7 @@ export function PickedColor({ picked, onTake, onDone }: PickedColorProps) {
         <span role="status" className="flex-1 text-sm">
           Picked <span className="font-mono">{text}</span>
         </span>
-        <IconButton small label="Leave what was picked" onClick={onDone}>
+        <IconButton small label="Discard the picked colour" onClick={onDone}>
           <X aria-hidden className="size-4" />
         </IconButton>
       </div>
@@ -116,10 +116,10 @@ export function PickedColor({ picked, onTake, onDone }: PickedColorProps) {
             void putIntoTray(picked);
           }}
         >
-          Put into the tray
+          Add to the tray
         </Button>
         <Button small onClick={onTake}>
-          Change the lit colour to it
+          Replace the selected colour
         </Button>
       </div>
     </fieldset>

@@ -73,7 +73,7 @@ export default function SourceOfLink({ lit }: { lit: LitColor }) {
           <Button
             small
             look="quiet"
-            title="Makes it a plain colour that follows nothing"
+            title="Turns it into a plain colour that follows nothing"
             onClick={() => edit(relink({ to: 'color', color: painted.css }))}
           >
             Cut the link

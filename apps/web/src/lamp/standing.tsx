@@ -42,8 +42,8 @@ export default function Standing({ painted, on }: StandingProps) {
       });
   };
   return (
-    <section aria-label="What can stand on it" className="border-t border-hair pt-2">
-      <h3 className="text-sm text-quiet">What can stand on it</h3>
+    <section aria-label="What works on it" className="border-t border-hair pt-2">
+      <h3 className="text-sm text-quiet">What works on it</h3>
       <ul>
         {texts.map((text) => (
           <li key={`${text.name} ${text.painted.css}`} className="flex items-center gap-2 py-0.5">

@@ -29,7 +29,7 @@ const Row = memo(function Row({ painted, title }: { painted: Painted; title: str
   const { edit } = useEditing();
   return (
     <>
-      <h3 className="mb-1 text-sm text-quiet">Tints, tones, shades, to the tray</h3>
+      <h3 className="mb-1 text-sm text-quiet">Tints, tones, shades (press to add)</h3>
       <ul className="flex gap-px overflow-hidden rounded-md">
         {tintsOf(colorOf({ ...painted, alpha: 1 })).map(({ kind, part, color }, i) => {
           const hex = writeHex(color);

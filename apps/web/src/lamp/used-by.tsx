@@ -130,7 +130,7 @@ const UserList = memo(function UserList({ users: { here, elsewhere }, themeName,
   return (
     <section aria-label="Used by" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">
-        {here.length ? `Followed by ${here.length} in ${themeName}` : `Nothing follows it in ${themeName}`}
+        {here.length ? `Used by ${here.length} in ${themeName}` : `Nothing uses it in ${themeName}`}
       </h3>
       <Names users={here} />
       {elsewhere.length > 0 && (

@@ -33,7 +33,7 @@ export function TwinsWarning() {
       {twins.slice(0, 2).map(({ a, b, deficiency, people }) => (
         <span key={`${a} ${b}`} className="block truncate">
           {roleNameIn(system.document.roles, a)} and {roleNameIn(system.document.roles, b)} would look the
-          same with {WITH[deficiency]} ({percentOfPeople(people)} of people).
+          same to people with {WITH[deficiency]} ({percentOfPeople(people)} of people).
         </span>
       ))}
     </p>

@@ -64,7 +64,7 @@ export function TypedTarget({ exceptRole, exceptFamily, onPick, onLook }: TypedT
       />
       {text.trim() && !found.length && (
         <p role="status" className="mt-0.5 text-sm text-quiet">
-          No family, shade or role is called so. A colour goes into the field below.
+          No family, shade or role by that name. Type colours into the field below.
         </p>
       )}
       <Command.List

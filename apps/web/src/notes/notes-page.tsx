@@ -107,7 +107,7 @@ export default function NotesPage() {
             <NoteList notes={shown} led={asked ?? null} />
           ) : (
             <EmptyState title={isFiltered ? 'No notes match' : 'No open notes'}>
-              {isFiltered ? 'Try fewer filters.' : 'Everything here is settled.'}
+              {isFiltered ? 'Try fewer filters.' : 'Everything is resolved.'}
             </EmptyState>
           )}
         </>
@@ -141,7 +141,7 @@ function Filters({ filters, onChange, notes }: FiltersProps) {
         value={filters.state}
         options={[
           { value: 'open', label: 'Open' },
-          { value: 'settled', label: 'Settled' },
+          { value: 'settled', label: 'Resolved' },
           { value: 'all', label: 'All' },
         ]}
         onChange={(state) => onChange({ state: state as NoteFilters['state'] })}
@@ -239,7 +239,7 @@ function On({ note: { on, settled } }: { note: Note }) {
     <div className="flex min-w-0 flex-col items-start gap-1">
       <NotedColor on={on} />
       {name === null ? (
-        <span className="text-quiet">Something that is gone</span>
+        <span className="text-quiet">Something that was removed</span>
       ) : on.kind === 'project' ? (
         <span className="font-semibold">The whole project</span>
       ) : (
@@ -250,7 +250,7 @@ function On({ note: { on, settled } }: { note: Note }) {
           {name}
         </Link>
       )}
-      {settled && <span className="text-sm text-quiet">settled</span>}
+      {settled && <span className="text-sm text-quiet">resolved</span>}
     </div>
   );
 }

@@ -59,7 +59,7 @@ export function OneNote({ note }: { note: Note }) {
         <div className="mt-1 border-l-2 border-hair pl-2">
           <WordsForm
             label="Answer"
-            send="Leave the answer"
+            send="Discard the answer"
             hint={note.forClient ? 'The client reads this too: the note is for them.' : undefined}
             onSend={(answer) => edit({ type: 'answerNote', note: note.id, answer })}
             onDone={done}
@@ -74,7 +74,7 @@ export function OneNote({ note }: { note: Note }) {
         )}
         {notes && (
           <Button small look="quiet" onClick={() => set({ settled: !note.settled })}>
-            {note.settled ? 'Open it again' : 'Settle it'}
+            {note.settled ? 'Reopen' : 'Resolve'}
           </Button>
         )}
         {(own || edits) && (
@@ -84,8 +84,8 @@ export function OneNote({ note }: { note: Note }) {
             aria-pressed={note.forClient === true}
             title={
               note.forClient
-                ? 'Goes out with its answers: on shares, and with the page and the PDF'
-                : 'Stays among those who work on the project'
+                ? 'Shared with its answers: on shares, in the page and in the PDF'
+                : 'Seen only by people on the project'
             }
             className={clsx(note.forClient && 'underline underline-offset-2')}
             onClick={() => set({ forClient: !note.forClient })}

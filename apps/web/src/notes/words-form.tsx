@@ -79,7 +79,7 @@ export function WordsForm({ label, send, before, hint, onSend, onDone }: WordsFo
           {send}
         </Button>
         <Button small onClick={onDone}>
-          Give up
+          Cancel
         </Button>
       </div>
     </form>

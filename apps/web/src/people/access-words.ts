@@ -12,7 +12,7 @@ export const EXCEPTION_WORDS: Readonly<Record<ExceptionAccess, string>> = {
   editor: 'Editor here',
   noter: 'Noter here',
   looker: 'Looker here',
-  none: 'Kept from it',
+  none: 'No access',
 };
 
 /** What one may do on a project that is not all of it, as it stands in a list; null for who may change it. */

@@ -44,7 +44,7 @@ export function AccountMenu() {
           {hasAccount && <Row to="/account">Account and sign-in</Row>}
           <Row to="/teams">Teams</Row>
           {person.administrator && hasAccount && <Row to="/server">People of this server</Row>}
-          {me.mailbox && <Row to="/mailbox">Letters that stay here</Row>}
+          {me.mailbox && <Row to="/mailbox">Mail kept here</Row>}
           <a href="/api/licences" target="_blank" rel="noreferrer" className={ROW}>
             Licences
           </a>

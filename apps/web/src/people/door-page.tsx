@@ -14,7 +14,7 @@ export function DoorPage({
   children: ReactNode;
 }) {
   return (
-    <main className="grid min-h-full md:grid-cols-[minmax(360px,2fr)_3fr]">
+    <main className="grid min-h-full md:grid-cols-[minmax(360px,2fr)_3fr] narrow:grid-cols-1">
       <div className="flex flex-col justify-center px-6 py-10">
         <div className="mx-auto w-full max-w-sm">
           <div className="mb-8 flex items-center gap-2">

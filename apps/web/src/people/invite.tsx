@@ -92,7 +92,7 @@ export function Invitations({ team, invitations }: { team: string; invitations: 
             look="danger"
             aria-label={`Withdraw the invitation of ${to}`}
             onClick={() =>
-              attempt(withdraw({ team, invitation: id }), `The invitation of ${to} works no more.`)
+              attempt(withdraw({ team, invitation: id }), `The invitation of ${to} no longer works.`)
             }
           >
             Withdraw

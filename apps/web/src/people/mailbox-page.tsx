@@ -10,8 +10,8 @@ import { OwnPage } from './own-page.tsx';
 export default function MailboxPage() {
   return (
     <OwnPage
-      title="Letters that stay here"
-      lead="This server sends no mail. What it would send lies here: open a letter and follow its link."
+      title="Mail kept here"
+      lead="This server sends no mail. What it would send is kept here: open a message and follow its link."
     >
       <Letters />
     </OwnPage>
@@ -51,7 +51,7 @@ function Letters() {
           Invite somebody into a team, and the letter to them lies here.
         </EmptyState>
       ) : (
-        <div className="mt-4 grid items-start gap-6 md:grid-cols-[280px_1fr]">
+        <div className="mt-4 grid items-start gap-6 md:grid-cols-[280px_1fr] narrow:grid-cols-1">
           <ul aria-label="Letters" className="divide-y divide-hair border-y border-hair">
             {letters.map(({ id, to, subject, at }) => (
               <li key={id}>

@@ -38,7 +38,7 @@ export function Section({ title, says, children }: { title: string; says?: React
   return (
     <section
       aria-label={title}
-      className="mt-8 grid gap-x-8 gap-y-2 border-t border-hair pt-4 md:grid-cols-[260px_1fr]"
+      className="mt-8 grid gap-x-8 gap-y-2 border-t border-hair pt-4 md:grid-cols-[260px_1fr] narrow:grid-cols-1"
     >
       <div>
         <h2 className="font-title text-lg font-semibold">{title}</h2>

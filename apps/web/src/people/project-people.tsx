@@ -114,7 +114,7 @@ function OnePerson({ person }: { person: OnProject }) {
           {access
             ? ACCESS_WORDS[access][0]
             : exception === 'none'
-              ? 'Kept from it'
+              ? 'No access'
               : 'Wrote here, may no longer'}
         </span>
       )}

@@ -59,7 +59,7 @@ export function ProofForm({ hasFactor, yes, danger, onProof, onGiveUp }: ProofFo
         <Button type="submit" look={danger ? 'danger' : 'primary'} disabled={busy}>
           {yes}
         </Button>
-        <Button onClick={onGiveUp}>Give up</Button>
+        <Button onClick={onGiveUp}>Cancel</Button>
       </div>
     </form>
   );

@@ -145,7 +145,7 @@ function Scan({
           <Button type="submit" look="primary" disabled={busy}>
             Use it from now on
           </Button>
-          <Button onClick={onGiveUp}>Give up</Button>
+          <Button onClick={onGiveUp}>Cancel</Button>
         </div>
       </div>
     </form>

@@ -21,7 +21,7 @@ export function PocketButton() {
     <>
       <IconButton
         label="Pocket"
-        hint="Pocket: the colours in a small window of their own"
+        hint="Pocket: your colours in a small window"
         aria-pressed={open}
         onClick={() => (innerWidth < NARROW ? navigate(`/p/${id}/pocket`) : setOpen(!open))}
       >

@@ -106,7 +106,7 @@ export default function Pocket() {
     setSays(done ? `Copied ${copied}` : `There is no clipboard here. It is ${copied}`);
   };
   const put = async (colors: readonly string[]) => {
-    if (!canEdit) return setSays('You may look at this project, and not put colours into its tray.');
+    if (!canEdit) return setSays('You can look at this project, but not add to its tray.');
     if (!colors.length) return setSays('No colour was found in that.');
     const { newSwatches } = await import('../kinds/tray/new-swatches.ts');
     const swatches = newSwatches(colors.slice(0, MOST_DROPPED));
@@ -114,7 +114,7 @@ export default function Pocket() {
     const isIn = edit(
       commands.length === 1
         ? commands[0]!
-        : { type: 'batch', label: `put ${commands.length} colours into the tray`, commands },
+        : { type: 'batch', label: `add ${commands.length} colours to the tray`, commands },
     );
     if (isIn)
       setSays(
@@ -255,9 +255,9 @@ export default function Pocket() {
           </li>
         ))}
       </ul>
-      {!shown.length && <p className="px-2 pb-2 text-quiet">Nothing is called that.</p>}
+      {!shown.length && <p className="px-2 pb-2 text-quiet">Nothing by that name.</p>}
       <p role="status" className="h-6 shrink-0 truncate border-t border-hair px-2 text-sm leading-6">
-        {says || 'Press to copy, type to find, drop to keep'}
+        {says || 'Press to copy, type to find, drop to add'}
       </p>
     </main>
   );

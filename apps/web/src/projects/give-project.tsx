@@ -36,14 +36,14 @@ export function GiveProject({ project }: { project: ListedProject }) {
     >
       <div className="flex w-64 flex-col gap-1">
         <p className="mb-1 text-sm text-quiet">
-          It goes with all it has. What some may otherwise on this project ends with that.
+          Everything in it goes along. Permissions given on this project alone end.
         </p>
         {others.map(({ id, name }) => (
           <Button key={id} onClick={() => void to(id, name)}>
             Give it to {name}
           </Button>
         ))}
-        {project.team && <Button onClick={() => void to(null, 'you')}>Take it to yourself</Button>}
+        {project.team && <Button onClick={() => void to(null, 'you')}>Make it your own</Button>}
       </div>
     </Popover>
   );

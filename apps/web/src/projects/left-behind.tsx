@@ -29,7 +29,7 @@ export function LeftBehind({ isGone }: { isGone: (projectId: string) => boolean 
               setLetGo((count) => count + 1);
             }}
           >
-            Let go
+            Discard
           </Button>
         </li>
       ))}

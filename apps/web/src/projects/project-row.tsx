@@ -15,8 +15,8 @@ export function ProjectRow({ project }: { project: ListedProject }) {
   const [renaming, setRenaming] = useState(false);
   const limited = lessThanEditing(project.access);
   return (
-    <li className="group relative flex items-center gap-5 py-4 hover:bg-raised">
-      <div className="w-56 shrink-0 pl-2">
+    <li className="group relative flex items-center gap-5 py-4 hover:bg-raised max-md:flex-wrap max-md:gap-2">
+      <div className="w-56 shrink-0 pl-2 max-md:w-auto max-md:flex-1">
         {renaming ? (
           <NewName project={project} onDone={() => setRenaming(false)} />
         ) : (
@@ -32,7 +32,7 @@ export function ProjectRow({ project }: { project: ListedProject }) {
         </p>
       </div>
       <ProjectPicture id={project.id} name={project.name} preview={project.preview} />
-      <div className="relative z-10 flex w-26 justify-end pr-2">
+      <div className="relative z-10 flex w-26 justify-end pr-2 max-md:absolute max-md:top-3 max-md:right-0">
         {mayDo(project.access, 'edit') && <RowActions project={project} onRename={() => setRenaming(true)} />}
       </div>
     </li>

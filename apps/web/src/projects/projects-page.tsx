@@ -10,6 +10,7 @@ import { Mark } from '../ui/mark.tsx';
 import { EmptyState } from '../ui/notice.tsx';
 import { part } from '../ui/part.tsx';
 import { SearchField } from '../ui/search-field.tsx';
+import { useFocusKept } from '../ui/use-focus-kept.ts';
 import { BeginWays } from './begin-ways.tsx';
 import { bring, broughtBy } from './brought.ts';
 import { LeftBehind } from './left-behind.tsx';
@@ -56,6 +57,7 @@ export function ProjectsPage() {
 function Projects() {
   const { projects, problem, reload } = useProjects();
   useBeginByPasting();
+  useFocusKept();
   const [words, setWords] = useState('');
   const anyTeam = projects?.some(({ team }) => team !== null) ?? false;
   const shown = projects?.filter(({ name }) => plain(name).includes(plain(words.trim())));

@@ -25,7 +25,7 @@ export function RemovedProjects() {
     <section aria-label="Removed projects" className="mt-8">
       <h2 className="font-title text-lg font-semibold">Removed</h2>
       <p className="mb-1 text-sm text-quiet">
-        Kept for {REMOVED_FOR_DAYS} days with all their colours and history, then let go.
+        Kept for {REMOVED_FOR_DAYS} days with all their colours and history, then deleted.
       </p>
       <ul className="divide-y divide-hair border-y border-hair">
         {removed.map(({ id, name, removedAt, own }) => (
@@ -41,22 +41,22 @@ export function RemovedProjects() {
                 })}
               </span>
             </span>
-            <Button onClick={() => attempt(bringBack(id))} aria-label={`Bring back ${name}`}>
-              Bring back
+            <Button onClick={() => attempt(bringBack(id))} aria-label={`Restore ${name}`}>
+              Restore
             </Button>
             {own && (
               <Confirm
-                label="Let go for good"
+                label="Delete for good"
                 trigger={
-                  <Button look="danger" aria-label={`Let go of ${name} for good`}>
-                    Let go for good
+                  <Button look="danger" aria-label={`Delete ${name} for good`}>
+                    Delete for good
                   </Button>
                 }
-                yes="Let go for good"
+                yes="Delete for good"
                 no="Keep it"
                 onYes={() => attempt(letGoForGood(id))}
               >
-                Let go of <b>{name}</b> with all its colours, pictures and history? This cannot be undone.
+                Delete <b>{name}</b> with all its colours, pictures and history? This cannot be undone.
               </Confirm>
             )}
           </li>

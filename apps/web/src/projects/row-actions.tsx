@@ -38,8 +38,8 @@ export default function RowActions({ project, onRename }: RowActionsProps) {
         no="Keep it"
         onYes={remove}
       >
-        Remove <b>{project.name}</b>? It stands below for {REMOVED_FOR_DAYS} days, with all its colours and
-        its history, and can be brought back from there.
+        Remove <b>{project.name}</b>? You can restore it for {REMOVED_FOR_DAYS} days, from the bottom of this
+        page.
       </Confirm>
     </HintProvider>
   );

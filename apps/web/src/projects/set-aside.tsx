@@ -36,7 +36,7 @@ export function SetAside({ nameOf, onAgain, projectId }: SetAsideProps) {
   }, [projectId]);
   if (!edits.length) return null;
   return (
-    <section aria-label="Edits set aside" className="my-4">
+    <section aria-label="Edits that could not be sent" className="my-4">
       <p className="mb-1 text-sm text-quiet">
         {edits.length === 1 ? 'An edit that was' : `${edits.length} edits that were`} kept in this browser
         could not be read or sent, and {edits.length === 1 ? 'was' : 'were'} set aside:
@@ -66,7 +66,7 @@ export function SetAside({ nameOf, onAgain, projectId }: SetAsideProps) {
               Copy
             </CopyButton>
             <Button small look="danger" onClick={() => letGoOfSetAside(edit)}>
-              Let go
+              Discard
             </Button>
           </li>
         ))}

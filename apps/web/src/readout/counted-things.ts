@@ -15,7 +15,7 @@ interface Counted {
 const noteThings: CountedThings = ({ notes, system: { document } }, project) =>
   notes.map(({ id, on, text, by }) => ({
     key: id,
-    text: `${notedName(document, on) ?? 'Something that is gone'}: ${text.replace(/\s+/g, ' ').slice(0, 120)}${by ? ` (${by})` : ''}`,
+    text: `${notedName(document, on) ?? 'Something that was removed'}: ${text.replace(/\s+/g, ' ').slice(0, 120)}${by ? ` (${by})` : ''}`,
     to: addressOfNoted(project, on),
   }));
 

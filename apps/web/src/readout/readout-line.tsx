@@ -4,7 +4,7 @@ import { memo, type ReactNode, useEffect, useRef } from 'react';
 import { Link, useLocation } from 'react-router';
 import { addressOf, notesAddress, STATIONS } from '../addresses.ts';
 import { wentFrom } from '../store/interface-slice.ts';
-import { useProjectId, useTheme } from '../store/selectors.ts';
+import { selectDocument, useProjectId, useTheme } from '../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { useFollowingReadout } from '../store/use-following-readout.ts';
 import { part } from '../ui/part.tsx';
@@ -24,19 +24,24 @@ export function ReadoutLine() {
   return (
     <section
       aria-label="Readout"
+      data-help="readout"
       aria-busy={behind}
-      className="flex h-[30px] items-center gap-1 overflow-hidden border-b border-hair bg-ground px-2 text-sm"
+      className="flex h-[30px] items-center gap-1 overflow-x-auto overflow-y-hidden border-b border-hair bg-ground px-2 text-sm"
     >
-      <Count to={addressOf(id, 'check')} tone={fails ? 'fail' : 'quiet'}>
-        <b>
-          {here} of {readout.pairs}
-        </b>{' '}
-        {readout.pairs === 1 ? 'pair passes' : 'pairs pass'} in {theme.name},{' '}
-        <b>
-          {readout.passingOverall} of {all}
-        </b>{' '}
-        overall
-      </Count>
+      {readout.pairs > 0 ? (
+        <Count to={addressOf(id, 'check')} tone={fails ? 'fail' : 'quiet'}>
+          <b>
+            {here} of {readout.pairs}
+          </b>{' '}
+          {readout.pairs === 1 ? 'pair passes' : 'pairs pass'} in {theme.name},{' '}
+          <b>
+            {readout.passingOverall} of {all}
+          </b>{' '}
+          overall
+        </Count>
+      ) : (
+        <NextStep />
+      )}
       <Things
         count={alikeIn(readout, theme.id).length}
         one="pair of colours too alike"
@@ -67,6 +72,31 @@ export function ReadoutLine() {
       {behind && <span className="px-2 text-quiet">counting …</span>}
       <WayBack />
     </section>
+  );
+}
+
+/** While nothing can be measured: what to do next, instead of a row of noughts. */
+function NextStep() {
+  const id = useProjectId();
+  // One word for each state: drawn again only when another step is next.
+  const next = useAppSelector((state) => {
+    const { roles, families, tray } = selectDocument(state);
+    if (roles.length) return 'pairs';
+    if (families.length) return 'roles';
+    return tray.length ? 'system' : 'colours';
+  });
+  const [station, says] = (
+    {
+      colours: ['gather', 'collect colours: paste a text, open a picture, type a code'],
+      system: ['assign', 'make a first system of the colours in the tray'],
+      roles: ['assign', 'name what each colour is for'],
+      pairs: ['check', 'say which text stands on which ground'],
+    } as const
+  )[next];
+  return (
+    <Link to={addressOf(id, station)} className={clsx(COUNT, 'text-main underline underline-offset-2')}>
+      <b>Next:</b> {says}
+    </Link>
   );
 }
 
@@ -113,6 +143,9 @@ interface ThingsProps {
 /** A count, and the things that it counts behind it. Drawn again only when the count changes. */
 const Things = memo(function Things({ count, one, many, kind, calm = false }: ThingsProps) {
   const text = `${count} ${count === 1 ? one : many}`;
+  // What cannot be yet is not counted.
+  const isEmpty = useAppSelector((state) => !selectDocument(state).pairs.length);
+  if (!count && isEmpty) return null;
   if (!count) return <span className="px-2 py-0.5 whitespace-nowrap text-quiet">{text}</span>;
   return (
     <Popover

@@ -30,10 +30,10 @@ const deficient = (id: Deficiency, name: string): ReaderWords => ({
 
 /** Those who see a page otherwise, the commonest first. */
 export const READERS: readonly ReaderWords[] = [
-  deficient('deutan', 'Deutan: green cones'),
-  deficient('protan', 'Protan: red cones'),
-  deficient('tritan', 'Tritan: blue cones'),
-  deficient('achromat', 'Without colour'),
+  deficient('deutan', 'Deutan: red-green, green-weak'),
+  deficient('protan', 'Protan: red-green, red-weak'),
+  deficient('tritan', 'Tritan: blue-yellow'),
+  deficient('achromat', 'No colour vision'),
   { id: 'blurred', name: 'Blurred', note: 'an approximation', filter: 'blur(1.2px)' },
   { id: 'glare', name: 'In glare', note: 'an approximation', filter: 'contrast(0.45) brightness(1.55)' },
 ];

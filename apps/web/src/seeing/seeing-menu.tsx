@@ -33,7 +33,7 @@ export default function SeeingMenu() {
       </ul>
       <SeverityTrack />
       <p className="text-sm text-quiet">
-        Everything on the page is shown so, this panel too. Colour vision by {METHOD}.
+        The whole page is shown this way, this panel too. Simulated after {METHOD}.
       </p>
     </div>
   );

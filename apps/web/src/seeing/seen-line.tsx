@@ -28,8 +28,8 @@ export default function SeenLine() {
     <div className="flex items-center gap-3 border-b border-hair bg-sunken px-4 py-1">
       <SeeingFilters severity={severity} />
       <p role="status" className="min-w-0 flex-1 truncate text-sm text-look">
-        {aside ? 'Elsewhere everything is seen so' : 'Everything is seen so'}: <b>{words.name}</b>,{' '}
-        {words.note}
+        {aside ? 'Everything is shown this way elsewhere' : 'Everything is shown this way'}:{' '}
+        <b>{words.name}</b>, {words.note}
         {method}.
       </p>
       <Button small onClick={() => dispatch(readerChosen(null))}>

@@ -35,7 +35,7 @@ export async function faultInFile(file: Blob): Promise<string | null> {
   const head = new Uint8Array(await file.slice(0, 4096).arrayBuffer());
   return pictureKindOf(head)
     ? null
-    : `This is none of the kinds that can be opened: ${PICTURE_KINDS_IN_WORDS}.`;
+    : `This kind of file can’t be opened. These can: ${PICTURE_KINDS_IN_WORDS}.`;
 }
 
 async function keptAt({ id, projectId, origin }: Arrival, dispatch: AppDispatch): Promise<KeptAnswer> {
@@ -57,7 +57,7 @@ function takeIn(arrival: Arrival): Thunk<Promise<string | null>> {
         const { content, width, height } = await keptAt(arrival, dispatch);
         const { project } = getState();
         // Another project was opened meanwhile; the picture is the first one's, which is asked for it anew.
-        if (project?.id !== arrival.projectId) throw new Error('Its project was closed before it had come.');
+        if (project?.id !== arrival.projectId) throw new Error('Its project was closed before it arrived.');
         const known = project.document.pictures.find((picture) => picture.content === content);
         dispatch(dropped(arrival.id));
         if (known) return known.id;

@@ -39,7 +39,7 @@ function applyPieces(document: ProjectDocument, label: string, pieces: readonly 
 function perform(command: Command, as: 'edit' | 'undo' | 'redo', label: string): Thunk<string | null> {
   return (dispatch, getState) => {
     const project = selectProject(getState());
-    if (project.readOnly) return 'This project can only be looked at here; the line above says why.';
+    if (project.readOnly) return 'This project is view only here; the line above says why.';
     const forbidden = whyNotHere(project, command);
     if (forbidden) return forbidden;
     const unseen = as === 'edit' ? faultOfTexts(command) : null;
@@ -116,7 +116,7 @@ export function step(direction: 'undo' | 'redo'): Thunk<boolean> {
         onLeave: () => {
           if (!isStillLast(getState(), direction, last)) return;
           dispatch(stepDropped(direction));
-          toast(`Left as it is: ${last.label}`, { id: 'history' });
+          toast(`Left unchanged: ${last.label}`, { id: 'history' });
         },
       });
       return false;

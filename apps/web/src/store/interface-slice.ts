@@ -35,7 +35,8 @@ export interface StageView {
 interface InterfaceState {
   readonly theme: string | null;
   readonly selection: Selection | null;
-  readonly dialog: 'finder' | 'shortcuts' | 'rename' | null;
+  /** The dialog of the frame that is open; `help:` with what is asked about. */
+  readonly dialog: 'finder' | 'shortcuts' | 'rename' | `help:${string}` | null;
   readonly surround: boolean;
   /** Who everything is shown to be seen by; null for as it is. */
   readonly reader: Reader | null;

@@ -77,10 +77,10 @@ export function askAboutOthers(
       id: 'others',
       duration: Number.POSITIVE_INFINITY,
       action: {
-        label: direction === 'undo' ? 'Undo all the same' : 'Redo all the same',
+        label: direction === 'undo' ? 'Undo anyway' : 'Redo anyway',
         onClick: answers.onAllTheSame,
       },
-      cancel: { label: 'Leave theirs', onClick: answers.onLeave },
+      cancel: { label: 'Keep theirs', onClick: answers.onLeave },
     },
   );
 }

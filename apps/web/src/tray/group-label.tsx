@@ -38,7 +38,7 @@ export function GroupLabel({ name, count, picked }: { name: string; count: numbe
         <button
           type="button"
           aria-label={`Rename the group ${name}`}
-          title="Rename; without a name the group is dissolved"
+          title="Rename, or clear the name to ungroup"
           onClick={() => setNaming(true)}
           className="line-clamp-2 rounded-[4px] text-left text-sm leading-tight font-semibold hover:bg-pressed"
         >

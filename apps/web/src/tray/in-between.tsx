@@ -70,7 +70,7 @@ function Choice({ tray, a, b }: { tray: readonly Swatch[]; a: Swatch; b: Swatch 
         />
         <PopoverClose asChild>
           <Button look="primary" onClick={put}>
-            Put them between
+            Add them between
           </Button>
         </PopoverClose>
       </div>

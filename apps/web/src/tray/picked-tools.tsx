@@ -30,7 +30,7 @@ export default function PickedTools({ tray, picked }: PickedToolsProps) {
           if (dispatch(edit(takeOut([...ids])))) picked.clear();
         }}
       >
-        Take out
+        Remove
       </Button>
     </fieldset>
   );

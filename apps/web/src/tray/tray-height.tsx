@@ -60,8 +60,8 @@ export function TallerTray({ height }: { height: TrayHeight }) {
   const isTall = height.px > LOWEST_PX + STEP_PX / 2;
   return (
     <IconButton
-      label={isTall ? 'Make the tray lower' : 'Make the tray taller'}
-      hint={`${isTall ? 'Lower' : 'Taller'}; arrow keys move its edge step by step, the mouse drags it`}
+      label={isTall ? 'Make the tray shorter' : 'Make the tray taller'}
+      hint={`${isTall ? 'Shorter' : 'Taller'}; arrow keys move its edge step by step, the mouse drags it`}
       onClick={() => height.set(isTall ? LOWEST_PX : TALL_PX, true)}
       onKeyDown={(event) => {
         const by = event.key === 'ArrowUp' ? STEP_PX : event.key === 'ArrowDown' ? -STEP_PX : 0;

@@ -71,7 +71,7 @@ export function TwinsInTray({ tray }: ToolProps) {
   const extra = [...new Set(twins.map(({ b }) => tray[b]!.id))];
   return (
     <Popover
-      label="Near-twins in the tray"
+      label="Near-duplicates in the tray"
       align="end"
       trigger={
         <Button small look="quiet" className="text-look!">
@@ -86,13 +86,13 @@ export function TwinsInTray({ tray }: ToolProps) {
             <ColorChip css={tray[a]!.color} className="h-6 w-10 rounded-r-none!" />
             <ColorChip css={tray[b]!.color} className="mr-2 h-6 w-10 rounded-l-none!" />
             {tray[a]!.name} and {tray[b]!.name}
-            <span className="ml-2 font-mono text-xs text-quiet">{difference.toFixed(3)}</span>
+            <span className="ml-2 font-mono text-xs text-quiet">ΔE {difference.toFixed(3)}</span>
           </li>
         ))}
       </ul>
       <PopoverClose asChild>
         <Button onClick={() => dispatch(edit(takeOut(extra)))}>
-          Merge: take {extra.length === 1 ? 'one' : extra.length} out
+          Merge: remove {extra.length === 1 ? 'one' : extra.length}
         </Button>
       </PopoverClose>
     </Popover>
@@ -132,7 +132,7 @@ export function ClearTray({ tray }: ToolProps) {
         )
       }
     >
-      Take all {tray.length} colours out of the tray? Undo brings them back.
+      Remove all {tray.length} colours from the tray? Undo brings them back.
     </Confirm>
   );
 }

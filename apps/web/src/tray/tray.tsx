@@ -3,6 +3,7 @@ import { groupsOf } from '@mint-lamp/core/document/tray/swatch';
 import { Fragment, useEffect, useMemo, useRef } from 'react';
 import { selectDocument } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
+import { HelpMark } from '../ui/help-mark.tsx';
 import { AddColor } from './add-color.tsx';
 import { GroupLabel } from './group-label.tsx';
 import { TrayColor } from './tray-color.tsx';
@@ -26,13 +27,17 @@ export function Tray({ height }: { height: TrayHeight }) {
   return (
     <section
       id="tray"
+      data-help="tray"
       aria-label="Tray"
-      className="relative col-span-2 flex min-h-0 min-w-0 items-start gap-3 border-t border-hair bg-sunken px-3"
+      tabIndex={-1}
+      className="relative col-span-2 flex min-h-0 min-w-0 items-start gap-3 border-t border-hair bg-sunken px-3 outline-none narrow:col-span-1 narrow:min-h-40 narrow:flex-col narrow:gap-1 narrow:pb-2"
     >
       <TrayEdge height={height} />
-      <h2 className="shrink-0 pt-5 font-title font-semibold">
-        Tray <span className="font-sans text-sm font-normal text-quiet">{tray.length}</span>
-      </h2>
+      <div className="flex shrink-0 items-center gap-1 pt-4.5 narrow:pt-3">
+        <h2 className="font-title font-semibold">
+          Tray <span className="font-sans text-sm font-normal text-quiet">{tray.length}</span>
+        </h2>
+      </div>
       <SortableContext items={order} strategy={rectSortingStrategy}>
         <ul
           ref={list}
@@ -51,10 +56,10 @@ export function Tray({ height }: { height: TrayHeight }) {
               ))}
             </Fragment>
           ))}
-          {!tray.length && <li className="pt-4 text-quiet">Colours that you collect at Gather wait here.</li>}
+          {!tray.length && <li className="pt-4 text-quiet">Your collected colours wait here.</li>}
         </ul>
       </SortableContext>
-      <div className="flex shrink-0 items-center gap-1 pt-4">
+      <div className="flex shrink-0 flex-wrap items-center gap-1 pt-4 narrow:pt-0">
         <PickedTools tray={tray} picked={picked} />
         <TwinsInTray tray={tray} />
         <SortTray tray={tray} />
@@ -62,6 +67,7 @@ export function Tray({ height }: { height: TrayHeight }) {
         <AddColor />
         <ClearTray tray={tray} />
         <TallerTray height={height} />
+        <HelpMark of="tray" about="Tray" />
       </div>
     </section>
   );

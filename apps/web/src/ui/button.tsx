@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import type { ComponentProps } from 'react';
+import { type ComponentProps, useRef } from 'react';
 
 type Look = 'primary' | 'plain' | 'quiet' | 'danger';
 
@@ -15,15 +15,37 @@ export interface ButtonProps extends ComponentProps<'button'> {
   small?: boolean;
 }
 
-export function Button({ look = 'plain', small = false, className, type = 'button', ...rest }: ButtonProps) {
+/**
+ * A button. One that is disabled while it has the focus keeps it: a press that leaves nothing more to do does not send
+ * whoever works by keyboard back to the beginning of the page.
+ */
+export function Button({
+  look = 'plain',
+  small = false,
+  className,
+  type = 'button',
+  disabled = false,
+  ref,
+  onClick,
+  ...rest
+}: ButtonProps) {
+  const own = useRef<HTMLButtonElement | null>(null);
+  const hasFocus = disabled && own.current !== null && own.current === document.activeElement;
   return (
     <button
-      type={type}
+      ref={(element) => {
+        own.current = element;
+        if (typeof ref === 'function') ref(element);
+        else if (ref) ref.current = element;
+      }}
+      type={hasFocus ? 'button' : type}
+      disabled={disabled && !hasFocus}
+      {...(hasFocus ? { 'aria-disabled': true } : { onClick })}
       className={clsx(
         'inline-flex items-center justify-center gap-1.5 rounded-md whitespace-nowrap transition-colors duration-100',
         small ? 'h-6 px-2 text-sm' : 'h-8 px-3',
         'disabled:cursor-not-allowed disabled:border-hair disabled:bg-sunken disabled:text-quiet',
-        LOOKS[look],
+        hasFocus ? 'cursor-not-allowed border border-hair bg-sunken text-quiet' : LOOKS[look],
         className,
       )}
       {...rest}

@@ -1,5 +1,6 @@
 import clsx from 'clsx';
 import { memo, useId } from 'react';
+import { HelpMark } from './help-mark.tsx';
 
 interface ChoiceProps<T extends string> {
   label: string;
@@ -7,6 +8,8 @@ interface ChoiceProps<T extends string> {
   value: T;
   options: readonly { readonly value: T; readonly label: string; readonly group?: string }[];
   onChange: (value: T) => void;
+  /** What of the list of help tells of it. */
+  help?: string;
   className?: string;
 }
 
@@ -17,6 +20,7 @@ function ChoiceOf<T extends string>({
   value,
   options,
   onChange,
+  help,
   className,
 }: ChoiceProps<T>) {
   const id = useId();
@@ -26,10 +30,13 @@ function ChoiceOf<T extends string>({
     groups.set(group, [...(groups.get(group) ?? []), option]);
   }
   return (
-    <div className={className}>
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-sm text-quiet'}>
-        {label}
-      </label>
+    <div className={className} data-help={help}>
+      <div className={help && 'flex items-center justify-between'}>
+        <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-sm text-quiet'}>
+          {label}
+        </label>
+        {help && <HelpMark of={help} about={label} className="-my-1" />}
+      </div>
       <select
         id={id}
         value={value}

@@ -10,7 +10,7 @@ export function CopyByHand({ text, onDone }: { text: string; onDone: () => void 
         }}
         readOnly
         rows={isLong ? 6 : 1}
-        aria-label="Copy this by hand"
+        aria-label="Copy it by hand"
         value={text}
         onBlur={onDone}
         onKeyDown={(event) => {

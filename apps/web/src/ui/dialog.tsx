@@ -52,13 +52,22 @@ export function Dialog({ open, onOpenChange, title, description, children, lasti
 /**
  * Lies over the page behind a dialog. Not the library's own, which holds scrolling and the pointer by properties of the
  * body that every element inherits: drawing all of the page anew takes longer than the dialog. The page does not scroll,
- * and keeps the pointer, which does not reach it.
+ * and keeps the pointer, which does not reach it. When the dialog is closed the focus is again where it was before.
  */
 function Cover() {
   useLayoutEffect(() => {
     const root = document.getElementById('root');
     root?.style.setProperty('pointer-events', 'auto');
-    return () => void root?.style.removeProperty('pointer-events');
+    const before = document.activeElement;
+    return () => {
+      root?.style.removeProperty('pointer-events');
+      // Once what closed it has put the focus elsewhere, if it does.
+      setTimeout(() => {
+        const isNowhere = document.activeElement === null || document.activeElement === document.body;
+        if (isNowhere && before instanceof HTMLElement && before.isConnected)
+          before.focus({ preventScroll: true });
+      });
+    };
   }, []);
   return <div className="pointer-events-auto fixed inset-0 z-40 bg-veil" />;
 }

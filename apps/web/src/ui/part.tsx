@@ -33,7 +33,7 @@ export function part<P extends object>(
       <>
         {meanwhile}
         <span role="status" className="inline-block max-w-72 px-2 py-1 text-sm text-look">
-          The server does not answer, so this part is not here yet. It comes as soon as it does.
+          The server isn’t answering, so this part hasn’t loaded. It appears as soon as it does.
         </span>
       </>
     );

@@ -21,7 +21,7 @@ export function Popover({ trigger, label, children, align = 'start', ...control 
           align={align}
           sideOffset={6}
           collisionPadding={12}
-          className="z-40 max-h-[min(70vh,var(--radix-popover-content-available-height))] overflow-auto rounded-md border border-control bg-raised p-3 text-main shadow-[0_8px_24px_var(--veil-modal)]"
+          className="z-40 max-w-[calc(100vw-24px)] [&>*]:max-w-full max-h-[min(70vh,var(--radix-popover-content-available-height))] overflow-auto rounded-md border border-control bg-raised p-3 text-main shadow-[0_8px_24px_var(--veil-modal)]"
         >
           {children}
         </RadixPopover.Content>

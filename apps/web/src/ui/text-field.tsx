@@ -101,7 +101,7 @@ export function TextField({
             <button
               key={text}
               type="button"
-              aria-label={`Take ${text}`}
+              aria-label={`Use ${text}`}
               // The field keeps the focus, so that what is in it is not taken first.
               onPointerDown={(event) => event.preventDefault()}
               onClick={() => {

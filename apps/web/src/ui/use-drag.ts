@@ -200,7 +200,7 @@ class Dragging<Grip, Value> {
     this.run.drop();
     if (!any) return;
     this.drag.show(null);
-    announce('Put back as it was');
+    announce('Back to where it was');
   }
 
   private letGo(): void {

@@ -8,7 +8,8 @@ export function useFocusOnce<T extends HTMLElement>() {
   const ref = useRef<T>(null);
   useEffect(() => {
     const held = document.activeElement;
-    if (!held || held === document.body || held === ref.current?.closest('[role=dialog]'))
+    const isKept = held instanceof HTMLElement && 'keptFocus' in held.dataset;
+    if (!held || isKept || held === document.body || held === ref.current?.closest('[role=dialog]'))
       ref.current?.focus({ preventScroll: true });
   }, []);
   return ref;

@@ -88,7 +88,7 @@ describe('a first system', () => {
       'Good',
       'Warning',
     ]);
-    expect(reasons).toContainEqual({ what: 'Twin', why: expect.stringMatching(/told from Deep/) });
+    expect(reasons).toContainEqual({ what: 'Twin', why: expect.stringMatching(/nearly the same as Deep/) });
     expect(next.roles.some(({ group }) => group[0] === 'accent')).toBe(true);
     expect(made({ parts: without('notice') }).next.families).toHaveLength(2);
   });

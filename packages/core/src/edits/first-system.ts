@@ -74,7 +74,7 @@ function distinct(colors: FirstChoices['colors'], reasons: Reason[]) {
   colors.slice(0, MOST_FIRST_COLORS).forEach(({ name, color }, at) => {
     const own = opaque(color);
     const twin = kept.find((one) => apart(one.color, own) < ALIKE);
-    if (twin) reasons.push({ what: name, why: `is left out: it can hardly be told from ${twin.name}` });
+    if (twin) reasons.push({ what: name, why: `is left out: it is nearly the same as ${twin.name}` });
     else kept.push({ name, color: own, at });
   });
   return kept;

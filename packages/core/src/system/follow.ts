@@ -23,7 +23,7 @@ const broken = (problem: string): Target => ({
   opacity: 1,
 });
 
-export const NO_ROLE = broken('It points to a role that does not exist any more.');
+export const NO_ROLE = broken('It points to a role that no longer exists.');
 export const LOOP = broken('It points to itself.');
 export const UNSET = broken('It has no value in this theme yet.');
 
@@ -49,19 +49,19 @@ export function follow(link: RoleLink, { families, hasGradient, roleOf }: Follow
   if (link.to === 'gradient')
     return hasGradient(link.gradient)
       ? { color: null, problem: null, gradient: link.gradient, source: null, opacity: 1 }
-      : broken('It points to a gradient that does not exist any more.');
+      : broken('It points to a gradient that no longer exists.');
   const opacity = link.opacity ?? 1;
   if (link.to === 'color') return plain(paint(link.color), null, opacity);
   if (link.to === 'shade') {
     const family = families.get(link.family);
-    if (!family) return broken('It points to a family that does not exist any more.');
+    if (!family) return broken('It points to a family that no longer exists.');
     const shade = family.byLabel.get(link.shade);
     if (!shade) return broken(`${family.family.name} has no shade ${link.shade}.`);
     return plain(shade, { family: link.family, shade: link.shade }, opacity);
   }
   if (link.to === 'base') {
     const family = families.get(link.family);
-    if (!family) return broken('It points to a family that does not exist any more.');
+    if (!family) return broken('It points to a family that no longer exists.');
     return plain(family.base.color, { family: link.family, shade: family.base.label }, opacity);
   }
   const target = roleOf(link.role);

@@ -182,7 +182,7 @@ describe('resolving', () => {
     expect(broken).toHaveLength(4);
     expect(broken[0]).toMatchObject({
       kind: 'role',
-      problem: expect.stringContaining('family that does not exist'),
+      problem: expect.stringContaining('family that no longer exists'),
     });
     const result = applyCommand(SKERRY_LINE, { type: 'removeFamily', family: 'kelp' });
     if (!result.ok) throw new Error(result.reason);

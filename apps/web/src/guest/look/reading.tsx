@@ -6,7 +6,7 @@ const SAYS = {
   passes: 'can be read',
   fails: 'is hard to read',
   broken: 'has no colour',
-  exempt: 'need not be read',
+  exempt: 'doesn’t need to be read',
   unmeasured: 'was not measured',
 } as const;
 

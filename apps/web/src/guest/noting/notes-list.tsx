@@ -53,7 +53,7 @@ export function NotesList({ token, document, subject, conversation, onNote }: No
             <Thread
               token={token}
               note={note}
-              on={notedName(document, note.on) ?? 'something that is gone'}
+              on={notedName(document, note.on) ?? 'something that was removed'}
               conversation={conversation}
             />
           </li>

@@ -29,7 +29,7 @@ export function Thread({ token, note, on, conversation }: ThreadProps) {
     <>
       <p className="text-sm text-quiet">
         On {on}
-        {note.settled && ' · settled'}
+        {note.settled && ' · resolved'}
       </p>
       <p className="text-base break-words whitespace-pre-line">{note.text}</p>
       <p className="text-sm text-quiet">{signature(note)}</p>

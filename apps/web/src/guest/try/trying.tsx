@@ -88,8 +88,9 @@ export default function Trying({ token, view, document }: TryingProps) {
           </div>
           {trial.refused.length > 0 && (
             <p role="status" className="mt-3 text-look">
-              The project went on meanwhile, and {trial.refused.length === 1 ? 'one change' : 'some changes'}{' '}
-              of yours no longer fit: {trial.refused[0]!.reason}
+              The project has changed meanwhile, and{' '}
+              {trial.refused.length === 1 ? 'one change' : 'some changes'} of yours no longer fit:{' '}
+              {trial.refused[0]!.reason}
             </p>
           )}
         </GuestSection>

@@ -10,7 +10,8 @@ const opaque = (c: Color): Color => ({ ...c, alpha: 1 });
 
 function litBase({ families }: System, { family, base, problem }: ResolvedFamily, label: string): LitColor {
   const { follows } = family;
-  const words = follows && followingWords(follows, (id) => families.get(id)?.family.name ?? 'a lost family');
+  const words =
+    follows && followingWords(follows, (id) => families.get(id)?.family.name ?? 'a removed family');
   const change = (c: Color) => baseCommand(family, canonical(opaque(c)), families);
   return {
     key: `base ${family.id}`,

@@ -12,7 +12,7 @@ export function ShadeActions({ selection }: { selection: SelectionOf<'shade'> })
   if (family?.handSet[shade] === undefined) return null;
   return (
     <Button onClick={() => edit({ type: 'setShade', family: family.id, shade, color: null })}>
-      Return to its growth
+      Reset to growth
     </Button>
   );
 }

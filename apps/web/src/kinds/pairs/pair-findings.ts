@@ -3,7 +3,7 @@ import type { FindingGroup, FindingTools } from '../finding.ts';
 
 export const pairFindings = ({ system, go }: FindingTools): FindingGroup => {
   const names = new Map(system.document.roles.map((role) => [role.id, writeRoleName(role)]));
-  const name = (role: string) => names.get(role) ?? 'a role that is gone';
+  const name = (role: string) => names.get(role) ?? 'a removed role';
   return {
     title: 'Pairs',
     findings: system.document.pairs.map((pair) => ({

@@ -42,7 +42,7 @@ export function SwatchActions({ selection }: { selection: SelectionOf<'swatch'> 
           Grow a family
         </Button>
         <Button look="danger" onClick={() => edit({ type: 'removeSwatch', swatch: swatch.id })}>
-          Take out
+          Remove
         </Button>
       </div>
     </section>

@@ -36,7 +36,8 @@ export default function Assign() {
     <div className="flex min-h-full flex-col">
       <PageHeader
         title="Assign"
-        lead="Name each use, and link it to a shade in every theme. Each column is a page of its theme."
+        help="assign"
+        lead="Give each use a name, and a shade in every theme. Each column is a page in that theme."
       >
         <ThemeMenu />
         {roles.length > 0 && !proposes && (
@@ -58,8 +59,8 @@ export default function Assign() {
         <EmptyState title="No role yet">
           {tray.length > 0 && (
             <>
-              Begin with a whole system made of the colours in the tray: families, a neutral, roles, a light
-              and a dark theme, and pairs that all pass. You see it first.
+              Build a whole system from the tray: families, a neutral, roles, a light and a dark theme, and
+              pairs that all pass. You see it before you apply it.
               <p className="my-3">
                 <Button data-next look="primary" onClick={begin}>
                   Make a first system …
@@ -69,8 +70,8 @@ export default function Assign() {
           )}
           {hasFamilies && (
             <>
-              {tray.length ? 'Or begin' : 'Begin'} with the roles that nearly every page needs, chosen part by
-              part and linked to the families there are. You see them first.
+              {tray.length ? 'Or begin' : 'Begin'} with the roles that nearly every page needs, linked to the
+              families you have. You see them before you add them.
               <p className="mt-3">
                 <Button
                   data-next={!tray.length || undefined}

@@ -21,7 +21,7 @@ export function CheckHeader({
   const id = useProjectId();
   return (
     <>
-      <PageHeader title="Check" lead={lead}>
+      <PageHeader title="Check" help="check" lead={lead}>
         {children}
       </PageHeader>
       <nav aria-label="Views of Check" className="mb-2 flex gap-1 border-b border-hair px-5">

@@ -64,7 +64,11 @@ export default function Check() {
         }
       >
         {failing > 0 && !proposed && (
-          <Button data-next onClick={ask} title="Other links that make failing pairs pass, seen first">
+          <Button
+            data-next
+            onClick={ask}
+            title="Finds links that make failing pairs pass; you see them before you apply them"
+          >
             Repair all …
           </Button>
         )}
@@ -85,15 +89,15 @@ export default function Check() {
               label={filter.byGround ? 'Pairs by ground' : 'Pairs, worst first'}
             />
           ) : (
-            <EmptyState title={filter.failing ? 'None of these fails' : 'No pair is so'}>
-              Other pairs are there: show all again, or choose otherwise above.
+            <EmptyState title={filter.failing ? 'None of these fails' : 'No pair matches'}>
+              None of your pairs match these filters. Change them above, or show all.
             </EmptyState>
           )}
         </>
       ) : (
         <EmptyState title="No pair yet">
           {doc.roles.length > 1
-            ? 'A pair is a text role on a ground role, with what it must reach. Take the suggested ones, or make one yourself.'
+            ? 'A pair is a text role on a ground role, with the contrast it needs. Add the suggested ones, or make your own.'
             : 'Pairs are made of roles: name some at Assign first.'}
         </EmptyState>
       )}

@@ -29,7 +29,7 @@ export function DeliverHeader({
   const id = useProjectId();
   return (
     <>
-      <PageHeader title="Deliver" lead={lead}>
+      <PageHeader title="Deliver" help="deliver" lead={lead}>
         {children}
       </PageHeader>
       <nav aria-label="Views of Deliver" className="flex gap-1 border-b border-hair px-5">

@@ -73,7 +73,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
   };
   return (
     <section aria-label={gradient.name} className="flex flex-col gap-3 px-5 pb-5">
-      <div className="grid grid-cols-[minmax(0,1fr)_148px] gap-4">
+      <div className="grid grid-cols-[minmax(0,1fr)_148px] narrow:grid-cols-1 gap-4">
         <div className="grid min-h-43 place-items-center">
           <Preview
             resolved={resolved}
@@ -95,7 +95,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
           </Preview>
         </div>
         <div className="flex flex-col gap-2">
-          <Choice label="Shown as" value={purpose} options={PURPOSES} onChange={setPurpose} />
+          <Choice label="Preview as" value={purpose} options={PURPOSES} onChange={setPurpose} />
           {purpose === 'box' && (
             <div className="grid grid-cols-2 gap-2">
               {(['width', 'height'] as const).map((side) => (
@@ -122,7 +122,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
         onVeil={setVeil}
       />
       <Faults resolved={resolved} length={Math.round(length)} />
-      <div className="grid grid-cols-[minmax(0,1fr)_236px] gap-6 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_248px]">
+      <div className="grid grid-cols-[minmax(0,1fr)_236px] gap-6 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_248px] narrow:grid-cols-1">
         <div className="flex min-w-0 flex-col gap-3">
           <StopList resolved={resolved} openStop={openStop} />
           <ArrangeStops gradient={still.gradient} />

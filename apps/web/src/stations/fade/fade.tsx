@@ -65,6 +65,7 @@ export default function Fade() {
     <div className="flex min-h-full flex-col">
       <PageHeader
         title="Fade"
+        help="fade"
         lead="Gradients whose stops are linked: change a base or the theme and they follow."
       >
         <NewGradients />
@@ -75,7 +76,7 @@ export default function Fade() {
           {resolved ? (
             <FadeBench key={resolved.gradient.id} resolved={resolved} openStop={stop ?? null} />
           ) : (
-            <EmptyState title="This gradient does not exist any more">Choose another above.</EmptyState>
+            <EmptyState title="This gradient no longer exists">Choose another above.</EmptyState>
           )}
         </>
       ) : (

@@ -28,7 +28,7 @@ function faultWords(fault: GradientFault, length: number): string {
     case 'seam':
       return `Its ends meet in two colours (ΔE OK ${fault.difference.toFixed(3)}): a seam is seen.`;
     case 'hidden':
-      return `Stop ${fault.stop + 1} is never seen: the ones beside it stand where it stands.`;
+      return `Stop ${fault.stop + 1} is never seen: its neighbours are at the same position.`;
     case 'twins':
       return `Stop ${fault.a + 1} and Stop ${fault.b + 1} can hardly be told apart (ΔE OK ${fault.difference.toFixed(3)}).`;
     case 'bands':
@@ -40,16 +40,17 @@ function faultWords(fault: GradientFault, length: number): string {
 function mendWords(fault: GradientFault, nameOf: (command: GradientFault['mend']) => string): string {
   switch (fault.kind) {
     case 'grey':
-      return fault.mend?.type === 'addStop' ? 'Put a stop there that keeps the colour' : 'Mix it in OKLCH';
+      return fault.mend?.type === 'addStop' ? 'Add a stop there that keeps the colour' : 'Mix it in OKLCH';
     case 'bright':
       return `Mix it in ${fault.space === 'oklch' ? 'OKLCH' : 'OKLab'}`;
     case 'seam':
       return 'End it as it begins';
     case 'hidden':
     case 'twins':
-      return fault.kind === 'hidden' ? 'Take it out' : 'Take one of them out';
+      return fault.kind === 'hidden' ? 'Remove it' : 'Remove one of them';
     case 'bands':
-      return `Link Stop ${(fault.stop ?? 0) + 1} to ${nameOf(fault.mend)}`;
+      // A plain colour is set; only a shade is something to link to.
+      return `${nameOf(fault.mend).startsWith('#') ? 'Set' : 'Link'} Stop ${(fault.stop ?? 0) + 1} to ${nameOf(fault.mend)}`;
   }
 }
 

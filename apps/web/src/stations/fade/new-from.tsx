@@ -20,7 +20,7 @@ export function NewFrom({ onMake }: NewFromProps) {
   const [open, setOpen] = useState(false);
   return (
     <Popover
-      label="A gradient from"
+      label="New gradient from"
       align="end"
       open={open}
       onOpenChange={setOpen}

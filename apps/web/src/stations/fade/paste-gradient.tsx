@@ -31,7 +31,7 @@ function readPasted(text: string): { readonly pasted: PastedText | null; readonl
   if (text.length > LONGEST)
     return {
       pasted: null,
-      fault: 'This is more than 5 million characters long; paste the part with the gradients.',
+      fault: 'This is over 5 million characters long. Paste just the part with the gradients.',
     };
   return { pasted: isSvg(text) ? { svg: text } : { css: text }, fault: null };
 }
@@ -94,7 +94,7 @@ export default function PasteGradient({ onDone }: { onDone: () => void }) {
         />
       </label>
       <NumberField
-        label="Link colours to shades within (ΔE OK)"
+        label="Link to shades closer than (ΔE OK)"
         value={within}
         min={0}
         max={0.1}
@@ -153,7 +153,7 @@ function Pasted({ found, within, onDone }: { found: PastedGradient; within: numb
           ))}
         </span>
         <Button small look="primary" onClick={add}>
-          Take it
+          Apply
         </Button>
       </span>
       {fault && (

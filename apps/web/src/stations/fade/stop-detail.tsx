@@ -54,7 +54,7 @@ export function StopDetail({ gradient, stop, index }: { gradient: Gradient; stop
             className="w-22"
           />
           <Button small onClick={() => places(null)} className="mb-1" aria-label={`${name}: one place again`}>
-            One place again
+            Back to one position
           </Button>
         </>
       ) : (
@@ -62,12 +62,12 @@ export function StopDetail({ gradient, stop, index }: { gradient: Gradient; stop
           <Button
             small
             className="mb-1"
-            title="One colour for a while, with a hard edge where the next begins at its end"
+            title="One flat colour up to there, with a hard edge if the next stop begins at its end"
             aria-label={`${name}: flat for a while`}
             disabled={own[0] >= (next?.[0] ?? 100)}
             onClick={() => places(own[0] + FLAT)}
           >
-            Flat for a while
+            Make a flat stretch
           </Button>
         )
       )}
@@ -89,7 +89,7 @@ export function StopDetail({ gradient, stop, index }: { gradient: Gradient; stop
             className="mb-1"
             aria-label={`${name}: middle half way`}
           >
-            Half way
+            Back to halfway
           </Button>
         </>
       ) : (

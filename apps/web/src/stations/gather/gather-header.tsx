@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { addressOf, SOURCES, type SourceId } from '../../addresses.ts';
 import { useProjectId } from '../../store/selectors.ts';
+import { HelpMark } from '../../ui/help-mark.tsx';
 
 interface GatherHeaderProps {
   source: SourceId;
@@ -16,10 +17,13 @@ export function GatherHeader({ source, lead, children }: GatherHeaderProps) {
   const id = useProjectId();
   return (
     <header className="flex flex-wrap items-end gap-x-4 gap-y-2 px-5 pt-4 pb-3">
-      <div className="min-w-0 flex-1">
-        <div className="flex items-baseline gap-4">
-          <h1 className="font-title text-xl leading-tight font-semibold">Gather</h1>
-          <nav aria-label="Gather from" className="flex items-baseline gap-1">
+      <div className="min-w-0 flex-1 narrow:basis-full">
+        <div className="flex flex-wrap items-baseline gap-x-4">
+          <div className="flex items-center gap-1" data-help="gather">
+            <h1 className="font-title text-xl leading-tight font-semibold">Gather</h1>
+            <HelpMark of="gather" about="Gather" />
+          </div>
+          <nav aria-label="Gather from" className="flex flex-wrap items-baseline gap-1">
             <span className="text-quiet">from</span>
             {SOURCES.map(({ id: other, name }) => (
               <Link

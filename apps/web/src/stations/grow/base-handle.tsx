@@ -47,7 +47,7 @@ export function BaseHandle({ resolved: { family, base }, shade, place, lit, on }
     followingWords(
       follows,
       (other) =>
-        selectDocument(store.getState()).families.find((one) => one.id === other)?.name ?? 'a lost family',
+        selectDocument(store.getState()).families.find((one) => one.id === other)?.name ?? 'a removed family',
     );
 
   const open = () => navigate(addressOf(id, 'grow', family.id));

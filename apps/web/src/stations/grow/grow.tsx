@@ -1,3 +1,5 @@
+import type { Color } from '@mint-lamp/core/color/spaces';
+import { canonical } from '@mint-lamp/core/color/write';
 import { memo, useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { addressOf } from '../../addresses.ts';
@@ -8,9 +10,11 @@ import { selectProject, useProjectDocument, useSystem } from '../../store/select
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { ColorChip } from '../../ui/color-chip.tsx';
+import { colorTyping, takeTyped } from '../../ui/color-text.ts';
 import { EmptyState } from '../../ui/notice.tsx';
 import { PageHeader } from '../../ui/page-header.tsx';
 import { Popover } from '../../ui/popover.tsx';
+import { TextField } from '../../ui/text-field.tsx';
 import { FamilyDetail } from './family/family-detail.tsx';
 import { GroundChoice } from './grounds/ground-choice.tsx';
 import { useRailGrounds } from './grounds/use-rail-grounds.ts';
@@ -25,7 +29,8 @@ export default function Grow() {
   const { families } = useSystem();
   const { grounds, choose } = useRailGrounds();
   const [trying, setTrying] = useState(false);
-  const open = familyId ? families.get(familyId) : undefined;
+  // Without one in the address the first is open: half of the station would be empty.
+  const open = familyId ? families.get(familyId) : [...families.values()][0];
   useEffect(() => {
     if (familyId && shade) dispatch(selected({ kind: 'shade', family: familyId, shade }));
     else if (familyId) dispatch(selected({ kind: 'base', family: familyId }));
@@ -34,6 +39,7 @@ export default function Grow() {
     <div className="flex min-h-full flex-col">
       <PageHeader
         title="Grow"
+        help="grow"
         lead="Each family is a rail: dark at the left, light at the right. Drag a base and its shades follow."
       >
         <GroundChoice grounds={grounds} onChoose={choose} />
@@ -48,15 +54,12 @@ export default function Grow() {
           {open ? (
             <FamilyDetail key={open.family.id} resolved={open} ground={grounds[0]!.color} onTry={setTrying} />
           ) : (
-            <p className="px-5 py-3 text-quiet">
-              Select a family by its name to see its shades side by side and to tune how it grows.
-            </p>
+            <p className="px-5 py-3 text-quiet">This family no longer exists. Select another by its name.</p>
           )}
         </>
       ) : (
         <EmptyState title="No family yet">
-          Grow the first from a colour in the tray: “New family” above, or drag a colour here. The tray is
-          filled at Gather.
+          Grow the first one from a colour: “New family” above, or drag a colour here.
         </EmptyState>
       )}
     </div>
@@ -73,16 +76,34 @@ const NewFamily = memo(function NewFamily() {
     const family = newFamily(color, name);
     if (family) navigate(addressOf(id, 'grow', family));
   };
+  const makeTyped = async (typed: Color) => {
+    // The names of colours are many, and wanted when one is typed.
+    const { nameOf } = await import('@mint-lamp/core/names/names');
+    make(canonical({ ...typed, alpha: 1 }), nameOf(typed));
+  };
   const drop = useColorDrop('new family', make);
   return (
     <div ref={drop.setNodeRef} className={drop.isOver ? 'rounded-md outline-2 outline-ring' : ''}>
       <Popover label="New family" align="end" trigger={<Button look="primary">New family …</Button>}>
         <p className="mb-2 max-w-72 text-quiet">
           {tray.length
-            ? 'Which colour is its base? You can also drag one onto the button.'
-            : 'The tray is empty: collect a colour first, at Gather or with “Add” at the tray.'}
+            ? 'Which colour is its base? Type one, take one of the tray, or drag one onto the button.'
+            : 'Which colour is its base? Those that you collect at Gather are listed here too.'}
         </p>
-        <ul className="max-h-72 w-72 overflow-auto">
+        <TextField
+          label="Any CSS colour"
+          value=""
+          mono
+          {...colorTyping}
+          onCommit={(text) =>
+            takeTyped(text, (typed) => {
+              void makeTyped(typed);
+              return null;
+            })
+          }
+          className="mb-2 w-72"
+        />
+        <ul aria-label="Tray colours" className="max-h-72 w-72 overflow-auto">
           {tray.map((swatch) => (
             <li key={swatch.id}>
               <button

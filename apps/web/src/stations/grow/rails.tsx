@@ -5,6 +5,7 @@ import { clamp } from '@mint-lamp/core/numbers/clamp';
 import clsx from 'clsx';
 import { useMemo, useState } from 'react';
 import { useSystem } from '../../store/selectors.ts';
+import { HelpMark } from '../../ui/help-mark.tsx';
 import { useLongList } from '../../ui/long-list.ts';
 import type { RailGround } from './grounds/use-rail-grounds.ts';
 import { litStretch } from './lit-stretch.ts';
@@ -57,7 +58,9 @@ export function Rails({ grounds, open }: RailsProps) {
   return (
     <section aria-label="Rails" className="px-5">
       <div className="grid grid-cols-[112px_1fr] pr-5">
-        <div className="self-end pb-1 text-xs text-quiet">light axis, L*</div>
+        <div className="flex items-center self-end text-xs text-quiet" data-help="rail">
+          light axis, L* <HelpMark of="rail" about="Light axis" />
+        </div>
         <div className="relative h-12">
           {TICKS.map((tick) => (
             <span

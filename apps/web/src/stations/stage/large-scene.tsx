@@ -30,7 +30,7 @@ const WIDTHS = [
 ] as const;
 
 const ZOOMS = [
-  { value: 'fit', label: 'As fits' },
+  { value: 'fit', label: 'Fit' },
   { value: '0.5', label: '50 %' },
   { value: '0.75', label: '75 %' },
   { value: '1', label: '100 %' },
@@ -128,13 +128,10 @@ export function LargeScene({ scene }: { scene: Scene }) {
           Share it …
         </Link>
         <WordsButton />
-        <IconButton label="In a window of its own, which follows" onClick={() => setApart(true)}>
+        <IconButton label="Open in its own window, which follows live" onClick={() => setApart(true)}>
           <AppWindow size={16} />
         </IconButton>
-        <IconButton
-          label={whole ? 'Back to the station' : 'The whole window'}
-          onClick={() => setWhole(!whole)}
-        >
+        <IconButton label={whole ? 'Back to the station' : 'Full window'} onClick={() => setWhole(!whole)}>
           {whole ? <Minimize2 size={16} /> : <Maximize2 size={16} />}
         </IconButton>
       </header>
@@ -166,16 +163,16 @@ export function LargeScene({ scene }: { scene: Scene }) {
         <Button
           small
           aria-pressed={view.marks}
-          title="Marks every text whose contrast is too low where it stands"
+          title="Marks every text with too little contrast where it stands"
           className={clsx('h-7', view.marks && 'bg-main! text-inverse!')}
           onClick={() => change({ marks: !view.marks })}
         >
-          What falls short
+          Low contrast
         </Button>
         <Button
           small
           aria-pressed={view.notes}
-          title="Shows open notes where they apply"
+          title="Pins open notes where they apply"
           className={clsx('h-7', view.notes && 'bg-main! text-inverse!')}
           onClick={() => change({ notes: !view.notes })}
         >

@@ -37,7 +37,8 @@ export function SceneOverview() {
     <>
       <PageHeader
         title="Stage"
-        lead="Your roles on real pages. Press one to see it large and change it there."
+        help="stage"
+        lead="Your roles on real pages. Press a page to see it large and change it there."
       >
         <StageTools />
         <SharesButton />

@@ -24,7 +24,7 @@ export default function Stage() {
   if (!roles.length)
     return (
       <>
-        <PageHeader title="Stage" lead="Your roles on real pages." />
+        <PageHeader title="Stage" help="stage" lead="Your roles on real pages." />
         <EmptyState title="Nothing to paint with yet">
           Pages are painted by roles: name some at Assign.
         </EmptyState>

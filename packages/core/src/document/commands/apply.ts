@@ -44,8 +44,7 @@ function* runBatch(
     const back = inverse.type === 'batch' ? [...inverse.commands] : [inverse];
     inverses.push(back);
     count += back.length;
-    if (count > MOST_IN_BATCH)
-      throw new Refusal('This is too much to be taken back in one step; do it in smaller parts.');
+    if (count > MOST_IN_BATCH) throw new Refusal('This is too much for one undo. Do it in smaller parts.');
     yield;
   }
   return [document, { type: 'batch', label, commands: inverses.reverse().flat() }];

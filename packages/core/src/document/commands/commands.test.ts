@@ -136,7 +136,7 @@ describe('commands', () => {
   });
 
   const refusals: [string, Command, RegExp][] = [
-    ['a family that is gone', { type: 'setBase', family: 'x', color: '#fff' }, /does not exist any more/],
+    ['a removed family', { type: 'setBase', family: 'x', color: '#fff' }, /no longer exists/],
     [
       'a name that is taken',
       { type: 'renameFamily', family: 'buoy', name: 'DEEPWATER' },
@@ -196,7 +196,7 @@ describe('commands', () => {
           { type: 'removeTheme', theme: 'x' },
         ],
       },
-      /theme does not exist/,
+      /theme no longer exists/,
     ],
   ];
   test.each(refusals)('refuse %s, with the reason', (_, next, reason) => {
@@ -241,7 +241,7 @@ describe('commands', () => {
     const twice = applyCommand(many, rounds(2));
     expect(twice.ok && commandSchema.validate(twice.inverse).error).toBeUndefined();
     const thrice = applyCommand(many, rounds(3));
-    expect(!thrice.ok && thrice.reason).toMatch(/too much to be taken back/);
+    expect(!thrice.ok && thrice.reason).toMatch(/too much for one undo/);
   });
 
   it('refuse the last stop but one, and a loop through another role', () => {

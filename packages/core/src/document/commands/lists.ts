@@ -9,7 +9,7 @@ interface Identified {
 /** Index of the thing with an id; refuses when it is gone. `what` is its word in messages. */
 export function indexOf(list: readonly Identified[], id: string, what: string): number {
   const index = list.findIndex((item) => item.id === id);
-  if (index === -1) throw new Refusal(`This ${what} does not exist any more.`);
+  if (index === -1) throw new Refusal(`This ${what} no longer exists.`);
   return index;
 }
 

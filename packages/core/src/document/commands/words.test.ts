@@ -13,8 +13,8 @@ const stop = stopsOf(gradient)[0]!;
 
 const TOLD: readonly (readonly [Command, string])[] = [
   [{ type: 'renameProject', name: 'New name' }, 'rename the project to New name'],
-  [{ type: 'setGround', role: 'page-raised' }, 'lay page.raised beneath the page'],
-  [{ type: 'setGround', role: null }, 'lay white beneath the page'],
+  [{ type: 'setGround', role: 'page-raised' }, 'put page.raised beneath the page'],
+  [{ type: 'setGround', role: null }, 'put white beneath the page'],
   [{ type: 'addTheme', theme: { id: 'x', name: 'Deck glare' }, links: {} }, 'add the theme Deck glare'],
   [{ type: 'removeTheme', theme: 'night' }, 'remove the theme Night sailing'],
   [{ type: 'renameTheme', theme: 'day', name: 'Noon' }, 'rename Day sailing to Noon'],
@@ -27,7 +27,7 @@ const TOLD: readonly (readonly [Command, string])[] = [
   [{ type: 'setBase', family: 'gone', color: '#fff' }, 'change the base of something gone'],
   [{ type: 'setGrowth', family: 'buoy', growth: family.growth }, 'change how Buoy grows'],
   [{ type: 'setShade', family: 'buoy', shade: '500', color: '#fff' }, 'set Buoy 500 by hand'],
-  [{ type: 'setShade', family: 'buoy', shade: '500', color: null }, 'return Buoy 500 to its growth'],
+  [{ type: 'setShade', family: 'buoy', shade: '500', color: null }, 'reset Buoy 500 to growth'],
   [{ type: 'addRole', role }, 'add the role page.ground'],
   [{ type: 'removeRole', role: 'text-main' }, 'remove the role text.main'],
   [{ type: 'renameRole', role: 'text-main', group: ['text'], name: 'body' }, 'rename text.main to text.body'],
@@ -46,7 +46,7 @@ const TOLD: readonly (readonly [Command, string])[] = [
   [{ type: 'moveStop', gradient: 'wake', stop: 'crest', places: stop.places }, 'move a stop of Wake'],
   [{ type: 'linkStop', gradient: 'wake', stop: 'crest', link: stop.color }, 'change a stop of Wake'],
   [{ type: 'addSwatch', swatch }, 'add Letterhead to the tray'],
-  [{ type: 'removeSwatch', swatch: swatch.id }, 'take Letterhead out of the tray'],
+  [{ type: 'removeSwatch', swatch: swatch.id }, 'remove Letterhead from the tray'],
   [{ type: 'renameSwatch', swatch: swatch.id, name: 'Paper' }, 'rename Letterhead to Paper'],
   [{ type: 'moveSwatch', swatch: swatch.id, index: 2 }, 'move Letterhead in the tray'],
   [{ type: 'renameSwatchGroup', from: 'Client', to: 'Harbour' }, 'rename the tray group Client to Harbour'],

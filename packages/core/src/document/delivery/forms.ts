@@ -59,9 +59,9 @@ const LABEL_CODES = {
 const gradients = one(
   'Gradients',
   {
-    alike: 'alike in every browser',
-    mixed: 'as they are mixed here',
-    fallback: 'mixed, with plain stops first',
+    alike: 'the same in every browser',
+    mixed: 'as this browser renders them',
+    fallback: 'as rendered here, with plain stops as a fallback',
   },
   'alike',
 );

@@ -54,7 +54,7 @@ export function readChoices(
   for (const [key, text] of Object.entries(texts)) {
     if (!Object.hasOwn(choices, key)) {
       const known = Object.keys(choices);
-      const right = known.length ? `Known are: ${known.join(', ')}.` : 'There is nothing to choose of it.';
+      const right = known.length ? `Known are: ${known.join(', ')}.` : 'It has no options.';
       return { ok: false, key, reason: `"${key}" is no choice of ${form}. ${right}` };
     }
     const read = readValue(choices[key]!, String(text), themes);

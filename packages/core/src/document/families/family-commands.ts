@@ -119,5 +119,5 @@ export const familyWords: WordsOf<FamilyCommand, FamilyLists> = {
   setShade: (doc, { family, shade, color }) =>
     color
       ? `set ${nameIn(doc.families, family)} ${shade} by hand`
-      : `return ${nameIn(doc.families, family)} ${shade} to its growth`,
+      : `reset ${nameIn(doc.families, family)} ${shade} to growth`,
 };

@@ -70,7 +70,7 @@ function change(doc: GradientLists, index: number, part: Partial<Gradient>): Gra
 /** The place of a stop among a gradient's stops and hints; refuses when it is gone. */
 function stopIndex(items: Items, id: string): number {
   const index = items.findIndex((item) => item.kind === 'stop' && item.id === id);
-  if (index === -1) throw new Refusal('This stop does not exist any more.');
+  if (index === -1) throw new Refusal('This stop no longer exists.');
   return index;
 }
 
@@ -85,7 +85,7 @@ function placeFor(items: Items, places: Stop['places']): number {
 /** Refuses an order that contradicts the places, as may come of two people moving stops at once. */
 function checkOrder(items: Items): Items {
   if (!isInOrder(items))
-    throw new Refusal('The stops have been moved meanwhile; this one does not fit there any more.');
+    throw new Refusal('The stops have moved meanwhile, so this one no longer fits there.');
   return items;
 }
 

@@ -81,9 +81,9 @@ function letsThrough(doc: Linked, id: string, theme: string): boolean {
 function nameOf(doc: Linked, one: Dependent): string {
   if (one.kind === 'role') {
     const role = rolesOf(doc.roles).get(one.role);
-    return role ? writeRoleName(role) : 'a role that is gone';
+    return role ? writeRoleName(role) : 'a removed role';
   }
-  return familyOf(doc, one.family)?.name ?? 'a family that is gone';
+  return familyOf(doc, one.family)?.name ?? 'a removed family';
 }
 
 /**

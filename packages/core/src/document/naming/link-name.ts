@@ -19,7 +19,7 @@ export interface LinkNames {
 /** What a link points to, in words: "Deepwater 700", "text.main", "#ffffff"; with its opacity, if any. */
 export function linkName(doc: LinkNames, link: RoleLink | null): string {
   if (!link) return 'not linked';
-  if (link.to === 'gradient') return find(doc.gradients, link.gradient)?.name ?? 'lost gradient';
+  if (link.to === 'gradient') return find(doc.gradients, link.gradient)?.name ?? 'removed gradient';
   const opacity = link.opacity ?? 1;
   const name = targetName(doc, link);
   return opacity === 1 ? name : `${name} at ${Math.round(opacity * 100)} %`;
@@ -40,12 +40,12 @@ function find<T extends Identified>(list: readonly T[], id: string): T | undefin
 function targetName(doc: LinkNames, link: Link): string {
   switch (link.to) {
     case 'shade':
-      return `${find(doc.families, link.family)?.name ?? 'lost family'} ${link.shade}`;
+      return `${find(doc.families, link.family)?.name ?? 'removed family'} ${link.shade}`;
     case 'base':
-      return `${find(doc.families, link.family)?.name ?? 'lost family'} base`;
+      return `${find(doc.families, link.family)?.name ?? 'removed family'} base`;
     case 'role': {
       const role = find(doc.roles, link.role);
-      return role ? writeRoleName(role) : 'lost role';
+      return role ? writeRoleName(role) : 'removed role';
     }
     case 'color':
       return link.color;

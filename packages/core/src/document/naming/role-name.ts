@@ -24,7 +24,7 @@ export const writeRoleName = ({ group, name }: FullName): string => writeGroup([
 /** The written name of the role with an id, for words about a command. */
 export function roleNameIn(roles: readonly NamedRole[], id: string): string {
   const role = roles.find((r) => r.id === id);
-  return role ? writeRoleName(role) : 'a role that is gone';
+  return role ? writeRoleName(role) : 'a removed role';
 }
 
 /** A name of a role or group: no dot and no space, which stand between names, and none of the signs `{}/$`. */

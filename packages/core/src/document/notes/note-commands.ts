@@ -104,11 +104,11 @@ export const noteSteps: StepsOf<NoteCommand, NoteLists> = {
 /** What a note is on, in words, by the note's id. */
 function onWhat(doc: NoteLists, id: string): string {
   const note = doc.notes.find((one) => one.id === id);
-  return (note && notedName(doc, note.on)) ?? 'something that is gone';
+  return (note && notedName(doc, note.on)) ?? 'something that was removed';
 }
 
 export const noteWords: WordsOf<NoteCommand, NoteLists> = {
-  addNote: (doc, { note }) => `write a note on ${notedName(doc, note.on) ?? 'something that is gone'}`,
+  addNote: (doc, { note }) => `write a note on ${notedName(doc, note.on) ?? 'something that was removed'}`,
   removeNote: () => 'remove a note',
   setNote: (_, { change }) =>
     change.settled === undefined
@@ -116,8 +116,8 @@ export const noteWords: WordsOf<NoteCommand, NoteLists> = {
         ? 'change a note'
         : `${change.forClient ? 'mean' : 'no longer mean'} a note for the client`
       : change.settled
-        ? 'settle a note'
-        : 'open a note again',
+        ? 'resolve a note'
+        : 'reopen a note',
   answerNote: (doc, { note }) => `answer a note on ${onWhat(doc, note)}`,
   removeAnswer: () => 'remove an answer',
   setAnswer: () => 'change an answer',

@@ -60,8 +60,8 @@ describe('pictures', () => {
       /30, 0 lies outside the picture, which is 30 × 20 px; its last is 29, 19/,
     ],
     [{ type: 'setMarker', picture: 'harbour', marker: 'm1', change: { y: 20 } }, /outside the picture/],
-    [{ type: 'setMarker', picture: 'harbour', marker: 'm9', change: { y: 2 } }, /marker does not exist/],
-    [{ type: 'removePicture', picture: 'deck' }, /picture does not exist/],
+    [{ type: 'setMarker', picture: 'harbour', marker: 'm9', change: { y: 2 } }, /marker no longer exists/],
+    [{ type: 'removePicture', picture: 'deck' }, /picture no longer exists/],
     [
       { type: 'moveColor', picture: 'harbour', ...color, index: 6, to: null },
       /A palette of 6 has no such colour/,

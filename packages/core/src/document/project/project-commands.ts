@@ -37,6 +37,6 @@ export const projectSteps: StepsOf<ProjectCommand, ProjectParts> = {
 export const projectWords: WordsOf<ProjectCommand, ProjectParts> = {
   renameProject: (_, { name }) => `rename the project to ${name}`,
   setGround: (doc, { role }) =>
-    role ? `lay ${roleNameIn(doc.roles, role)} beneath the page` : 'lay white beneath the page',
+    role ? `put ${roleNameIn(doc.roles, role)} beneath the page` : 'put white beneath the page',
   setWords: () => 'change the words of samples',
 };

@@ -26,7 +26,7 @@ export const roundSteps: StepsOf<RoundCommand, RoundList> = {
 const MADE: Readonly<Record<Round['way'], string>> = {
   fresh: 'make a round of proposals',
   like: 'make proposals like one of them',
-  away: 'make proposals further away',
+  away: 'make proposals unlike one of them',
   mix: 'make proposals between two of them',
 };
 

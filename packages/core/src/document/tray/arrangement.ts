@@ -39,7 +39,7 @@ export function groupCommand(
 /** The command that takes colours out of the tray, in one edit. */
 export function takeOut(
   ids: readonly string[],
-  label = `take ${ids.length} colours out of the tray`,
+  label = `remove ${ids.length} colours from the tray`,
 ): SwatchCommand | Batch<SwatchCommand> {
   const commands = ids.map((swatch) => ({ type: 'removeSwatch' as const, swatch }));
   return commands.length === 1 ? commands[0]! : { type: 'batch', label, commands };

@@ -100,7 +100,7 @@ export const swatchSteps: StepsOf<SwatchCommand, TrayList> = {
 
 export const swatchWords: WordsOf<SwatchCommand, TrayList> = {
   addSwatch: (_, { swatch }) => `add ${swatch.name} to the tray`,
-  removeSwatch: (doc, { swatch }) => `take ${nameIn(doc.tray, swatch)} out of the tray`,
+  removeSwatch: (doc, { swatch }) => `remove ${nameIn(doc.tray, swatch)} from the tray`,
   renameSwatch: (doc, { swatch, name }) => `rename ${nameIn(doc.tray, swatch)} to ${name}`,
   renameSwatchGroup: (_, { from, to }) =>
     from

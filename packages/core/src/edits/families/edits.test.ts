@@ -78,7 +78,7 @@ describe('a family that follows others', () => {
     expect(readoutOf(system).broken[0]).toMatchObject({
       kind: 'family',
       id: 'kelp',
-      problem: expect.stringMatching(/does not exist any more/),
+      problem: expect.stringMatching(/no longer exists/),
     });
   });
 

@@ -41,7 +41,7 @@ export function shadeTakenOut(
       : [{ type: 'setShade' as const, family: family.id, shade: label, color: null }]),
     { type: 'setGrowth', family: family.id, growth },
   ];
-  return { type: 'batch', label: `take ${label} out of ${family.name}`, commands };
+  return { type: 'batch', label: `remove ${label} from ${family.name}`, commands };
 }
 
 /**

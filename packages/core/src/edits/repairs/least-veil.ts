@@ -180,7 +180,7 @@ function newVeil(system: System, theme: ResolvedTheme, measured: Measurement): V
       opacity,
       command: {
         type: 'batch',
-        label: `lay a veil of ${of.name} under the text`,
+        label: `add a veil of ${of.name} under the text`,
         commands: [
           { type: 'addRole', role: { id, ...names, links } },
           { type: 'setPair', pair: pair.id, change: { veil: id } },

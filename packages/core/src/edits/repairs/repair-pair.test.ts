@@ -104,7 +104,7 @@ describe('measuring and repairing', () => {
     expect(repairPair(system, system.themes.get('day')!, strict)).toMatchObject({
       kind: 'none',
       reason: expect.stringMatching(
-        /^The text alone cannot reach 20 here: at best (black|white|\w+ \d+) for the text gives \d+\.\d\d\. Change what it stands on, too/,
+        /^The text alone cannot reach 20 here: at best (black|white|\w+ \d+) for the text gives \d+\.\d\d\. Change its ground too/,
       ),
     });
   });

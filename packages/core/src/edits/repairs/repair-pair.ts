@@ -159,7 +159,7 @@ function bestOf({ families }: System, work: Work): Best | null {
  */
 export function repairPair(system: System, theme: ResolvedTheme, measured: Measurement): Repair {
   if (measured.awaited) return { kind: 'none', reason: 'The picture under it is still being looked at.' };
-  if (!measured.text) return { kind: 'none', reason: 'A link is broken; mend it first.' };
+  if (!measured.text) return { kind: 'none', reason: 'A link is broken; repair it first.' };
   if (measured.over) return repairLayered(system, theme, measured);
   const sides = (['foreground', 'background'] as const).flatMap(
     (side) => workOn(system, theme, measured, side) ?? [],
@@ -181,7 +181,7 @@ export function repairPair(system: System, theme: ResolvedTheme, measured: Measu
   const [top] = best;
   if (top && reaches(top.ratio, measured.required)) return top.repair;
   const tried = sides.length === 2 ? 'Neither side can' : 'The text alone cannot';
-  const rest = sides.length === 2 ? 'Both have to change.' : 'Change what it stands on, too.';
+  const rest = sides.length === 2 ? 'Both have to change.' : 'Change its ground too.';
   return {
     kind: 'none',
     reason: `${tried} reach ${measured.required} here${sides.length === 2 ? ' alone' : ''}: at best ${best.map(({ words }) => words).join(', ')}. ${rest}`,

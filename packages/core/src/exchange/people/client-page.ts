@@ -61,7 +61,7 @@ const VERDICTS = {
   passes: 'can be read',
   fails: 'is hard to read',
   broken: 'has no colour',
-  exempt: 'need not be read',
+  exempt: 'doesn’t need to be read',
   unmeasured: 'was not measured',
 } as const;
 

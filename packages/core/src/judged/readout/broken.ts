@@ -69,7 +69,7 @@ export function brokenFamilies({ families, document }: System): BrokenLink[] {
   );
 }
 
-const LONELY = 'One of its roles, or what lies under its text, does not exist any more.';
+const LONELY = 'One of its roles, or what lies under its text, no longer exists.';
 
 /** The broken links of a theme, taken over where nothing of it has changed. */
 export function brokenIn(

@@ -77,10 +77,10 @@ class FamilyTree {
     const { follows, growth } = family;
     let problem: string | null = null;
     if (followedBy(follows).some((id) => !this.byId.has(id)))
-      problem = 'A family that it follows does not exist any more.';
+      problem = 'A family it follows no longer exists.';
     const wanted = groundOfGrowth(growth);
     const ground = wanted && this.ground(wanted);
-    if (wanted && !ground) problem ??= 'The ground that it grows on does not exist any more.';
+    if (wanted && !ground) problem ??= 'The ground it grows on no longer exists.';
     return {
       base: this.baseText(family.id)!,
       ground: wanted && (ground ? hexOf(ground) : WHITE.css),

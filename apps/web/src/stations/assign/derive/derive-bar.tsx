@@ -18,7 +18,7 @@ export function DeriveBar({ proposed }: { proposed: ProposedTheme }) {
           Try again
         </Button>
         <Button small look="quiet" onClick={proposed.leave}>
-          Leave it
+          Discard
         </Button>
       </p>
     );
@@ -28,7 +28,7 @@ export function DeriveBar({ proposed }: { proposed: ProposedTheme }) {
         <progress aria-label="Deriving" value={progress} max={1} className="w-40" />
         Deriving {target} …
         <Button small look="quiet" onClick={proposed.leave}>
-          Call it off
+          Cancel
         </Button>
       </p>
     );
@@ -50,16 +50,16 @@ export function DeriveBar({ proposed }: { proposed: ProposedTheme }) {
           {pairs - failing} of {pairs} pairs
         </span>{' '}
         {asked.way === 'glare' ? 'reach AAA' : 'pass'}.
-        {failing > 0 && ' No shade there is would mend the others.'}
+        {failing > 0 && ' No shade in these families would repair the others.'}
       </p>
       <Button small look="quiet" onClick={() => proposed.takeAll(left.size > 0)}>
-        {left.size ? 'Choose all' : 'Choose none'}
+        {left.size ? 'Select all' : 'Select none'}
       </Button>
       <Button small look="primary" disabled={!taken} onClick={take}>
-        Take {taken === roles.length ? 'it' : `${taken} of ${roles.length}`}
+        Apply {taken === roles.length ? 'all' : `${taken} of ${roles.length}`}
       </Button>
       <Button small onClick={proposed.leave}>
-        Leave it
+        Discard
       </Button>
       {refused && (
         <p role="alert" className="w-full text-sm text-fail">

@@ -7,9 +7,9 @@ import { Popover } from '../../../ui/popover.tsx';
 import type { Asked } from './use-proposed-theme.ts';
 
 const WAYS: Readonly<Record<Derivation, { readonly label: string; readonly name: string }>> = {
-  down: { label: 'Lamp down: a dark theme', name: 'dark' },
-  up: { label: 'Lamp up: a light theme', name: 'light' },
-  glare: { label: 'Glare: high contrast, for sunlight', name: 'glare' },
+  down: { label: 'Lamp down: dark', name: 'dark' },
+  up: { label: 'Lamp up: light', name: 'light' },
+  glare: { label: 'Glare: high contrast for sunlight', name: 'glare' },
 };
 
 /** Asks for a theme derived from another, which is then seen on the sheet. */
@@ -67,7 +67,7 @@ function DeriveForm({ onAsk }: { onAsk: (asked: Asked) => void }) {
         onChange={setWay}
       />
       <Choice
-        label="Into"
+        label="Save as"
         value={into}
         options={[
           { value: 'new', label: 'a new theme' },
@@ -95,11 +95,11 @@ function DeriveForm({ onAsk }: { onAsk: (asked: Asked) => void }) {
         </p>
       )}
       <p className="text-sm text-quiet">
-        Every link moves along its family until all pairs keep their target. It is seen first, and taken whole
-        or cell by cell.
+        Every link moves along its family until all pairs meet their targets. You see it on the sheet first,
+        and apply all of it or cell by cell.
       </p>
       <Button type="submit" look="primary" className="self-start" disabled={!name.trim() || fault !== null}>
-        See it on the sheet
+        Preview on the sheet
       </Button>
     </form>
   );

@@ -116,7 +116,7 @@ export function FirstBar({ proposed }: { proposed: ProposedSystem }) {
   const take = () => {
     const reason = proposed.take();
     setRefused(reason);
-    if (!reason) toast('The first system is taken; one undo takes it back');
+    if (!reason) toast('Your first system is in place; undo removes all of it');
   };
   return (
     <section
@@ -138,14 +138,14 @@ export function FirstBar({ proposed }: { proposed: ProposedSystem }) {
           .
         </p>
         <Button ref={next} data-next small look="primary" disabled={!first} onClick={take}>
-          Take it
+          Apply
         </Button>
         <Button small onClick={leave}>
-          Leave it
+          Discard
         </Button>
       </div>
       <ItsColors proposed={proposed} />
-      <div className="grid grid-cols-[1fr_auto] gap-5">
+      <div className="grid grid-cols-[1fr_auto] narrow:grid-cols-1 gap-5">
         <div className="flex min-w-0 flex-col gap-2">
           <Settings proposed={proposed} />
           <PartChoice parts={draft.parts} always={['page', 'text']} onChange={(parts) => set({ parts })} />
@@ -154,7 +154,7 @@ export function FirstBar({ proposed }: { proposed: ProposedSystem }) {
       </div>
       {first && (
         <details>
-          <summary className="cursor-pointer text-sm text-quiet">Why it is so</summary>
+          <summary className="cursor-pointer text-sm text-quiet">Why these</summary>
           <ul className="text-sm">
             {first.reasons.map(({ what, why }) => (
               <li key={`${what} ${why}`}>

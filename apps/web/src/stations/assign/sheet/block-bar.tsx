@@ -38,16 +38,12 @@ export function BlockBar({ block, edits, roles, themes, onClear }: BlockBarProps
         Lighter
       </Button>
       {block.themes.length > 1 && (
-        <Button
-          small
-          onClick={() => edits.fill(block, 'across')}
-          title="Each role as in its first theme here"
-        >
+        <Button small onClick={() => edits.fill(block, 'across')} title="Copy each role’s first theme across">
           Fill across
         </Button>
       )}
       {block.roles.length > 1 && (
-        <Button small onClick={() => edits.fill(block, 'down')} title="Each theme as in its first role here">
+        <Button small onClick={() => edits.fill(block, 'down')} title="Copy the first role down">
           Fill down
         </Button>
       )}
@@ -60,7 +56,7 @@ export function BlockBar({ block, edits, roles, themes, onClear }: BlockBarProps
       <Button small look="quiet" onClick={() => edits.clear(block)}>
         Clear
       </Button>
-      <IconButton label="Pick no cells" onClick={onClear}>
+      <IconButton label="Clear the selection" onClick={onClear}>
         <X aria-hidden className="size-4" />
       </IconButton>
     </div>

@@ -86,13 +86,13 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
     return (
       <label
         className={clsx('flex h-9 w-full items-center', proposed.isLeft && 'opacity-60')}
-        title={proposed.isLeft ? 'Left out' : 'Taken with the others'}
+        title={proposed.isLeft ? 'Left out' : 'Applied with the others'}
       >
         <Specimen use={use} css={css} on={on} text={text} words={words} />
         <span className="flex h-full min-w-0 flex-1 items-center gap-2 border-b border-hair px-2 hover:bg-pressed">
           <input
             type="checkbox"
-            aria-label={`Take ${name}: ${linked}`}
+            aria-label={`Apply ${name}: ${linked}`}
             checked={!proposed.isLeft}
             onChange={() => proposed.onToggle(role.id)}
           />

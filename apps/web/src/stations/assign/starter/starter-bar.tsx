@@ -49,7 +49,7 @@ export function StarterBar({ proposed }: { proposed: ProposedRoles }) {
           {n ? `Add ${n === 1 ? 'it' : `the ${n}`}` : 'Add them'}
         </Button>
         <Button small onClick={leave}>
-          Leave it
+          Discard
         </Button>
       </div>
       <PartChoice parts={parts} onChange={setParts} />

@@ -35,7 +35,7 @@ export function ExemptSettings({ pair }: { pair: Pair }) {
         <TextField
           label="Reason, for the report"
           value={pair.exempt?.reason ?? ''}
-          whileTyping={() => (pair.exempt ? null : 'Enter takes it')}
+          whileTyping={() => (pair.exempt ? null : 'Press Enter to save')}
           onCommit={(reason) => {
             if (!reason) return 'A reason is needed';
             if (set({ as, reason })) setChosen(null);
@@ -45,7 +45,7 @@ export function ExemptSettings({ pair }: { pair: Pair }) {
       )}
       {as && !pair.exempt && (
         <p role="status" className="text-sm text-quiet">
-          It is exempt once there is a reason.
+          It counts as exempt once you give a reason.
         </p>
       )}
     </>

@@ -85,7 +85,7 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
       aria-setsize={count}
       aria-label={name}
       className={clsx(
-        'grid grid-cols-[176px_1fr] gap-3 border-t border-hair py-3',
+        'grid grid-cols-[176px_1fr] gap-3 narrow:grid-cols-1 border-t border-hair py-3',
         open ? 'bg-sunken' : 'bg-ground',
       )}
     >
@@ -117,14 +117,14 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
       <div className="min-w-0">
         {open && <ThemeDetail measurements={measurements} system={system} words={words} />}
         <div
-          className="grid gap-3"
+          className="grid gap-3 narrow:grid-cols-1!"
           // Many columns have a fixed width: as wide as their content, each row would be laid out to learn its width.
           style={{
             gridTemplateColumns: `repeat(${measurements.length}, ${whole ? 'minmax(228px, 1fr)' : '228px'})`,
           }}
         >
           {measurements.slice(first, last + 1).map((m, i) => (
-            <div key={m.theme} className="min-w-0" style={{ gridColumn: first + i + 1 }}>
+            <div key={m.theme} className="min-w-0 narrow:col-auto!" style={{ gridColumn: first + i + 1 }}>
               <Cell
                 measurement={m}
                 was={was?.[first + i] ?? null}
@@ -260,5 +260,5 @@ function Cell({ measurement, was, system, use, words, open }: CellProps) {
 /** How far a ratio is from what it needs, in the digits that are shown. */
 function marginWords(ratio: number, required: number): string {
   const margin = Number(formatRatio(ratio)) - required;
-  return margin < 0 ? `${(-margin).toFixed(2)} short` : `${margin.toFixed(2)} over`;
+  return margin < 0 ? `${(-margin).toFixed(2)} too low` : `${margin.toFixed(2)} to spare`;
 }

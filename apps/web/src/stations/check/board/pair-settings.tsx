@@ -48,12 +48,14 @@ export function PairSettings({ pair }: { pair: Pair }) {
     <>
       <Choice
         label="Content"
+        help="large"
         value={content}
         options={CONTENT_OPTIONS}
         onChange={(next) => set({ target: { level, content: next }, size: USUAL_SIZE[next] })}
       />
       <Choice
         label="Level"
+        help="levels"
         value={level}
         options={LEVEL_OPTIONS}
         onChange={(next) => set({ target: { level: next, content } })}

@@ -71,7 +71,7 @@ export default function MatrixPage() {
     <div className="flex h-[calc(100dvh-146px)] min-h-96 flex-col">
       <CheckHeader
         view="matrix"
-        lead="Every foreground on every ground. A press on a cell makes it a pair, or goes to the pair it is."
+        lead="Every foreground on every ground. Press a cell to make it a pair, or to open the pair it is."
       />
       <div className="flex flex-wrap items-end gap-x-3 gap-y-1 px-5 pb-2">
         <Choice label="Down" value={fronts} options={SETS} onChange={setFronts} className="w-36" />
@@ -97,7 +97,7 @@ export default function MatrixPage() {
         />
         <label className="flex h-8 items-center gap-1.5">
           <input type="checkbox" checked={only} onChange={({ target }) => setOnly(target.checked)} />
-          only those that reach it
+          hide the rest
         </label>
       </div>
       {rows.length && columns.length ? (
@@ -112,7 +112,7 @@ export default function MatrixPage() {
           onPress={press}
         />
       ) : (
-        <EmptyState title="Nothing to hold against each other">
+        <EmptyState title="Nothing to compare yet">
           There is none of these yet: choose another set above, or name roles at Assign.
         </EmptyState>
       )}

@@ -60,11 +60,11 @@ export default function ReadersPage() {
                 small
                 look="quiet"
                 aria-pressed={reader === id}
-                aria-label={`See everything so: ${name}`}
-                title="All stations, until you say otherwise"
+                aria-label={`See everything this way: ${name}`}
+                title="At every station, until you switch it off"
                 onClick={() => dispatch(readerChosen(reader === id ? null : id))}
               >
-                {reader === id ? 'Seen so' : 'See all so'}
+                {reader === id ? 'On everywhere' : 'Use everywhere'}
               </Button>
             </div>
           </li>

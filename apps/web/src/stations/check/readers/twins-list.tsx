@@ -25,8 +25,8 @@ export function TwinsList({ severity }: { severity: number }) {
       {twins.length ? (
         <>
           <p className="mb-1 text-sm text-quiet">
-            These say different things, and somebody cannot tell them apart. Words or signs beside the colour
-            help as well.
+            These mean different things, and somebody cannot tell them apart. A word or an icon beside the
+            colour helps too.
           </p>
           <ul className="divide-y divide-hair border-y border-hair">
             {twins.slice(0, MOST).map((one) => (
@@ -88,10 +88,10 @@ function Twins({ twins, severity }: { twins: ReaderTwins; severity: number }) {
             edit({ type: 'setLink', role: parting.role, theme: parting.theme, link: parting.link })
           }
         >
-          Take {linkName(document, parting.link)} for {roleNameIn(document.roles, parting.role)}
+          Use {linkName(document, parting.link)} for {roleNameIn(document.roles, parting.role)}
         </Button>
       ) : (
-        <span className="text-sm text-quiet">No single shade parts them.</span>
+        <span className="text-sm text-quiet">No single shade sets them apart.</span>
       )}
     </li>
   );

@@ -29,17 +29,17 @@ export function RepairBar({ proposed }: { proposed: ProposedRepairs }) {
         <progress aria-label="Repairing" value={progress} max={1} className="w-40" />
         Looking for repairs …
         <Button small look="quiet" onClick={leave}>
-          Call it off
+          Cancel
         </Button>
       </p>
     );
   if (!repairs.length)
     return (
       <p role="status" className="mx-5 mb-2 flex items-center gap-3 text-look">
-        No single link can be changed so that a failing pair passes without another one failing. Open a pair
-        to see the ways there are, with what each costs.
+        No single link makes a failing pair pass without breaking another. Open a pair to see every way to
+        repair it, and what each would break.
         <Button small onClick={leave}>
-          All right
+          OK
         </Button>
       </p>
     );
@@ -89,17 +89,17 @@ function Repairs({ proposed }: { proposed: ProposedRepairs }) {
           )}
         </p>
         <Button small look="quiet" onClick={() => takeAll(left.size > 0)}>
-          {left.size ? 'Choose all' : 'Choose none'}
+          {left.size ? 'Select all' : 'Select none'}
         </Button>
         <Button ref={next} data-next small look="primary" disabled={!taken} onClick={onTake}>
-          Take {taken === repairs.length ? 'all' : `${taken} of ${repairs.length}`}
+          Apply {taken === repairs.length ? 'all' : `${taken} of ${repairs.length}`}
         </Button>
         <Button small onClick={leave}>
-          Leave them
+          Discard
         </Button>
       </div>
       <details>
-        <summary className="cursor-pointer text-sm text-quiet">Which links, one by one</summary>
+        <summary className="cursor-pointer text-sm text-quiet">Choose link by link</summary>
         <ul className="max-h-56 overflow-y-auto">
           {repairs.slice(0, MOST).map((one) => {
             const key = repairKey(one);

@@ -29,7 +29,7 @@ export function offeredFor(readout: Readout, measurement: Measurement): Offered 
     const repair: Repair | null = way ? null : repairPair(readout.system, theme, measurement);
     offered = way
       ? { kind: 'way', way }
-      : { kind: 'none', reason: repair?.kind === 'none' ? repair.reason : 'Nothing mends it by itself.' };
+      : { kind: 'none', reason: repair?.kind === 'none' ? repair.reason : 'No single change repairs it.' };
     ofReadout.set(measurement, offered);
   }
   return offered;
@@ -41,10 +41,10 @@ export function effectWords({ mended, broken }: Way): {
   readonly mends: string | null;
 } {
   return {
-    breaks: broken ? `${broken} that ${broken === 1 ? 'passes fails' : 'pass fail'} then.` : null,
-    mends: mended > 1 ? `Mends ${mended} in all.` : null,
+    breaks: broken ? `Breaks ${broken === 1 ? 'one pair that passes' : `${broken} that pass`}.` : null,
+    mends: mended > 1 ? `Repairs ${mended} in all.` : null,
   };
 }
 
 /** What the button that takes a way says, without the ratio. */
-export const wayWords = ({ key, name }: Way): string => (key === 'veil' ? `Lay ${name}` : `Take ${name}`);
+export const wayWords = ({ key, name }: Way): string => (key === 'veil' ? `Add ${name}` : `Use ${name}`);

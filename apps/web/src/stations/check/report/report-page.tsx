@@ -20,7 +20,7 @@ export default function ReportPage() {
   if (!readout.pairs && !readout.exempt)
     return (
       <>
-        <CheckHeader view="report" lead="Every pair in every theme, to hand over." />
+        <CheckHeader view="report" lead="Every pair in every theme, ready to send." />
         <EmptyState title="Nothing to report yet">Pairs are reported: make some first.</EmptyState>
       </>
     );
@@ -30,7 +30,7 @@ export default function ReportPage() {
         view="report"
         lead={`${report.passing} of ${report.of} measurements pass, by ${report.rules}.`}
       />
-      <div className="grid grid-cols-[minmax(0,1fr)_300px] gap-6 px-5 pb-5">
+      <div className="grid grid-cols-[minmax(0,1fr)_300px] narrow:grid-cols-1 gap-6 px-5 pb-5">
         <div className="flex min-w-0 flex-col gap-5">
           {report.themes.map((theme) => (
             <FailingIn key={theme.name} theme={theme} />
@@ -38,8 +38,8 @@ export default function ReportPage() {
           <Exempt report={report} />
           <Declined report={report} />
           <p className="text-sm text-quiet">
-            Here stands what fails; the files have every pair. Ratios are cut after two digits and never
-            rounded up.
+            Only what fails is listed here; the files have every pair. Ratios are cut to two decimals and
+            never rounded up.
           </p>
         </div>
         <div className="flex flex-col gap-5">

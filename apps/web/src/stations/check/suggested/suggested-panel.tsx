@@ -25,7 +25,7 @@ export default function SuggestedPanel({ suggestions }: { suggestions: readonly 
           ))}
         </ul>
       ) : (
-        <p className="text-quiet">Nothing is suggested: every text that is met has its pair.</p>
+        <p className="text-quiet">Nothing to suggest: every text on your pages has its pair.</p>
       )}
       {document.declined.length > 0 && (
         <section aria-label="Declined">
@@ -84,10 +84,10 @@ function Suggested({ suggestion: { pair, from } }: { suggestion: Suggestion }) {
       </div>
       {declining && (
         <TextField
-          label={`Why not ${name}, for the report`}
+          label={`Why you decline ${name}; the report says it`}
           value=""
           className="mt-1"
-          whileTyping={() => 'Enter declines it'}
+          whileTyping={() => 'Press Enter to decline'}
           onCommit={(reason) => {
             if (!reason) return 'A reason is needed';
             const { foreground, background } = pair;

@@ -36,7 +36,7 @@ function Fitted({ measurement, theme, words, room }: AreaSampleProps & { room: n
   if (!over)
     return (
       <p role="status" className="flex min-h-13 items-center px-3 text-sm text-quiet">
-        {awaited ? 'Looking at the picture …' : 'What lies under the text is gone.'}
+        {awaited ? 'Looking at the picture …' : 'What was under the text has been removed.'}
       </p>
     );
   const shown =

@@ -92,7 +92,7 @@ export default function UnderTextEditor({ measurement, theme, words }: UnderText
 
 /** The share of an area on which a text falls short, never rounded down to none. */
 export function failingWords(failing: number, required: number): string {
-  if (failing === 0) return `it reaches ${required} everywhere.`;
-  if (failing === 1) return `it reaches ${required} nowhere.`;
+  if (failing === 0) return `at least ${required} everywhere.`;
+  if (failing === 1) return `below ${required} everywhere.`;
   return `${shareWords(failing)} of what it covers does not reach ${required}.`;
 }

@@ -25,12 +25,12 @@ export function UnderTextSettings({ pair }: { pair: Pair }) {
         ? `picture ${backdrop.picture}`
         : NOTHING;
   const options = [
-    { value: NOTHING, label: 'its ground alone' },
+    { value: NOTHING, label: 'just its ground' },
     ...gradients.map(({ id, name }) => ({ value: `gradient ${id}`, label: name, group: 'Gradients' })),
     ...pictures.map(({ id, name }) => ({ value: `picture ${id}`, label: name, group: 'Pictures' })),
   ];
   if (value && !options.some((option) => option.value === value))
-    options.push({ value, label: 'something that is gone' });
+    options.push({ value, label: 'something that was removed' });
   const choose = (next: string) => {
     const [kind, id] = next.split(' ');
     const words = sampleOf(document, pair);
@@ -50,7 +50,7 @@ export function UnderTextSettings({ pair }: { pair: Pair }) {
             { value: NOTHING, label: 'none' },
             ...veils.map((role) => ({ value: role.id, label: writeRoleName(role) })),
             ...(veil && !roles.some(({ id }) => id === veil)
-              ? [{ value: veil, label: 'a role that is gone' }]
+              ? [{ value: veil, label: 'a removed role' }]
               : []),
           ]}
           onChange={(next) =>

@@ -32,7 +32,7 @@ const SAID: Readonly<
   }),
   notes: ({ count }, id) => ({ text: many(count, 'open note', 'open notes'), to: addressOf(id, 'assign') }),
   'unnamed-roles': ({ count, first }, id) => ({
-    text: many(count, 'role is hardly named', 'roles are hardly named'),
+    text: many(count, 'role has a vague name', 'roles have vague names'),
     to: addressOf(id, 'assign', ...(first ? [first] : [])),
   }),
   'names-alike': ({ count, first }, id) => ({
@@ -40,19 +40,19 @@ const SAID: Readonly<
     to: addressOf(id, 'grow', ...(first ? [first] : [])),
   }),
   'names-otherwise': ({ count }, id) => ({
-    text: many(count, 'name is written otherwise in this form', 'names are written otherwise in this form'),
+    text: many(count, 'name changes in this format', 'names change in this format'),
     to: addressOf(id, 'assign'),
   }),
   'painted-otherwise': ({ count, first }, id) => ({
     text: many(
       count,
-      'gradient is painted otherwise by some browsers',
-      'gradients are painted otherwise by some browsers',
+      'gradient looks different in some browsers',
+      'gradients look different in some browsers',
     ),
     to: addressOf(id, 'fade', ...(first ? [first] : [])),
   }),
   'unused-families': ({ count, first }, id) => ({
-    text: many(count, 'family is used by nothing', 'families are used by nothing'),
+    text: many(count, 'family is not used', 'families are not used'),
     to: addressOf(id, 'grow', ...(first ? [first] : [])),
   }),
 };
@@ -68,7 +68,7 @@ export function BeforeHandingOver({ form, otherwise }: { form: FormId; otherwise
       <h2 className="mb-1 font-title font-semibold">Before you hand over</h2>
       {!findings.length && (
         <p className="flex items-center gap-1.5 text-quiet">
-          <Tick aria-hidden className="size-4" /> Nothing needs a look.
+          <Tick aria-hidden className="size-4" /> All clear.
         </p>
       )}
       <ul className="flex flex-col gap-0.5">

@@ -18,7 +18,7 @@ export function ComesBack({ form, lost }: { form: FormId; lost: readonly string[
         <p>Families come back with their shades, other shapes into the tray.</p>
       ) : lost.length ? (
         <>
-          <p>It comes back as it is, but for:</p>
+          <p>Reads back unchanged, except:</p>
           <ul className="list-disc pl-4">
             {lost.map((one) => (
               <li key={one}>{one}</li>
@@ -26,7 +26,7 @@ export function ComesBack({ form, lost }: { form: FormId; lost: readonly string[
           </ul>
         </>
       ) : (
-        <p>It comes back as it is.</p>
+        <p>Reads back unchanged.</p>
       )}
       <Link to={addressOf(id, 'deliver', READ_BACK)} className="underline underline-offset-2 hover:text-main">
         Read one back

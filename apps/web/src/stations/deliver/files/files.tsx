@@ -26,7 +26,7 @@ export function Files({ form, handOver }: { form: FileFormatId; handOver: Handin
   return (
     // As high as the station is: the three columns scroll, each for itself.
     <div className="flex h-[calc(100dvh-146px)] min-h-96 flex-col">
-      <DeliverHeader view="files" lead="What a page paints with these files is what you see here.">
+      <DeliverHeader view="files" lead="A page that uses these files paints exactly what you see here.">
         <Button
           data-next
           look="primary"
@@ -38,12 +38,12 @@ export function Files({ form, handOver }: { form: FileFormatId; handOver: Handin
           <Download aria-hidden className="size-4" /> Download {file}
         </Button>
       </DeliverHeader>
-      <div className="grid min-h-0 flex-1 grid-cols-[186px_minmax(0,1fr)_236px] max-[900px]:grid-cols-1 max-[900px]:overflow-auto">
+      <div className="grid min-h-0 flex-1 grid-cols-[186px_minmax(0,1fr)_236px] narrow:block">
         <FormList form={form} handOver={handOver} />
         <Preview form={form} file={file} written={written} last={last.handOver} />
         <aside
           aria-label="Choices"
-          className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-hair p-3 max-[900px]:border-l-0"
+          className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-hair p-3 narrow:border-l-0"
         >
           <Handed state={handOver.state} last={last.handOver} />
           <BeforeHandingOver form={form} otherwise={written.otherwise} />

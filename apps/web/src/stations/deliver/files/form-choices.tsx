@@ -29,9 +29,9 @@ export const FormChoices = memo(function FormChoices({ form }: { form: FormId })
     return !only || !choicesIn(form)[only[0]] || only[1].includes(String(chosenOf(only[0])));
   };
   return (
-    <section aria-label="How it is written" className="flex flex-col gap-2">
-      <h2 className="font-title font-semibold">How it is written</h2>
-      {!choices.length && <p className="text-quiet">There is nothing to choose of this form.</p>}
+    <section aria-label="Options" className="flex flex-col gap-2">
+      <h2 className="font-title font-semibold">Options</h2>
+      {!choices.length && <p className="text-quiet">This format has no options.</p>}
       {choices
         .filter(([key]) => isAsked(key))
         .map(([key, choice]) => (

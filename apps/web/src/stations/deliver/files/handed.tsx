@@ -7,9 +7,9 @@ import { HAND_OVERS } from '../forms.ts';
 import type { HandedState } from '../use-hand-over.ts';
 
 const WORDS = {
-  keeping: 'is downloaded; noting it as a hand-over …',
-  kept: 'is downloaded, and noted as a hand-over.',
-  'not kept': 'is downloaded, but could not be noted as a hand-over:',
+  keeping: 'downloaded; saving it as a hand-over …',
+  kept: 'downloaded and saved as a hand-over.',
+  'not kept': 'downloaded, but it could not be saved as a hand-over:',
 } as const;
 
 /** What was handed over just now, and when the form went out last. */
@@ -26,7 +26,7 @@ export function Handed({ state, last }: { state: HandedState | null; last: HandO
       )}
       {last && (
         <p className="text-sm text-quiet">
-          Went out last on {format(new Date(last.at), 'd MMM yyyy, HH:mm')}.{' '}
+          Last handed over on {format(new Date(last.at), 'd MMM yyyy, HH:mm')}.{' '}
           <Link
             to={addressOf(id, 'deliver', HAND_OVERS, last.id)}
             className="underline underline-offset-2 hover:text-main"

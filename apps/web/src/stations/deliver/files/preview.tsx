@@ -35,7 +35,7 @@ export function Preview({ form, file, written, last }: PreviewProps) {
           <span className="text-sm text-quiet">
             {changed.size
               ? `${changed.size} ${changed.size === 1 ? 'line' : 'lines'} changed since it went out`
-              : 'as it went out last'}
+              : 'as last handed over'}
           </span>
         )}
         <span className="ml-auto">
@@ -95,11 +95,7 @@ function Content({
     return (
       <>
         <TextPreview text={text} changed={changed} busy={busy} className={BOX} />
-        {isHeavy && (
-          <p className="text-sm text-quiet">
-            It is too large to be drawn here; downloaded, it opens as it is.
-          </p>
-        )}
+        {isHeavy && <p className="text-sm text-quiet">Too large to preview. Download it to see it.</p>}
       </>
     );
   if (typeof content === 'string' && form === 'page')
@@ -122,7 +118,7 @@ function Shown({ form, file, content }: { form: FileFormatId; file: string; cont
       <div className={`${BOX} flex flex-col overflow-hidden`}>
         <iframe title={file} src={address} className="min-h-0 flex-1" />
         <p className="border-t border-hair px-3 py-1 text-sm text-quiet">
-          Shown by your browser’s own reader of PDF; where it has none, download the file.
+          Shown in your browser’s PDF viewer. If you see nothing, download it.
         </p>
       </div>
     );

@@ -52,7 +52,7 @@ export function TextPreview({ text, changed, busy, className }: TextPreviewProps
             <mark
               key={from}
               className="-mx-3 block border-l-4 border-look bg-pressed pr-3 pl-2 text-main"
-              title="Changed since it went out last"
+              title="Changed since the last hand-over"
             >
               {part.replace(/\n$/, '')}
             </mark>
@@ -63,7 +63,7 @@ export function TextPreview({ text, changed, busy, className }: TextPreviewProps
       </pre>
       {isCut && (
         <p className="pt-1 text-sm text-quiet">
-          The beginning of the file. Copied and downloaded it is whole.
+          This is the beginning. Copy and download give you all of it.
         </p>
       )}
     </>

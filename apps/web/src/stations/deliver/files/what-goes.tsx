@@ -43,23 +43,23 @@ export function WhatGoes({ needed }: { needed: readonly string[] }) {
     return count ? `${count} ${NAMES[kind][count === 1 ? 0 : 1]}` : [];
   });
   return (
-    <section aria-label="What goes">
-      <h2 className="mb-1 font-title font-semibold">What goes</h2>
-      <p>{said.length ? `All but ${said.join(', ')}.` : 'Everything.'}</p>
+    <section aria-label="What’s included">
+      <h2 className="mb-1 font-title font-semibold">What’s included</h2>
+      <p>{said.length ? `Everything but ${said.join(', ')}.` : 'Everything.'}</p>
       {needed.length > 0 && (
         <p className="text-sm text-look">
-          Goes all the same, since what goes needs it: {needed.slice(0, 3).join(', ')}
+          Included anyway, because something included needs it: {needed.slice(0, 3).join(', ')}
           {needed.length > 3 && ` and ${needed.length - 3} more`}.
         </p>
       )}
       <Button small className="mt-1" onClick={() => setOpen(true)}>
-        Choose what goes
+        Choose what to include
       </Button>
       <Dialog
         open={open}
         onOpenChange={setOpen}
-        title="What goes"
-        description="What is not ticked stays here. What is made later goes."
+        title="What’s included"
+        description="Untick what to leave out. Anything you make later is included."
       >
         <Chooser />
       </Dialog>

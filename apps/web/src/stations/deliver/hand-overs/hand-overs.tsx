@@ -25,7 +25,7 @@ export default function HandOvers() {
     <div className="flex h-[calc(100dvh-146px)] min-h-96 flex-col">
       <DeliverHeader
         view="hand-overs"
-        lead="Every download is noted here. What changed since one of them is told to those who have it."
+        lead="Every download is kept here, with what has changed since, ready to send on."
       />
       {error && !list && (
         <div className="px-5 pt-3">
@@ -34,13 +34,13 @@ export default function HandOvers() {
       )}
       {!list && !error && <p className="px-5 pt-3 text-quiet">Fetching the hand-overs …</p>}
       {list?.length === 0 && (
-        <EmptyState title="Nothing was handed over yet">
-          Download a file, or a package of several: what went out, when and of which revision is noted here,
-          and what changed since.
+        <EmptyState title="Nothing handed over yet">
+          Download a file or a zip. It shows up here with its date and revision, and with what has changed
+          since.
         </EmptyState>
       )}
       {list && lit && (
-        <div className="grid min-h-0 flex-1 grid-cols-[252px_minmax(0,1fr)] max-[900px]:grid-cols-1 max-[900px]:overflow-auto">
+        <div className="grid min-h-0 flex-1 grid-cols-[252px_minmax(0,1fr)] narrow:grid-cols-1 max-[900px]:grid-cols-1 max-[900px]:overflow-auto">
           <List list={list} lit={lit} />
           <WhatChanged key={lit.id} handOver={lit} />
         </div>

@@ -49,8 +49,8 @@ export function WhatChanged({ handOver }: { handOver: HandOver }) {
         <h2 className="mr-auto font-title text-lg font-semibold">What changed since {since}</h2>
         {result && (
           <>
-            <CopyButton text={result.list} label="Copy the list for the developer">
-              Copy as a list
+            <CopyButton text={result.list} label="Copy the list of changes for a developer">
+              Copy the changes
             </CopyButton>
             <CopyButton text={result.pairs} label="Copy the names to replace">
               Copy names to replace
@@ -82,7 +82,7 @@ export function WhatChanged({ handOver }: { handOver: HandOver }) {
 
 function Changes({ changes }: { changes: ChangesSince }) {
   const { values, ratios, renamed, removed, added } = changes;
-  if (isUnchanged(changes)) return <p>Nothing: every value and every name is as it went out.</p>;
+  if (isUnchanged(changes)) return <p>Nothing: every value and name is as you handed it over.</p>;
   return (
     <div className="flex flex-col gap-4">
       <Part title="Names" count={renamed.length + removed.length + added.length}>

@@ -10,7 +10,7 @@ import { selectSettledDocument, useRegions } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { Failure } from '../../../ui/notice.tsx';
 
-const TAKE = { verb: 'Take', done: 'taken' };
+const TAKE = { verb: 'Apply', done: 'applied' };
 
 /** What would be another in the project with a file, and the choice of what of it is taken. */
 export function Proposal({ name, wanted }: { name: string; wanted: ProjectDocument }) {
@@ -23,7 +23,7 @@ export function Proposal({ name, wanted }: { name: string; wanted: ProjectDocume
   if (fault) return <Failure fault={fault} onAgain={again} />;
   if (!result) return <p className="text-quiet">Comparing …</p>;
   if (!parts.length && !result.roles.length)
-    return <p role="status">Nothing in it is another than in the project.</p>;
+    return <p role="status">Nothing in it differs from the project.</p>;
   return (
     <>
       <RestoreBar

@@ -38,7 +38,7 @@ export default function ReadBack() {
     <div className="flex min-h-full flex-col">
       <DeliverHeader
         view="read-back"
-        lead="Design tokens, style sheets, tables and sheets of swatches: seen first, taken whole or in part, with one undo."
+        lead="Bring back tokens, style sheets, tables or swatches. See what changes first, then apply all or part of it."
       />
       <div className="flex flex-col gap-3 px-5 py-3">
         <Source
@@ -68,7 +68,7 @@ export default function ReadBack() {
             </h2>
             {result.losses.length > 0 && (
               <div>
-                <h3 className="font-title font-semibold">Cannot be kept</h3>
+                <h3 className="font-title font-semibold">Will be lost</h3>
                 <ul className="list-disc pl-5">
                   {result.losses.slice(0, 30).map((loss) => (
                     <li key={loss}>{loss}</li>
@@ -81,7 +81,7 @@ export default function ReadBack() {
             )}
             {result.stays.length > 0 && (
               <p className="text-quiet">
-                Not in it, and stays as it is: {result.stays.slice(0, 8).join(', ')}
+                Not in the file, so left as it is: {result.stays.slice(0, 8).join(', ')}
                 {result.stays.length > 8 && ` and ${result.stays.length - 8} more`}.
               </p>
             )}

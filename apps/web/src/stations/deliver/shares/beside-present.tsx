@@ -60,8 +60,8 @@ export function BesidePresent({
           className="w-44"
         />
       </div>
-      <div ref={element} className="grid grid-cols-2" style={{ gap: GAP }}>
-        {['As it is', `As ${by} would have it`].map((label, i) => (
+      <div ref={element} className="grid grid-cols-2 narrow:grid-cols-1" style={{ gap: GAP }}>
+        {['As it is', `As ${by} suggests`].map((label, i) => (
           <figure key={label} className="min-w-0">
             <figcaption className="mb-1 font-semibold">{label}</figcaption>
             {each > 0 && (

@@ -59,9 +59,9 @@ export function ChangeShare({ share }: { share: Share }) {
           onChange={(event) => setName(event.target.value)}
         />
         <Choice
-          label="Ends"
+          label="Expires"
           value={ends}
-          options={[{ value: 'same', label: 'as it does now' }, ...ENDS]}
+          options={[{ value: 'same', label: 'as now' }, ...ENDS]}
           onChange={setEnds}
         />
         <Button type="submit" look="primary" disabled={isLoading} className="self-start">

@@ -11,7 +11,7 @@ export function MadeAddress({ made: { share, token }, onDone }: { made: MadeShar
       open
       onOpenChange={(open) => open || onDone()}
       title={`The address of ${share.name}`}
-      description="Copy it now: it is kept nowhere, and cannot be shown again."
+      description="Copy it now: it isn’t stored, so it can’t be shown again."
     >
       {share.subject.kind === 'css' ? (
         <SheetAddress token={token} />

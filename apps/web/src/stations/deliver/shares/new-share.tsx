@@ -77,7 +77,7 @@ export function NewShareDialog({ sharables, first, onClose, onMade }: NewShareDi
       open
       onOpenChange={(open) => open || onClose()}
       title="New share"
-      description="An address for somebody outside. Whoever has it can open it, and nothing else."
+      description="An address for someone outside. Anyone who has it can open this, and nothing else."
     >
       <form noValidate onSubmit={submit} className="flex flex-col gap-3">
         <Choice label="What it shows" value={of} options={sharables} onChange={setOf} />
@@ -90,24 +90,24 @@ export function NewShareDialog({ sharables, first, onClose, onMade }: NewShareDi
         />
         <div className="grid grid-cols-2 gap-3">
           <Choice
-            label="In which state"
+            label="Which version"
             value={state}
             options={[
-              { value: 'live', label: 'As it is, always' },
-              { value: 'now', label: 'As it is now, for good' },
+              { value: 'live', label: 'Always up to date' },
+              { value: 'now', label: 'Frozen as it is now' },
               ...checkpoints.map((one) => ({
                 value: String(one.revision),
                 label: one.name,
-                group: 'As at a checkpoint',
+                group: 'As of a checkpoint',
               })),
             ]}
             onChange={setState}
           />
-          <Choice label="Ends" value={ends} options={ENDS} onChange={setEnds} />
+          <Choice label="Expires" value={ends} options={ENDS} onChange={setEnds} />
         </div>
         {(TRIED.includes(kind) || NOTED.includes(kind)) && (
           <fieldset>
-            <legend className="mb-0.5 text-sm text-quiet">They may also</legend>
+            <legend className="mb-0.5 text-sm text-quiet">They can also</legend>
             {TRIED.includes(kind) && (
               <Check label="try other colours, and send them back" on={tries} onChange={setTries} />
             )}
@@ -125,7 +125,7 @@ export function NewShareDialog({ sharables, first, onClose, onMade }: NewShareDi
             fault={faultAt('passphrase')}
             onChange={(event) => setPassphrase(event.target.value)}
           >
-            Only where you want one; tell it to them by another way than the address.
+            Optional. Send it separately from the address.
           </FormField>
         )}
         {faultAt('all') && (
@@ -134,7 +134,7 @@ export function NewShareDialog({ sharables, first, onClose, onMade }: NewShareDi
           </p>
         )}
         <Button type="submit" look="primary" className="self-start" disabled={isLoading}>
-          Make the address
+          Create the address
         </Button>
       </form>
     </Dialog>

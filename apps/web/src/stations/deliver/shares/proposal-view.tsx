@@ -21,9 +21,9 @@ import { BesidePresent } from './beside-present.tsx';
 /** What is proposed for, in words. */
 function thingOf(document: ProjectDocument, command: ProposedCommand): string {
   if (command.type === 'setBase')
-    return notedName(document, { kind: 'base', family: command.family }) ?? 'a family that is gone';
-  const role = notedName(document, { kind: 'role', role: command.role }) ?? 'a role that is gone';
-  const theme = document.themes.find(({ id }) => id === command.theme)?.name ?? 'a theme that is gone';
+    return notedName(document, { kind: 'base', family: command.family }) ?? 'a removed family';
+  const role = notedName(document, { kind: 'role', role: command.role }) ?? 'a removed role';
+  const theme = document.themes.find(({ id }) => id === command.theme)?.name ?? 'a removed theme';
   return `${role} in ${theme}`;
 }
 
@@ -105,7 +105,7 @@ export function ProposalView({ proposal }: { proposal: Arrived }) {
           <ArrowLeft aria-hidden className="size-4" />
         </Link>
         <div className="min-w-0 flex-1">
-          <h1 className="font-title text-xl leading-tight font-semibold">What {by} would rather have</h1>
+          <h1 className="font-title text-xl leading-tight font-semibold">What {by} suggests</h1>
           <p className="text-quiet">
             By {share}, {format(new Date(at), 'd MMMM yyyy, HH:mm')}, from revision {revision}
           </p>
@@ -113,7 +113,7 @@ export function ProposalView({ proposal }: { proposal: Arrived }) {
         {state === 'open' ? (
           <>
             <Button onClick={() => void end('declined')}>Decline</Button>
-            <Button onClick={() => void end('taken')}>Done with it</Button>
+            <Button onClick={() => void end('taken')}>Mark as done</Button>
           </>
         ) : (
           <>
@@ -124,9 +124,9 @@ export function ProposalView({ proposal }: { proposal: Arrived }) {
               no="Keep it"
               onYes={() => void end('removed')}
             >
-              It is gone for good; what you took of it stays.
+              This can’t be undone. What you applied stays.
             </Confirm>
-            <Button onClick={() => void end('open')}>Open it again</Button>
+            <Button onClick={() => void end('open')}>Reopen</Button>
           </>
         )}
       </header>

@@ -110,7 +110,7 @@ export function ShareList({
                   no="Keep it"
                   onYes={() => void tell(remove(of).unwrap())}
                 >
-                  It is gone from this list for good; what came back by it stays.
+                  This can’t be undone. What came back through it stays.
                 </Confirm>
               )}
             </div>

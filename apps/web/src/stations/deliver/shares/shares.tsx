@@ -42,7 +42,7 @@ export default function Shares() {
     <>
       <DeliverHeader
         view="shares"
-        lead="Addresses for people outside: to look, to try, to note. Each is for one thing, ends, and can be shut at once."
+        lead="Addresses for people outside: to look, to try, to note. Each shows one thing, expires, and can be shut at any time."
       >
         <Button look="primary" onClick={() => setSearch({ of: 'project' })}>
           New share …
@@ -58,8 +58,8 @@ export default function Shares() {
       {!shares && !error && <p className="px-5 pt-3 text-quiet">Fetching the shares …</p>}
       {shares?.length === 0 && (
         <EmptyState title="Nothing is shared yet">
-          Make an address for your client: they see the colours on real pages, can try others, and write what
-          they think. Or give a developer a style sheet that follows.
+          Create an address for your client: they see the colours on real pages, try others, and write what
+          they think. Or give a developer a style sheet that updates itself.
         </EmptyState>
       )}
       {shares && shares.length > 0 && <ShareList shares={shares} onMade={setMade} />}

@@ -12,10 +12,7 @@ export function ValuesPage() {
   const dispatch = useAppDispatch();
   return (
     <div className="flex h-[calc(100dvh-146px)] min-h-96 flex-col">
-      <DeliverHeader
-        view="values"
-        lead="Every value of the theme that is switched on, copied with one press."
-      >
+      <DeliverHeader view="values" lead="Every value of the current theme. Press one to copy it.">
         <Choice
           label="Copied as"
           value={copied}

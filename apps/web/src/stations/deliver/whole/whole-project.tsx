@@ -62,18 +62,17 @@ export default function WholeProject({ handOver }: { handOver: HandingOver }) {
   };
   return (
     <div className="flex h-[calc(100dvh-146px)] min-h-96 flex-col">
-      <DeliverHeader view="files" lead="What a page paints with these files is what you see here.">
+      <DeliverHeader view="files" lead="A page that uses these files paints exactly what you see here.">
         <Button data-next look="primary" disabled={progress !== null} onClick={() => void download()}>
           <Download aria-hidden className="size-4" /> Download {file}
         </Button>
       </DeliverHeader>
-      <div className="grid min-h-0 flex-1 grid-cols-[186px_minmax(0,1fr)] max-[900px]:grid-cols-1 max-[900px]:overflow-auto">
+      <div className="grid min-h-0 flex-1 grid-cols-[186px_minmax(0,1fr)] narrow:grid-cols-1 max-[900px]:grid-cols-1 max-[900px]:overflow-auto">
         <FormList form="project" handOver={handOver} />
         <section aria-label={file} className="min-h-0 max-w-2xl overflow-auto px-5 py-4">
           <h2 className="font-title text-lg font-semibold">{file}</h2>
           <p className="mb-3 text-quiet">
-            The project as one file, to keep, to send, or to open on another server: there it is as it is
-            here.
+            The whole project as one file: to keep, to send, or to open on another server.
           </p>
           <dl className="grid grid-cols-[max-content_1fr] gap-x-4 gap-y-1">
             <dt className="text-quiet">Document</dt>
@@ -93,11 +92,11 @@ export default function WholeProject({ handOver }: { handOver: HandingOver }) {
               </Link>
             </dd>
             <dt className="text-quiet">Not in it</dt>
-            <dd>Each single edit, the undo list, and hand-overs: they stay with this server.</dd>
+            <dd>Single edits, the undo list and hand-overs stay on this server.</dd>
           </dl>
           <p className="mt-3 text-sm text-quiet">
-            It is opened at the list of all projects, by "Open a project file". It is a zip with JSON and the
-            pictures as they are.
+            Open it from the list of projects with "Open a project file". It is a zip with JSON and the
+            original pictures.
           </p>
           {progress && (
             <p role="status" className="mt-3">

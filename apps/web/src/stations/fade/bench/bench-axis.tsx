@@ -50,7 +50,7 @@ export function BenchAxis({ resolved, openStop, straight, length, along, under }
             <div data-axis className="relative">
               <div
                 data-testid="gradient-area"
-                title="Click to add a stop here, in the colour that is there now; drag to take this colour to another place"
+                title="Click to add a stop here; drag to copy this colour elsewhere"
                 className="cursor-copy touch-none"
                 {...pointer}
               >

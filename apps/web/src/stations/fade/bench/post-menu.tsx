@@ -58,8 +58,8 @@ function itemsOf(gradient: Gradient, id: string, edit: ReturnType<typeof useEdit
       onSelect: () => edit({ type: 'removeStop', gradient: gradient.id, stop: id }),
     },
     {
-      label: stop.places.length > 1 ? 'One place again' : 'Flat for a while',
-      reason: own ? null : 'Its place is in px',
+      label: stop.places.length > 1 ? 'Back to one position' : 'Make a flat stretch',
+      reason: own ? null : 'Its position is in px',
       onSelect: () => flat && edit({ type: 'moveStop', gradient: gradient.id, stop: id, places: flat }),
     },
     {

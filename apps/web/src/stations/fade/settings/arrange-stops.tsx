@@ -25,20 +25,22 @@ export const ArrangeStops = memo(function ArrangeStops({ gradient }: { gradient:
       <Button
         small
         disabled={!turn}
-        title={turn ? undefined : 'Places in px cannot be turned round: their other end is not known'}
+        title={turn ? undefined : 'Positions in px can’t be reversed: the length isn’t known'}
         onClick={() => set(turn)}
       >
-        Turn round
+        Reverse
       </Button>
       <Button
         small
         disabled={!double}
-        title={double ? 'There and back again' : 'That would be more than 64 stops, or some are in px'}
+        title={
+          double ? 'Adds the stops again in reverse' : 'That would be more than 64 stops, or some are in px'
+        }
         onClick={() => set(double)}
       >
         Mirror
       </Button>
-      <Button small title="Each colour one stop further" onClick={() => set(rotatedColors(gradient))}>
+      <Button small title="Moves each colour to the next stop" onClick={() => set(rotatedColors(gradient))}>
         Rotate colours
       </Button>
       <TakeFrom gradient={gradient} />

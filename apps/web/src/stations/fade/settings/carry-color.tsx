@@ -10,7 +10,7 @@ export const CarryColor = memo(function CarryColor({ resolved }: { resolved: Res
   const [from, setFrom] = useState(25);
   const [to, setTo] = useState(75);
   return (
-    <fieldset aria-label="Take a colour elsewhere" className="flex flex-wrap items-end gap-2">
+    <fieldset aria-label="Copy a colour along the gradient" className="flex flex-wrap items-end gap-2">
       <NumberField
         label="Colour at"
         unit="%"
@@ -34,10 +34,10 @@ export const CarryColor = memo(function CarryColor({ resolved }: { resolved: Res
       <Button
         small
         className="mb-1"
-        title="A stop there in the colour that is here; by mouse, drag along the strip"
+        title="Adds a stop there in this colour; with a mouse, drag along the strip"
         onClick={() => add(to, from)}
       >
-        Take this colour there
+        Copy the colour there
       </Button>
     </fieldset>
   );

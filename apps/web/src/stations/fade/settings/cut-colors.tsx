@@ -79,23 +79,17 @@ function CutInto({ resolved }: { resolved: ResolvedGradient }) {
           small
           disabled={!family}
           title={
-            family
-              ? 'Lightest first, each exactly as it is here'
-              : 'A family has at least three different shades'
+            family ? 'Lightest first, exactly these colours' : 'A family has at least three different shades'
           }
           onClick={toFamily}
         >
           As a family
         </Button>
-        <Button small title="Its stops instead, evenly" onClick={() => toStops(false)}>
+        <Button small title="Replaces the stops with evenly spaced ones" onClick={() => toStops(false)}>
           As even stops
         </Button>
-        <Button
-          small
-          title="Its stops instead, one stretch each with hard edges"
-          onClick={() => toStops(true)}
-        >
-          As stretches
+        <Button small title="Replaces the stops with hard-edged bands" onClick={() => toStops(true)}>
+          As hard-edged bands
         </Button>
       </div>
     </section>

@@ -17,15 +17,15 @@ export function InEngines({ resolved }: { resolved: ResolvedGradient }) {
   return (
     <section aria-label="In other browsers" className="mt-3">
       <h2 className="mb-1 font-title font-semibold">In other browsers</h2>
-      <p className="text-look">Browsers paint this gradient otherwise than each other.</p>
+      <p className="text-look">Browsers render this gradient differently.</p>
       <ul className="mb-1.5 list-disc pl-4 text-sm text-quiet">
         {faults.map((fault) => (
           <li key={fault}>{ENGINE_FAULTS[fault]}</li>
         ))}
       </ul>
       <div className="flex flex-col gap-1 text-sm">
-        <Strip css={mixed} says="As this browser mixes it" />
-        {plain && <Strip css={plain} says="In plain stops, alike in all" />}
+        <Strip css={mixed} says="As this browser renders it" />
+        {plain && <Strip css={plain} says="In plain stops, the same in all" />}
       </div>
       {plain ? (
         <>
@@ -38,7 +38,7 @@ export function InEngines({ resolved }: { resolved: ResolvedGradient }) {
         </>
       ) : (
         <p className="mt-1 text-sm text-quiet">
-          It has places in px and in percent, which no plain stops can follow: use one of both.
+          It mixes positions in px and percent, which plain stops can’t follow. Use one or the other.
         </p>
       )}
     </section>

@@ -25,7 +25,7 @@ export const Listing = memo(function Listing({ gradient }: { gradient: Gradient 
   };
   const [earlier, later] = [step(-1), step(1)];
   return (
-    <section aria-label="Listed as" className="flex flex-col gap-2">
+    <section aria-label="In the list" className="flex flex-col gap-2">
       <TextField
         label="Gradient"
         value={gradient.name}
@@ -52,10 +52,10 @@ export const Listing = memo(function Listing({ gradient }: { gradient: Gradient 
           {gradient.favourite ? 'A favourite' : 'Make it a favourite'}
         </Button>
         <span className="ml-auto flex">
-          <IconButton label="List it earlier" disabled={!earlier} onClick={() => earlier?.()}>
+          <IconButton label="Move up the list" disabled={!earlier} onClick={() => earlier?.()}>
             <ArrowLeft aria-hidden className="size-4" />
           </IconButton>
-          <IconButton label="List it later" disabled={!later} onClick={() => later?.()}>
+          <IconButton label="Move down the list" disabled={!later} onClick={() => later?.()}>
             <ArrowRight aria-hidden className="size-4" />
           </IconButton>
         </span>

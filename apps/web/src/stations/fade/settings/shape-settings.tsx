@@ -45,7 +45,7 @@ const SIZES = [
   { value: 'farthest-side', label: 'to the farthest side' },
   { value: 'closest-corner', label: 'to the closest corner' },
   { value: 'farthest-corner', label: 'to the farthest corner' },
-  { value: 'length', label: 'as long as is said' },
+  { value: 'length', label: 'to a radius you set' },
 ] as const;
 const FARTHEST = 100_000;
 

@@ -6,6 +6,7 @@ import clsx from 'clsx';
 import { memo } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { Choice } from '../../../ui/choice.tsx';
+import { HelpMark } from '../../../ui/help-mark.tsx';
 import { straightCss } from '../bench/straight.ts';
 
 const SPACES: readonly { readonly value: MixingSpace; readonly label: string; readonly says: string }[] = [
@@ -19,8 +20,8 @@ const SPACES: readonly { readonly value: MixingSpace; readonly label: string; re
   { value: 'hwb', label: 'HWB', says: 'round the hues, as HSL' },
 ];
 const WAYS: readonly { readonly value: HueWay; readonly label: string }[] = [
-  { value: 'shorter', label: 'the shorter way' },
-  { value: 'longer', label: 'the longer way' },
+  { value: 'shorter', label: 'the shorter arc' },
+  { value: 'longer', label: 'the longer arc' },
   { value: 'increasing', label: 'hues going up' },
   { value: 'decreasing', label: 'hues going down' },
 ];
@@ -36,8 +37,10 @@ export const SpaceSamples = memo(function SpaceSamples({
 }) {
   const { edit } = useEditing();
   return (
-    <section aria-label="Mixed in">
-      <h2 className="mb-1 font-title font-semibold">Mixed in</h2>
+    <section aria-label="Mixing space" data-help="spaces">
+      <h2 className="mb-1 flex items-center gap-1 font-title font-semibold">
+        Mixing space <HelpMark of="spaces" about="Mixing space" />
+      </h2>
       <ul className="grid grid-cols-2 gap-x-3 gap-y-1.5">
         {SPACES.map(({ value, label, says }) => (
           <li key={value}>
@@ -62,7 +65,7 @@ export const SpaceSamples = memo(function SpaceSamples({
       </ul>
       {isPolar(gradient.space) && (
         <Choice
-          label="Round the hues by"
+          label="Around the hues by"
           className="mt-2"
           value={gradient.hueWay}
           options={WAYS}

@@ -30,7 +30,7 @@ export function TakeFrom({ gradient }: { gradient: Gradient }) {
   const isOnly = useAppSelector((state) => selectProject(state).document.gradients.length < 2);
   return (
     <Popover
-      label="Take the stops of another gradient"
+      label="Copy the stops of another gradient"
       align="end"
       open={open}
       onOpenChange={(next) => {
@@ -38,8 +38,8 @@ export function TakeFrom({ gradient }: { gradient: Gradient }) {
         if (!next) preview(null);
       }}
       trigger={
-        <Button small disabled={isOnly} title="All of another gradient into this one">
-          Take from another …
+        <Button small disabled={isOnly} title="Replaces these stops with another gradient’s">
+          Copy from another …
         </Button>
       }
     >
@@ -63,7 +63,7 @@ function Others({ gradient, onDone }: { gradient: Gradient; onDone: () => void }
     <div className="flex w-64 flex-col gap-2">
       <label className="flex items-center gap-1.5">
         <input type="checkbox" checked={withShape} onChange={() => setWithShape(!withShape)} />
-        with its kind and angle
+        along with its kind and angle
       </label>
       <ul aria-label="Other gradients" className="flex flex-col gap-1" onPointerLeave={() => preview(null)}>
         {others.map((resolved) => (

@@ -74,7 +74,7 @@ export default function WholeGradient({ gradient: id }: { gradient: string }) {
             </div>
           </div>
           <p role="status" className="text-sm text-quiet">
-            Above it is as before; strip and preview show it after.{' '}
+            The strip and the preview already show it.{' '}
             {shifted.loosened
               ? `${shifted.linked} of ${shifted.linked + shifted.loosened} linked stops walk along their families, ${shifted.loosened} would become plain colours.`
               : `All ${shifted.linked} linked stops walk along their families.`}
@@ -87,9 +87,9 @@ export default function WholeGradient({ gradient: id }: { gradient: string }) {
                 if (command && edit(command)) setShift(NO_SHIFT);
               }}
             >
-              Take it
+              Apply
             </Button>
-            <Button onClick={() => setShift(NO_SHIFT)}>Leave it as it was</Button>
+            <Button onClick={() => setShift(NO_SHIFT)}>Reset</Button>
           </div>
         </>
       )}

@@ -98,7 +98,7 @@ export function TextOnGradient({ gradient, trial, tried, size, onChange, onVeil 
           <div className="flex gap-2">
             {veil && (
               <Button
-                title="As a veil of its own under the text, in each theme as much as is needed there; with its pair at Check"
+                title="Adds a veil under the text, in each theme as strong as needed there, and its pair at Check"
                 onPointerEnter={() => onVeil(veil.css)}
                 onPointerLeave={() => onVeil(null)}
                 onFocus={() => onVeil(veil.css)}
@@ -108,11 +108,11 @@ export function TextOnGradient({ gradient, trial, tried, size, onChange, onVeil 
                   if (edit(veil.command)) navigate(addressOf(id, 'check', veil.pair));
                 }}
               >
-                Lay {veil.name}
+                Add {veil.name}
               </Button>
             )}
             <Button onClick={check} title="As a pair, over the box that it covers">
-              {known ? 'To its pair at Check' : 'Check it in its place'}
+              {known ? 'Open its pair at Check' : 'Check it where it stands'}
             </Button>
           </div>
         </>

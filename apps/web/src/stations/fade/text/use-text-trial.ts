@@ -117,7 +117,7 @@ export function useTextTrial(
       pair: pair.id,
       command: {
         type: 'batch',
-        label: 'lay a veil under a text',
+        label: 'add a veil under a text',
         commands: [{ type: 'addPair', pair }, ...commands],
       },
     };

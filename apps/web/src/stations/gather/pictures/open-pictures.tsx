@@ -43,7 +43,7 @@ export function OpenPictures() {
         </Button>
       </div>
       <form
-        className="flex max-w-xl min-w-72 flex-1 items-end gap-2"
+        className="flex max-w-xl min-w-60 flex-1 items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
           fromAddress();
@@ -71,7 +71,7 @@ export function OpenPictures() {
       </form>
       {library.length > 0 && (
         <p className="flex w-full flex-wrap items-center gap-1.5 text-sm">
-          <span className="text-quiet">Or from the picture library, a small made-up web:</span>
+          <span className="text-quiet">Or try one of the samples:</span>
           {library.map((picture) => (
             <Button
               key={picture.address}

@@ -76,7 +76,7 @@ function ArrivalLine({ arrival }: { arrival: Arrival }) {
         <Button small onClick={() => void again()}>
           Try again
         </Button>
-        <IconButton small label={`Let go of ${name}`} onClick={() => dispatch(dropped(arrival.id))}>
+        <IconButton small label={`Delete ${name}`} onClick={() => dispatch(dropped(arrival.id))}>
           <X aria-hidden className="size-4" />
         </IconButton>
       </li>

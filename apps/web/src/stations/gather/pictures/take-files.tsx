@@ -39,7 +39,7 @@ export function TakeFiles({ className, children }: { className?: string; childre
       {children}
       {over && (
         <div className="pointer-events-none absolute inset-2 z-20 grid place-content-center rounded-md border-2 border-ring bg-veil text-lg text-inverse">
-          <span className="rounded-md bg-main px-4 py-2">Let go to open here</span>
+          <span className="rounded-md bg-main px-4 py-2">Drop to open</span>
         </div>
       )}
     </div>

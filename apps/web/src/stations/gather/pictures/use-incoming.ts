@@ -17,7 +17,7 @@ export function useIncoming(): (origins: readonly Origin[]) => Promise<void> {
       if (!origins.length) return;
       const { id, readOnly } = selectProject(store.getState());
       if (readOnly) {
-        toast.error('This project can only be looked at here; the line above says why.');
+        toast.error('This project is view only here; the line above says why.');
         return;
       }
       const pictures = addressOf(id, 'gather', 'pictures');

@@ -71,11 +71,11 @@ export function AdoptDialog({ round, proposal, name, onClose, onAdopted }: Adopt
       open
       onOpenChange={(open) => !open && onClose()}
       title={`Adopt ${name.toLowerCase()}`}
-      description="What is kept stays as it is. One undo takes all of it back."
+      description="What you keep stays as it is. One undo removes the rest."
     >
       {bases.length > 0 && (
         <fieldset className="mb-4">
-          <legend className="mb-1 text-sm text-quiet">New bases; all that is grown from them follows</legend>
+          <legend className="mb-1 text-sm text-quiet">New bases; their shades follow</legend>
           <ul className="grid grid-cols-2 gap-x-6">
             {bases.map(({ family, base, was }) => (
               <li key={family}>
@@ -114,7 +114,7 @@ export function AdoptDialog({ round, proposal, name, onClose, onAdopted }: Adopt
         </p>
       )}
       <Button look="primary" disabled={!count} onClick={adopt}>
-        {count ? `Adopt ${count}` : 'Nothing chosen'}
+        {count ? `Adopt ${count}` : 'Nothing selected'}
       </Button>
     </Dialog>
   );

@@ -50,7 +50,7 @@ export function KeepChoice({ keeping, onChange }: KeepChoiceProps) {
   return (
     <Popover label="What is kept" trigger={<Button>{count ? `Keep ${count} …` : 'Keep nothing …'}</Button>}>
       <div className="flex w-80 flex-col gap-3">
-        <p className="text-sm text-quiet">Stays the same in every proposal; the rest is free.</p>
+        <p className="text-sm text-quiet">These stay the same in every proposal.</p>
         {lists.map(
           ({ key, title, items }) =>
             items.length > 0 && (

@@ -58,20 +58,15 @@ export const ProposalCard = memo(function ProposalCard(props: ProposalCardProps)
         ))}
       </ul>
       <p className="mt-0.5 h-5 truncate text-sm text-quiet">{countsOf(proposal)}</p>
-      <div className="flex items-center gap-1.5">
+      <div className="flex flex-wrap items-center gap-1.5">
         <Button small onClick={() => onAdopt(index)} aria-label={`Adopt ${name} …`}>
           Adopt …
         </Button>
         <Button small look="quiet" onClick={() => onMore(index, 'like')} aria-label={`More like ${name}`}>
           More like it
         </Button>
-        <Button
-          small
-          look="quiet"
-          onClick={() => onMore(index, 'away')}
-          aria-label={`Further away from ${name}`}
-        >
-          Away
+        <Button small look="quiet" onClick={() => onMore(index, 'away')} aria-label={`Less like ${name}`}>
+          Less like it
         </Button>
         <label className="ml-auto flex items-center gap-1 text-sm">
           <input

@@ -77,10 +77,10 @@ export default function ProposalsSource({ view: address }: { view: string | null
         lead={
           round
             ? `Round ${kept || seed === null ? rounds.indexOf(round) + 1 : 'of the address'}, ${wayWords(round)}, seed ${round.seed}`
-            : 'Whole variations beside each other; what you keep stays the same in all of them.'
+            : 'Whole variations side by side. What you keep stays in all of them.'
         }
       >
-        <div className="flex items-end gap-3">
+        <div className="flex flex-wrap items-end gap-3">
           <KeepChoice keeping={draft} onChange={setDraft} />
           <NumberField
             label="More colours"
@@ -91,9 +91,9 @@ export default function ProposalsSource({ view: address }: { view: string | null
             onCommit={(more) => setDraft({ more: Math.round(more) })}
           />
           <div className="w-32">
-            <span className="text-sm text-quiet">Stray</span>
+            <span className="text-sm text-quiet">Variety</span>
             <Track
-              label="How far proposals may stray"
+              label="How varied the proposals are"
               value={draft.stray * 100}
               min={0}
               max={100}
@@ -114,8 +114,8 @@ export default function ProposalsSource({ view: address }: { view: string | null
         <RoundView key={round.id} round={round} onMake={make} />
       ) : (
         <EmptyState title="No round yet">
-          Choose what to keep, how many colours more, and how far proposals may stray. A round shows nine;
-          earlier ones can be gone back to.
+          Choose what to keep, how many colours to add, and how varied they may be. A round shows nine
+          proposals, and earlier rounds stay.
           <p className="mt-3">
             <Button onClick={() => make()}>Make the first round</Button>
           </p>
@@ -174,11 +174,11 @@ function RoundView({ round, onMake }: RoundViewProps) {
         </p>
       )}
       {!proposals.length && !job.busy && !job.fault && (
-        <EmptyState title="Nothing is free">
-          All that there is is kept. Keep less, or ask for more colours, and make a new round.
+        <EmptyState title="Everything is kept">
+          Keep fewer colours, or ask for more, then make a new round.
         </EmptyState>
       )}
-      <ul className="grid grid-cols-3 gap-x-5 gap-y-4">
+      <ul className="grid grid-cols-3 narrow:grid-cols-2 max-sm:grid-cols-1 gap-x-5 gap-y-4">
         {proposals.map((proposal, index) => (
           <ProposalCard
             key={proposal.colors.join()}
@@ -198,7 +198,7 @@ function RoundView({ round, onMake }: RoundViewProps) {
             onClick={() => onMake('mix', [newColors(a), newColors(b)])}
             className="shadow-[0_4px_16px_var(--veil-modal)]"
           >
-            Mix the two that are chosen
+            Mix the two selected
           </Button>
         </div>
       )}
@@ -210,7 +210,7 @@ function RoundView({ round, onMake }: RoundViewProps) {
           onClose={() => setAdopting(null)}
           onAdopted={({ families: grown }) => {
             setAdopting(null);
-            toast('Adopted; undo takes all of it back', {
+            toast('Adopted. Undo takes all of it back', {
               ...(grown
                 ? { action: { label: 'See at Grow', onClick: () => navigate(addressOf(id, 'grow')) } }
                 : {}),

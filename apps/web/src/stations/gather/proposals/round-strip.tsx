@@ -7,7 +7,7 @@ import { useProjectId } from '../../../store/selectors.ts';
 const WAY_WORDS: Readonly<Record<Way, string>> = {
   fresh: 'fresh',
   like: 'like one',
-  away: 'away from one',
+  away: 'unlike one',
   mix: 'a mix of two',
 };
 

@@ -18,22 +18,22 @@ interface RelationFootProps {
 export const RelationFoot = memo(function RelationFoot(props: RelationFootProps) {
   const { name, alone, onAlone, told, count, picked, onTray, onFamilies } = props;
   return (
-    <div className="mt-1 flex min-h-8 items-center gap-3 text-sm">
+    <div className="mt-1 flex min-h-8 flex-wrap items-center gap-x-3 gap-y-1 text-sm">
       <label className="flex items-center gap-1.5">
         <input type="checkbox" checked={alone} onChange={(event) => onAlone(event.target.checked)} />
-        alone
+        move separately
       </label>
       {told ? (
-        <span className="min-w-0 flex-1 text-look">{told}</span>
+        <span className="min-w-40 flex-1 text-look">{told}</span>
       ) : (
-        <span className="min-w-0 flex-1 text-quiet">{count} that anyone can tell apart</span>
+        <span className="min-w-40 flex-1 text-quiet">{count} that anyone can tell apart</span>
       )}
       <Button
         small
         onClick={onTray}
-        aria-label={`${name}: ${picked ? `take ${picked}` : 'take the row'} to the tray`}
+        aria-label={`${name}: ${picked ? `add ${picked}` : 'add the row'} to the tray`}
       >
-        {picked ? `Take ${picked}` : 'Take the row'}
+        {picked ? `Add ${picked}` : 'Add the row'}
       </Button>
       <Button
         small

@@ -3,6 +3,7 @@ import { ADJUSTABLE } from '@mint-lamp/core/harmony/relations';
 import clsx from 'clsx';
 import { memo } from 'react';
 import { useEditing } from '../../../store/editing.ts';
+import { HelpMark } from '../../../ui/help-mark.tsx';
 import { NumberField } from '../../../ui/number-field.tsx';
 import { Track } from '../../../ui/track.tsx';
 import { RELATION_NAMES } from './relation-names.ts';
@@ -15,8 +16,14 @@ export const RelationHead = memo(function RelationHead({ row }: { row: RelationR
     ({ type: 'setRelation', relation: row.relation, row: { ...row, ...part } }) as const;
   const set = (part: Partial<RelationRow>) => edit(command(part));
   return (
-    <div className="mb-1.5 flex h-8 items-center gap-2">
-      <h2 className="flex-1 truncate font-semibold">{name}</h2>
+    <div
+      className="mb-1.5 flex h-8 items-center gap-2"
+      data-help={row.relation === 'complementary' ? 'complementary' : 'peg'}
+    >
+      <h2 className="truncate font-semibold">{name}</h2>
+      <span className="flex-1">
+        {row.relation === 'complementary' && <HelpMark of="complementary" about={name} />}
+      </span>
       <Adjustments row={row} onShow={(part) => preview(command(part))} onSet={set} />
       {hasOwn(row) && <Versions row={row} onShow={(showsOwn) => set({ showsOwn })} name={name} />}
     </div>

@@ -8,6 +8,6 @@ export const RELATION_NAMES: Readonly<Record<Relation, string>> = {
   triadic: 'Triadic',
   tetradic: 'Tetradic',
   square: 'Square',
-  facing: 'Two groups, facing',
+  facing: 'Two opposite groups',
   monochromatic: 'Monochromatic',
 };

@@ -32,20 +32,14 @@ export default function RelativesSource() {
     <div className="flex min-h-full flex-col">
       <GatherHeader
         source="relatives"
-        lead={
-          source ? (
-            <SourceBar source={source} />
-          ) : (
-            'Everything that follows from one colour, beside each other.'
-          )
-        }
+        lead={source ? <SourceBar source={source} /> : 'Everything that goes with one colour, side by side.'}
       >
         <SourceChoice onChoose={choose} />
       </GatherHeader>
       {source ? (
         <ul
           aria-label="Relations"
-          className="grid grid-cols-[repeat(auto-fill,minmax(400px,1fr))] gap-x-8 px-5 pb-5"
+          className="grid grid-cols-[repeat(auto-fill,minmax(min(400px,100%),1fr))] gap-x-8 px-5 pb-5"
         >
           {RELATIONS.map((relation) => (
             <RelationCard key={relation} source={source} row={rowOf(relatives, relation)} ribbon={ribbon} />
@@ -53,8 +47,8 @@ export default function RelativesSource() {
         </ul>
       ) : (
         <EmptyState title="Which colour?">
-          Choose one of the project’s colours or type one; or light any colour and press “See its relatives”
-          in the lamp.
+          Pick one of the project’s colours or type one. Or select any colour and press “See its relatives” in
+          the lamp.
           <p className="mt-3">
             <Button onClick={() => choose('#e2552b')}>Try an example</Button>
           </p>

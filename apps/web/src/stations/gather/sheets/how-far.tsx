@@ -35,10 +35,10 @@ export function HowFar({ farthest, onFarthest, system, movement, busy, pages }: 
   const choose = (next: string) =>
     onFarthest(next === 'exact' ? 0 : next === 'unseen' ? NOT_VISIBLY : FAR.usual);
   return (
-    <section aria-label="How far colours may move" aria-busy={busy} className="mb-5">
+    <section aria-label="How far colours may shift" aria-busy={busy} className="mb-5">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h2 className="font-title text-lg font-semibold">Colours may move</h2>
-        <SwitchGroup label="Colours may move" value={way} options={WAYS} onChange={choose} />
+        <h2 className="font-title text-lg font-semibold">Colours may shift</h2>
+        <SwitchGroup label="Colours may shift" value={way} options={WAYS} onChange={choose} />
         {way === 'far' && (
           <div className="flex w-72 items-center gap-2">
             <Track
@@ -64,19 +64,19 @@ export function HowFar({ farthest, onFarthest, system, movement, busy, pages }: 
         {busy ? <span className="text-quiet">Reading …</span> : told(system, movement)}
       </p>
       {pages && movement.moved > 0 && (
-        <div className="mt-2 grid grid-cols-2 gap-px">
+        <div className="mt-2 grid grid-cols-2 narrow:grid-cols-1 gap-px">
           {(['before', 'after'] as const).map((side) => (
             <figure key={side} className="min-w-0">
               <SmallPage page={pages[side]} />
               <figcaption className="text-sm text-quiet">
-                {side === 'before' ? 'As it is' : 'As it would be'}
+                {side === 'before' ? 'As it is' : 'After'}
               </figcaption>
             </figure>
           ))}
         </div>
       )}
-      <Turned title="Begin to pass" pairs={movement.begin} />
-      <Turned title="Cease to pass" pairs={movement.cease} />
+      <Turned title="Now pass" pairs={movement.begin} />
+      <Turned title="No longer pass" pairs={movement.cease} />
     </section>
   );
 }
@@ -88,7 +88,7 @@ function told({ colors }: SheetSystem, { moved, left, furthest, begin, cease }: 
   const pairs =
     begin.length || cease.length
       ? ` ${count(begin.length, 'pair begins', 'pairs begin')} to pass, ${count(cease.length, 'ceases', 'cease')}.`
-      : ' No pair begins or ceases to pass.';
+      : ' No pair changes between pass and fail.';
   return `${moved} of ${colors} colours give way to another, the furthest by ΔE ${furthest.toFixed(3)}: ${left} are left.${pairs}`;
 }
 

@@ -114,7 +114,7 @@ const ProposedFamily = memo(function ProposedFamily({ family, taken, unsnapped, 
         </div>
         {far.length > 0 && (
           <div className="mt-1 flex flex-wrap items-center gap-1.5 text-sm">
-            <span className="text-quiet">Give way, furthest first</span>
+            <span className="text-quiet">Colours that shift, furthest first</span>
             {far.slice(0, MOST_TOLD).map(({ color, shade, distance }) => {
               const stays = unsnapped.has(color);
               return (
@@ -123,7 +123,7 @@ const ProposedFamily = memo(function ProposedFamily({ family, taken, unsnapped, 
                   type="button"
                   aria-pressed={stays}
                   aria-label={`${color} to ${shade}, ΔE ${distance.toFixed(3)}${stays ? ', stays as it is' : ''}`}
-                  title={stays ? 'Stays as it is' : `Press to let ${color} stay as it is`}
+                  title={stays ? 'Stays as it is' : `Press to keep ${color} as it is`}
                   onClick={() => set('unsnapped', [color], !stays)}
                   className={clsx(
                     'inline-flex items-center rounded-md border border-hair px-1 hover:bg-pressed',

@@ -41,7 +41,7 @@ export const ProposedPairs = memo(function ProposedPairs({ system, taken, set }:
         {failed ? `${failed} of ${rows.length} ${failed === 1 ? 'fails' : 'fail'}` : 'none fails'} {ASKED} in
         some theme.
       </p>
-      <ul className="grid grid-cols-[repeat(auto-fill,minmax(300px,1fr))] gap-x-5 gap-y-1">
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(300px,100%),1fr))] gap-x-5 gap-y-1">
         {rows.slice(0, most).map(({ pair, ratios }) => (
           <li key={pair.key} className={clsx(!taken.has(pair.key) && 'opacity-50')}>
             <label className="flex items-center gap-2" title={pair.selectors.join('\n')}>

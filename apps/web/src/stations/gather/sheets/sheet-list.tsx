@@ -150,7 +150,7 @@ function AddSheets({ onAdd, onFault }: Pick<SheetListProps, 'onAdd' | 'onFault'>
       />
       {pages.length > 0 && (
         <p className="flex flex-wrap items-center gap-1 text-sm">
-          <span className="text-quiet">or from the small made-up web:</span>
+          <span className="text-quiet">or try a sample:</span>
           {pages.map(({ title, address }) => (
             <Button key={address} small disabled={busy} onClick={() => void fetch(address)}>
               {title}

@@ -76,7 +76,7 @@ export default function SheetProposal({
   const take = () => {
     const adoption = adoptSheet(document, system, choice, newId);
     if (!adoption || !edit(adoption.command)) return;
-    toast(`Taken: ${parts.join(', ')}. Undo takes all of it back.`);
+    toast(`Added: ${parts.join(', ')}. Undo removes all of it.`);
     navigate(addressOf(id, choice.families.size ? 'grow' : choice.roles.size ? 'assign' : 'fade'));
   };
   const drawn = useGradually(ORDER, 1);
@@ -110,16 +110,16 @@ export default function SheetProposal({
           disabled={!parts.length || busy}
           onClick={take}
         >
-          {parts.length ? `Take ${parts.join(', ')}` : 'Nothing chosen'}
+          {parts.length ? `Add ${parts.join(', ')}` : 'Nothing selected'}
         </Button>
       </GatherHeader>
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(230px,1fr)_3fr] gap-5 px-5 pb-5">
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(230px,1fr)_3fr] narrow:grid-cols-1 gap-5 px-5 pb-5">
         {children}
         <div className="min-w-0">
           {notes}
           {painting.fault && <Failure fault={painting.fault} onAgain={painting.again} />}
           {again && <SheetsAgainList again={again} system={system} />}
-          {again && <h2 className="mb-2 font-title text-xl font-semibold">Or take all of it once more</h2>}
+          {again && <h2 className="mb-2 font-title text-xl font-semibold">Or add all of it again</h2>}
           <HowFar
             farthest={farthest}
             onFarthest={onFarthest}
@@ -256,7 +256,7 @@ function LeftOver({
       <div className="mb-1 flex items-center gap-3">
         <h2 className="font-title text-lg font-semibold">Left over</h2>
         <Button small onClick={() => onCollect(leftOver.map(({ color }) => color))}>
-          {leftOver.length === 1 ? 'Put it into the tray' : `Put all ${leftOver.length} into the tray`}
+          {leftOver.length === 1 ? 'Add it to the tray' : `Add all ${leftOver.length} to the tray`}
         </Button>
       </div>
       <ul className="flex flex-wrap gap-1.5">

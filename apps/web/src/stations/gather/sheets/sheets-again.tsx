@@ -17,8 +17,8 @@ type Kind = keyof AgainChoice;
 
 const KINDS: readonly { readonly kind: Kind; readonly title: string; readonly says: string }[] = [
   { kind: 'changed', title: 'Changed', says: 'the sheets say another colour' },
-  { kind: 'fresh', title: 'New', says: 'not taken yet' },
-  { kind: 'gone', title: 'Gone', says: 'no longer in the sheets; what is ticked is retired' },
+  { kind: 'fresh', title: 'New', says: 'not added yet' },
+  { kind: 'gone', title: 'Gone', says: 'no longer in the sheets; what you tick is retired' },
 ];
 const SHOWN = 60;
 
@@ -47,7 +47,7 @@ export function SheetsAgainList({ again, system }: SheetsAgainProps) {
         gone: new Set(keys('gone')),
       };
       const { command } = await runJob('takeSheetsAgain', { document, system, choice });
-      if (command && edit(command)) toast('Taken; undo takes all of it back.');
+      if (command && edit(command)) toast('Applied. Undo takes all of it back.');
     } catch (error) {
       toast.error((error as Error).message);
     } finally {
@@ -55,13 +55,13 @@ export function SheetsAgainList({ again, system }: SheetsAgainProps) {
     }
   };
   return (
-    <section aria-label="Since it was taken" className="mb-5">
+    <section aria-label="Since you added it" className="mb-5">
       <div className="flex items-center gap-3">
-        <h2 className="font-title text-lg font-semibold">Since it was taken</h2>
+        <h2 className="font-title text-lg font-semibold">Since you added it</h2>
         <Button data-next look="primary" small disabled={busy || !chosen.length} onClick={take}>
           {chosen.length
-            ? `Take ${chosen.map(({ title, count }) => `${count} ${title.toLowerCase()}`).join(', ')}`
-            : 'Nothing to take'}
+            ? `Apply ${chosen.map(({ title, count }) => `${count} ${title.toLowerCase()}`).join(', ')}`
+            : 'Nothing selected'}
         </Button>
       </div>
       <p role="status" className="mb-2 text-quiet">
@@ -74,7 +74,7 @@ export function SheetsAgainList({ again, system }: SheetsAgainProps) {
               <legend>
                 <b>{title}</b> <span className="text-sm text-quiet">{says}</span>
               </legend>
-              <ul className="grid grid-cols-[repeat(auto-fill,minmax(300px,1fr))] gap-x-5">
+              <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(300px,100%),1fr))] gap-x-5">
                 {again[kind].slice(0, SHOWN).map((thing) => (
                   <Thing
                     key={thing.key}

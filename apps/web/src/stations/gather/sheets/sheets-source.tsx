@@ -84,9 +84,9 @@ export default function SheetsSource() {
         <>
           <GatherHeader
             source="sheets"
-            lead="What there is becomes a system, exactly: style sheets, SCSS, LESS, tokens, a page with its sheets."
+            lead="Turn what you have into a system, colour for colour: style sheets, SCSS, LESS, tokens, or a page."
           />
-          <div className="grid grid-cols-[minmax(230px,1fr)_3fr] gap-5 px-5 pb-5">
+          <div className="grid grid-cols-[minmax(230px,1fr)_3fr] narrow:grid-cols-1 gap-5 px-5 pb-5">
             {list}
             <div className="min-w-0">
               <Notes fault={fault} reading={reading} onStop={() => setStopped(files)} busy={reading.busy} />
@@ -108,7 +108,7 @@ export default function SheetsSource() {
       )}
       {over && (
         <div className="pointer-events-none absolute inset-2 z-20 grid place-content-center rounded-md border-2 border-ring bg-veil text-lg text-inverse">
-          <span className="rounded-md bg-main px-4 py-2">Let go to read it</span>
+          <span className="rounded-md bg-main px-4 py-2">Drop to read it</span>
         </div>
       )}
     </div>
@@ -167,7 +167,8 @@ footer { background: #e9eeec; color: #44575b }
 function NothingYet({ onExample }: { onExample: () => void }) {
   return (
     <EmptyState title="A system appears here as you add what you have">
-      Drop files or a folder, paste a sheet, or give a page’s address. No colour moves unless you let it.
+      Drop files or a folder, paste a sheet, or give a page’s address. Colours stay exactly as they are unless
+      you say otherwise.
       <p className="mt-3">
         <Button onClick={onExample}>Try an example</Button>
       </p>

@@ -40,7 +40,7 @@ export const UsedInRules = memo(function UsedInRules({
     >
       <h2 className="font-title text-lg font-semibold">Written out in rules</h2>
       <p className="mb-1 text-sm text-quiet">
-        Colours that stand in rules and not in a custom property; press one to see where.
+        Colours written straight into rules, not as custom properties. Press one to see where.
       </p>
       <dl className="grid grid-cols-[6rem_1fr] gap-y-1.5">
         {byUse

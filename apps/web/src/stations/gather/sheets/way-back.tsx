@@ -36,11 +36,11 @@ export function WayBack({ files, system, choice }: WayBackProps) {
   };
   const moved = () => runJob('moveSheets', { files, document, system, choice, at: new Date().toISOString() });
   return (
-    <section aria-label="The way back" className="mb-5">
-      <h2 className="font-title text-lg font-semibold">The way back</h2>
+    <section aria-label="Back to your sheets" className="mb-5">
+      <h2 className="font-title text-lg font-semibold">Back to your sheets</h2>
       <p className="mb-1.5 text-sm text-quiet">
-        For those who keep the sheets: what to mend, what is called what, and the sheets themselves with the
-        names of this system, painted the same.
+        For whoever maintains the sheets: what to fix, what each colour is now called, and the sheets
+        rewritten with these names, painting exactly the same.
       </p>
       <div className="flex flex-wrap gap-2">
         <Button
@@ -51,7 +51,7 @@ export function WayBack({ files, system, choice }: WayBackProps) {
             })
           }
         >
-          {busy === 'bill' ? 'Counting …' : 'The bill'}
+          {busy === 'bill' ? 'Counting …' : 'Colour audit'}
         </Button>
         <Button
           disabled={busy !== null}
@@ -71,7 +71,7 @@ export function WayBack({ files, system, choice }: WayBackProps) {
             during('sheets', async () => {
               const { zip } = await moved();
               save(`${stem}-sheets.zip`, zip, 'application/zip');
-              toast('The sheets are rewritten; load colours.css before the others.');
+              toast('The sheets are rewritten. Load colours.css before the others.');
             })
           }
         >
@@ -95,12 +95,12 @@ function BillPage({ html, name, onClose }: { html: string; name: string; onClose
         </Button>
         <Button onClick={() => save(name, html, 'text/html')}>Save the page</Button>
         <Button look="quiet" onClick={onClose}>
-          Close the bill
+          Close the audit
         </Button>
       </div>
       <iframe
         ref={frame}
-        title="The bill"
+        title="Colour audit"
         sandbox="allow-same-origin allow-modals"
         srcDoc={html}
         data-specimen

@@ -35,7 +35,7 @@ export function AdoptSet({ set, onClose, onAdopted, onRead }: AdoptSetProps) {
     <Dialog open onOpenChange={(open) => !open && onClose()} title={`Adopt ${set.name}`}>
       <SetBar content={content} colors={set.colors} />
       <p className="my-3">
-        It adds <b>{willAdd(set, as)}</b>.
+        This adds <b>{willAdd(set, as)}</b>.
       </p>
       {content.kind === 'palette' && (
         <>
@@ -58,7 +58,7 @@ export function AdoptSet({ set, onClose, onAdopted, onRead }: AdoptSetProps) {
         </p>
       )}
       <Button look="primary" onClick={adopt}>
-        {content.kind === 'system' ? 'See what it would add' : 'Adopt'}
+        {content.kind === 'system' ? 'Preview it' : 'Adopt'}
       </Button>
     </Dialog>
   );

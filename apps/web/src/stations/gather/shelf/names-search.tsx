@@ -53,9 +53,7 @@ export function NamesSearch() {
         </ul>
       ) : (
         !resting && (
-          <EmptyState title="Three thousand plain names">
-            Type a word, and take what is called by it.
-          </EmptyState>
+          <EmptyState title="Three thousand plain names">Type a word to find colours by name.</EmptyState>
         )
       )}
     </div>

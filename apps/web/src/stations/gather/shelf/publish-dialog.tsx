@@ -129,7 +129,7 @@ export default function PublishDialog({
       open
       onOpenChange={(open) => !open && onClose()}
       title="Publish on the shelf"
-      description="Others can find and adopt it. It is a copy: later changes of the project do not reach it."
+      description="Others can find and adopt it. It is a copy, so later changes to this project don’t affect it."
     >
       {what ? (
         <form
@@ -169,7 +169,7 @@ export default function PublishDialog({
           </div>
           <div>
             <label htmlFor={`${id}-words`} className="mb-0.5 block text-sm text-quiet">
-              Words that it is found by: weather, material, mood, trade …
+              Words to find it by: weather, material, mood, trade …
             </label>
             <input
               id={`${id}-words`}

@@ -49,13 +49,13 @@ export const SetCard = memo(function SetCard({ set, onFavour, onAdopt, onTakeBac
         </Link>
         {withdrawable && (
           <Confirm
-            label={`Take back ${name}`}
+            label={`Unpublish ${name}`}
             trigger={
-              <Button small look="quiet" aria-label={`Take back ${name}`}>
-                Take back
+              <Button small look="quiet" aria-label={`Unpublish ${name}`}>
+                Unpublish
               </Button>
             }
-            yes="Take it back"
+            yes="Unpublish it"
             no="Leave it there"
             onYes={() => onTakeBack(set)}
           >
@@ -65,7 +65,7 @@ export const SetCard = memo(function SetCard({ set, onFavour, onAdopt, onTakeBac
         <span className="ml-auto text-sm text-quiet">{adopted > 0 && `adopted ${adopted} ×`}</span>
         <IconButton
           small
-          label={favourite ? `No longer favour ${name}` : `Favour ${name}`}
+          label={favourite ? `Remove ${name} from favourites` : `Add ${name} to favourites`}
           aria-pressed={favourite}
           onClick={() => onFavour(set)}
           className="w-auto! gap-1 px-1.5!"

@@ -43,7 +43,7 @@ export function SetsSearch({ search, onSearch }: SetsSearchProps) {
       />
       <div className="flex items-end gap-1.5">
         <TextField
-          label="With something near"
+          label="Near a colour"
           value={near ?? ''}
           mono
           className="w-36"

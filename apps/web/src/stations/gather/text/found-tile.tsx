@@ -26,7 +26,7 @@ export const FoundTile = memo(function FoundTile({ item, chosen, inTray, onToggl
         role="checkbox"
         aria-checked={inTray || chosen}
         disabled={inTray}
-        aria-label={`${spelling}, ${description}, ${item.count} times${inTray ? ', in the tray already' : ''}`}
+        aria-label={`${spelling}, ${description}, ${item.count === 1 ? 'found once' : `found ${item.count} times`}${inTray ? ', in the tray already' : ''}`}
         title={`${description}\nwritten as ${item.spellings.join(', ')}, first in line ${item.line}`}
         onClick={() => onToggle(item.color)}
         className="w-full rounded-md text-left disabled:cursor-default"

@@ -11,8 +11,8 @@ interface NearCodesProps {
 export function NearCodes({ near, onCorrect }: NearCodesProps) {
   if (!near.length) return null;
   return (
-    <section aria-label="Not quite colours" className="mt-5 border-t border-hair pt-3">
-      <h2 className="font-title text-lg font-semibold">Not quite colours</h2>
+    <section aria-label="Possible typos" className="mt-5 border-t border-hair pt-3">
+      <h2 className="font-title text-lg font-semibold">Possible typos</h2>
       <ul className="divide-y divide-hair">
         {near.map((code) => (
           <li key={`${code.index} ${code.text}`} className="py-2">
@@ -24,7 +24,7 @@ export function NearCodes({ near, onCorrect }: NearCodesProps) {
             </p>
             {code.corrections.length > 0 && (
               <p className="mt-1 flex flex-wrap items-center gap-1.5">
-                <span className="text-sm text-quiet">Meant was</span>
+                <span className="text-sm text-quiet">Did you mean</span>
                 {code.corrections.map((correction) => (
                   <Button key={correction} small onClick={() => onCorrect(code, correction)}>
                     <ColorChip css={correction} className="size-4" />

@@ -1,4 +1,4 @@
-import type { ClipboardEvent } from 'react';
+import type { ClipboardEvent, Ref } from 'react';
 import { Button } from '../../../ui/button.tsx';
 
 /** A browser lays out a longer text for so long that typing stops; its beginning is shown instead. */
@@ -8,12 +8,13 @@ const EXCERPT = 3000;
 interface PasteAreaProps {
   text: string;
   onText: (text: string) => void;
+  field?: Ref<HTMLTextAreaElement>;
   /** That the text is a file's, which is not thrown away for another. */
   isFile?: boolean;
 }
 
 /** Where texts are pasted. A very long one is taken whole, and its beginning shown. */
-export function PasteArea({ text, onText, isFile = false }: PasteAreaProps) {
+export function PasteArea({ text, onText, field, isFile = false }: PasteAreaProps) {
   const onPaste = (event: ClipboardEvent<HTMLTextAreaElement>) => {
     const pasted = event.clipboardData.getData('text/plain');
     if (pasted.length <= MOST_SHOWN) return;
@@ -24,6 +25,7 @@ export function PasteArea({ text, onText, isFile = false }: PasteAreaProps) {
   if (text.length <= MOST_SHOWN)
     return (
       <textarea
+        ref={field}
         aria-label="Text with colours"
         value={text}
         onChange={(event) => onText(event.target.value)}
@@ -37,7 +39,7 @@ export function PasteArea({ text, onText, isFile = false }: PasteAreaProps) {
     <section aria-label="Long text" className="flex min-w-0 flex-col gap-2">
       <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
         <p>
-          <b>{text.length.toLocaleString('en-GB')}</b> characters; this is the beginning
+          <b>{text.length.toLocaleString('en-GB')}</b> characters; here is the beginning
         </p>
         {!isFile && (
           <Button small onClick={() => onText('')}>

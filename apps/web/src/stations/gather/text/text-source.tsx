@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { addressOf } from '../../../addresses.ts';
 import type { FoundInText } from '../../../jobs/work/find-colors.ts';
 import { selectProject } from '../../../store/selectors.ts';
@@ -43,6 +43,16 @@ export default function TextSource() {
   const id = useAppSelector((state) => selectProject(state).id);
   const [text, setText] = useDraft(id);
   usePasteAnywhere(setText);
+  const field = useRef<HTMLTextAreaElement>(null);
+  const isEmpty = useAppSelector((state) => {
+    const { families, tray } = selectProject(state).document;
+    return !families.length && !tray.length;
+  });
+  // A project that has nothing yet begins with what is typed or pasted here.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: when it is opened, and not when it is emptied
+  useEffect(() => {
+    if (isEmpty && document.activeElement === document.body) field.current?.focus();
+  }, []);
   const found = useFoundInText(text);
   const {
     merge,
@@ -68,7 +78,7 @@ export default function TextSource() {
       >
         <label className="flex items-center gap-1.5">
           <input type="checkbox" checked={merge} onChange={(event) => setMerge(event.target.checked)} />
-          Merge near-twins
+          Merge near-duplicates
         </label>
         <Button
           data-next
@@ -76,11 +86,11 @@ export default function TextSource() {
           disabled={!chosen.length}
           onClick={() => collect(chosen.map(({ color }) => color))}
         >
-          {chosen.length ? `Put ${chosen.length} into the tray` : 'Put into the tray'}
+          {chosen.length ? `Add ${chosen.length} to the tray` : 'Add to the tray'}
         </Button>
       </GatherHeader>
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(240px,2fr)_3fr] gap-5 px-5 pb-5">
-        <PasteArea text={text} onText={setText} />
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(240px,2fr)_3fr] narrow:grid-cols-1 gap-5 px-5 pb-5">
+        <PasteArea text={text} onText={setText} field={field} />
         <section
           aria-label="Found colours"
           aria-busy={searching || drawn.length < shown.length}
@@ -115,9 +125,10 @@ export default function TextSource() {
               </ul>
               <NearCodes
                 near={result.near}
-                onCorrect={({ text: wrong, index }, right) =>
-                  setText((old) => old.slice(0, index) + old.slice(index).replace(wrong, right))
-                }
+                onCorrect={({ text: wrong, index }, right) => {
+                  setText((old) => old.slice(0, index) + old.slice(index).replace(wrong, right));
+                  field.current?.focus();
+                }}
               />
             </>
           ) : (

@@ -27,7 +27,7 @@ export function FamilyDetail({ resolved, ground, onTry }: FamilyDetailProps) {
   return (
     <section
       aria-label={family.name}
-      className="mt-3 grid grid-cols-[1fr_300px] gap-5 border-t border-hair bg-raised px-5 py-4 [contain-intrinsic-size:auto_560px] [content-visibility:auto]"
+      className="mt-3 grid grid-cols-[1fr_300px] narrow:grid-cols-1 gap-5 border-t border-hair bg-raised px-5 py-4 [contain-intrinsic-size:auto_560px] [content-visibility:auto]"
     >
       <div className="min-w-0">
         <div className="mb-3 flex flex-wrap items-end gap-x-3 gap-y-2">

@@ -20,7 +20,7 @@ type By = Following['by'] | 'own';
 
 const WAYS: readonly { value: By; label: string }[] = [
   { value: 'own', label: 'Its own colour' },
-  { value: 'turn', label: 'A turn of another’s hue' },
+  { value: 'turn', label: 'Another’s hue, turned' },
   { value: 'between', label: 'Between two others' },
   { value: 'tint', label: 'Its own lightness, tinted by another' },
 ];
@@ -62,7 +62,7 @@ export const FollowChoice = memo(function FollowChoice({ id, name, follows }: Fo
   const [fault, setFault] = useState<string | null>(null);
   const dependents = useMemo(() => followingAll(families, id), [families, id]);
   const others = families.filter((one) => one.id !== id && !dependents.has(one.id));
-  const nameOf = (other: string) => families.find((one) => one.id === other)?.name ?? 'a lost family';
+  const nameOf = (other: string) => families.find((one) => one.id === other)?.name ?? 'a removed family';
   const options = others.map((one) => ({ value: one.id, label: one.name }));
   const set = (next: Following) => {
     setFault(tryEdit({ type: 'setFollows', family: id, follows: next }));
@@ -126,13 +126,13 @@ export const FollowChoice = memo(function FollowChoice({ id, name, follows }: Fo
             )}
             <p className="text-sm text-quiet">
               {follows
-                ? 'It moves whenever what it follows does, until it is cut.'
-                : 'A base that follows others moves whenever they do.'}
+                ? 'It moves with what it follows, until you cut it loose.'
+                : 'A base that follows others moves with them.'}
             </p>
           </div>
         </Popover>
         {follows && (
-          <Button look="quiet" title="Keeps the colour that it has now, as its own" onClick={cutIt}>
+          <Button look="quiet" title="Keeps the colour it has now" onClick={cutIt}>
             Cut
           </Button>
         )}

@@ -102,7 +102,7 @@ function Removing({ family, onRemove }: { family: string; onRemove: (by: Replace
             />
           )}
           <Way
-            label="The colours that they have, linked to nothing"
+            label="Their present colours, linked to nothing"
             on={by === 'colors'}
             onPick={() => setBy('colors')}
           />

@@ -41,7 +41,7 @@ export const GroundChoice = memo(function GroundChoice({ grounds, onChoose }: Gr
                 label="Second ground of the marks"
                 onPick={(link) => choose([links[0]!, link])}
               />
-              <IconButton label="Leave the second ground out" onClick={() => onChoose([links[0]!])}>
+              <IconButton label="Remove the second ground" onClick={() => onChoose([links[0]!])}>
                 <X aria-hidden className="size-4" />
               </IconButton>
             </>

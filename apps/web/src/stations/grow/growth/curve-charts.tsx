@@ -69,7 +69,7 @@ export default memo(function CurveCharts({ family, now, before, onHold }: CurveC
   const changed = JSON.stringify(now) !== JSON.stringify(before);
   return (
     <>
-      <div className="grid grid-cols-3 gap-3">
+      <div className="grid grid-cols-3 narrow:grid-cols-1 gap-3">
         {CURVES.map((curve) => (
           <CurveChart key={curve.channel} {...{ family, curve, now, before, changed, onHold }} />
         ))}

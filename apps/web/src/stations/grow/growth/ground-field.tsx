@@ -48,7 +48,7 @@ function GroundName({ ground }: { ground: GrowthGround }) {
   const name =
     ground.to === 'role'
       ? `${linkName(document, { to: 'role', role: ground.role })} in ${
-          themes.find(({ id }) => id === ground.theme)?.name ?? 'a lost theme'
+          themes.find(({ id }) => id === ground.theme)?.name ?? 'a removed theme'
         }`
       : linkName(document, ground);
   return <span className="truncate">{name}</span>;

@@ -8,13 +8,13 @@ import { USUAL_GROWTH } from '@mint-lamp/core/family/growth';
 export type GrowthKind = 'lightness' | 'white' | 'black' | 'grey' | 'opacity' | 'contrast' | 'drawn';
 
 export const GROWTH_KINDS: readonly { value: GrowthKind; label: string }[] = [
-  { value: 'lightness', label: 'Even lightness' },
-  { value: 'white', label: 'Tints, towards white' },
-  { value: 'black', label: 'Darker mixes, towards black' },
-  { value: 'grey', label: 'Tones, towards grey' },
+  { value: 'lightness', label: 'Even lightness steps' },
+  { value: 'white', label: 'Tints, mixed with white' },
+  { value: 'black', label: 'Mixed with black' },
+  { value: 'grey', label: 'Tones, mixed with grey' },
   { value: 'opacity', label: 'Opacity over a ground' },
   { value: 'contrast', label: 'Contrast on a ground' },
-  { value: 'drawn', label: 'Drawn, step by step' },
+  { value: 'drawn', label: 'Curves, step by step' },
 ];
 
 export const kindOf = (growth: FamilyGrowth): GrowthKind =>

@@ -49,7 +49,7 @@ export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground, g
     const held = new Set(links.flatMap((link) => (link.to === 'shade' ? [link.shade] : [])));
     held.add(families.get(family)!.base.label);
     const next = withCount(growth, count, held, own);
-    if (!next) return 'More of them are used than that: take those out below, one by one';
+    if (!next) return 'More shades than that are in use. Remove some below first.';
     return tryEdit(command(next));
   };
   return (
@@ -57,6 +57,7 @@ export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground, g
       <div className="flex items-end justify-between gap-2">
         <Choice
           label="Grows by"
+          help="growth"
           value={kind}
           options={GROWTH_KINDS}
           onChange={(next) => onCommit(growthOfKind(next, growth, start))}
@@ -66,9 +67,11 @@ export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground, g
           look="quiet"
           disabled={JSON.stringify(usual) === JSON.stringify(growth)}
           onClick={() => onCommit(usual)}
-          title={growth.kind === 'lightness' ? undefined : 'The usual settings, on the ground of the marks'}
+          title={
+            growth.kind === 'lightness' ? undefined : 'Back to the default settings, on the marks’ ground'
+          }
         >
-          As usual
+          Reset
         </Button>
       </div>
       <KindSettings {...{ family, growth, grownOn, command, onPreview, onCommit, tryEdit }} />
@@ -100,7 +103,7 @@ export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground, g
         title="The first label becomes the last: what points to a label finds the shade at the other end"
         onClick={() => onCommit({ ...growth, labels: [...growth.labels].reverse() })}
       >
-        Turn the labels round
+        Reverse the labels
       </Button>
     </section>
   );
@@ -184,7 +187,7 @@ const LIGHTNESS = [
   { key: 'endChroma', name: 'End chroma', min: 0, max: 150, scale: 100, unit: '%', decimals: 0 },
   { key: 'hueDrift', name: 'Hue drift', min: -60, max: 60, scale: 1, unit: '°', decimals: 0 },
 ] as const;
-const REACH = { name: 'Mixed in at most', min: 0, max: 100, scale: 100, unit: '%', decimals: 0 } as const;
+const REACH = { name: 'Strongest mix', min: 0, max: 100, scale: 100, unit: '%', decimals: 0 } as const;
 const LEAST = { name: 'Least opacity', min: 0, max: 100, scale: 100, unit: '%', decimals: 0 } as const;
 
 const wordsOf = (text: string) => text.split(/[\s;]+/).filter(Boolean);

@@ -78,14 +78,14 @@ export function ApplyRecipe({ recipe, except, onTry, onDone }: ApplyRecipeProps)
         ))}
       </div>
       <p className="my-1 text-sm text-quiet">
-        The rails above show it already; hollow bars are where shades stand now.
+        The rails above already show it. Hollow bars mark where shades are now.
       </p>
       <div className="flex gap-2">
         <Button small look="primary" disabled={!command} onClick={apply}>
           Apply
         </Button>
         <Button small onClick={onDone}>
-          Leave as it is
+          Discard
         </Button>
       </div>
     </fieldset>

@@ -44,7 +44,7 @@ export const Recipes = memo(function Recipes({ family, name, onTry }: RecipesPro
       </div>
       {!recipes.length && (
         <p className="mt-1 text-sm text-quiet">
-          None yet. A growth that is kept can be applied to other families in one go.
+          None yet. Keep this growth to apply it to other families in one go.
         </p>
       )}
       <ul className="mt-1 flex flex-col gap-1">

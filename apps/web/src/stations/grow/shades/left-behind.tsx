@@ -17,16 +17,16 @@ export function LeftBehind({ resolved }: { resolved: ResolvedFamily }) {
     const commands = labels.map(
       (shade): SimpleCommand => ({ type: 'setShade', family: family.id, shade, color: null }),
     );
-    edit({ type: 'batch', label: `let ${family.name} ${labels.join(', ')} grow again`, commands });
+    edit({ type: 'batch', label: `reset ${family.name} ${labels.join(', ')} to growth`, commands });
   };
   return (
     <p role="status" className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 text-look">
       <span>
-        {stayed.length === 1 ? 'One hand-set shade' : `${stayed.length} hand-set shades`} stayed behind:{' '}
+        {stayed.length === 1 ? 'One hand-set shade' : `${stayed.length} hand-set shades`} left behind:{' '}
         {labels.join(', ')}.
       </span>
       <Button small onClick={again}>
-        Let {stayed.length === 1 ? 'it' : 'them'} grow again
+        Reset {stayed.length === 1 ? 'it' : 'them'} to growth
       </Button>
       <Button small look="quiet" onClick={() => setKept(base.text)}>
         Keep {stayed.length === 1 ? 'it' : 'them'}

@@ -116,9 +116,9 @@ const Tools = memo(function Tools(props: ToolsProps) {
       {handSet && (
         <>
           <span className="mx-1 h-4 border-l border-hair" />
-          <span className="text-sm text-quiet">set by hand, growth gives {grown}</span>
+          <span className="text-sm text-quiet">set by hand; growth gives {grown}</span>
           <Button small onClick={() => edit({ type: 'setShade', family, shade: label, color: null })}>
-            Let it grow again
+            Reset to growth
           </Button>
           {asBase !== null && (
             <Button
@@ -126,15 +126,15 @@ const Tools = memo(function Tools(props: ToolsProps) {
               onClick={toBase}
               title={
                 asBase === label
-                  ? 'It stays where it is; the other shades grow from it'
+                  ? 'It stays where it is, and the other shades grow from it'
                   : `Its lightness does not lie between its neighbours’: as the base it would stand at ${asBase}`
               }
             >
-              {asBase === label ? 'Let the base follow it' : `Let the base follow it, at ${asBase}`}
+              {asBase === label ? 'Make it the base' : `Make it the base, at ${asBase}`}
             </Button>
           )}
           <Button small onClick={toFamily}>
-            A family of its own
+            Turn into a family
           </Button>
         </>
       )}

@@ -21,18 +21,18 @@ interface TakeOutProps {
 export function TakeOut({ family, label, isBase, few }: TakeOutProps) {
   const [open, setOpen] = useState(false);
   const why = isBase
-    ? 'The base stands here: move it first'
+    ? 'The base is here: move it first'
     : few
       ? 'A family needs at least three shades'
       : undefined;
   return (
     <Popover
-      label={`Take ${label} out`}
+      label={`Remove ${label}`}
       open={open}
       onOpenChange={setOpen}
       trigger={
         <Button small look="quiet" disabled={why !== undefined} title={why}>
-          Take it out …
+          Remove it …
         </Button>
       }
     >
@@ -94,18 +94,13 @@ function TakingOut({ family, label, onDone }: { family: string; label: string; o
             Used by {names.slice(0, MOST).join(', ')}
             {names.length > MOST && ` and ${names.length - MOST} more`}.
           </p>
-          <Choice
-            label="They should use instead"
-            value={chosen.value}
-            options={options}
-            onChange={setInstead}
-          />
+          <Choice label="Use this instead" value={chosen.value} options={options} onChange={setInstead} />
         </>
       ) : (
-        <p>Nothing uses it. The other shades stay as they are.</p>
+        <p>Nothing uses it. The other shades stay put.</p>
       )}
       <Button look="danger" className="self-start border-control!" onClick={doIt}>
-        Take {label} out
+        Remove {label}
       </Button>
     </div>
   );

@@ -86,7 +86,7 @@ export default function AddArtwork({ onDone }: { onDone: () => void }) {
       }}
     >
       <p className="text-sm text-quiet">
-        Its colours are linked to this project and follow it. Scripts, links and outside content are left out.
+        Its colours link to this project and change with it. Scripts, links and outside content are left out.
       </p>
       <label className="flex flex-col gap-0.5 text-sm">
         <span className="text-quiet">An SVG file, or an HTML page with its CSS files; or drop them here</span>
@@ -110,7 +110,7 @@ export default function AddArtwork({ onDone }: { onDone: () => void }) {
       />
       {artworksThere.length > 0 && (
         <p className="flex flex-wrap items-center gap-1 text-sm">
-          <span className="text-quiet">or from the small made-up web:</span>
+          <span className="text-quiet">or try a sample:</span>
           {artworksThere.map(({ title, address }) => (
             <Button key={address} small disabled={busy || isFull} onClick={() => void fetched(address)}>
               {title}

@@ -62,8 +62,8 @@ export function ArtColors({ artwork, colors }: { artwork: Artwork; colors: reado
               <Button
                 small
                 look="quiet"
-                aria-label={`Leave ${key} as it is`}
-                title="Leave it as it is"
+                aria-label={`Keep the own colour of ${key}`}
+                title="Keep its own colour"
                 onClick={() => tryEdit(linking(key, null))}
               >
                 ×

@@ -30,7 +30,7 @@ export function ArtworkTiles() {
   const [adding, setAdding] = useState(false);
   return (
     <section aria-label="Artwork" className="mx-5 mb-5 border-t border-hair pt-3">
-      <div className="mb-2 flex items-center gap-3">
+      <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 className="font-title text-lg font-semibold">Your artwork</h2>
         {!artworks.length && (
           <p className="text-quiet">A drawing or a page of yours, its colours linked to this project.</p>

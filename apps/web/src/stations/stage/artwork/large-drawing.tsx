@@ -45,7 +45,7 @@ export default function LargeDrawing({ artwork }: { artwork: Artwork }) {
   return (
     <section aria-label={artwork.name} className="flex flex-1 flex-col">
       <ArtworkHeader artwork={artwork} />
-      <div className="grid flex-1 grid-cols-[minmax(0,1fr)_344px] gap-5 px-5 pb-5 max-[1100px]:grid-cols-1">
+      <div className="grid flex-1 grid-cols-[minmax(0,1fr)_344px] narrow:grid-cols-1 gap-5 px-5 pb-5 max-[1100px]:grid-cols-1">
         <div className="flex flex-wrap content-start gap-4" style={{ filter }}>
           {themes.map((theme) => (
             <figure key={theme.theme.id} className="m-0">
@@ -109,7 +109,7 @@ function Proposals({ artwork, shares }: ColorsProps) {
       ? []
       : [
           [
-            'Monochrome',
+            'One hue',
             'In the greyest family',
             () => matchColors(colors, shadeCandidates(settled, grey), weights),
           ] as const,

@@ -47,7 +47,7 @@ export default function LargePage({ artwork }: { artwork: Artwork }) {
   return (
     <section aria-label={artwork.name} className="flex flex-1 flex-col">
       <ArtworkHeader artwork={artwork} />
-      <div className="grid flex-1 grid-cols-[minmax(0,1fr)_344px] gap-5 px-5 pb-5 max-[1100px]:grid-cols-1">
+      <div className="grid flex-1 grid-cols-[minmax(0,1fr)_344px] narrow:grid-cols-1 gap-5 px-5 pb-5 max-[1100px]:grid-cols-1">
         <div ref={element} className="flex flex-wrap content-start" style={{ filter, gap: GAP }}>
           {space > 0 &&
             themes.map((theme) => (

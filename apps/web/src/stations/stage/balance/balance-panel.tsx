@@ -14,6 +14,7 @@ import { selectSettledReadout, useSystem } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
+import { HelpMark } from '../../../ui/help-mark.tsx';
 import { useResting } from '../../../ui/use-resting.ts';
 import { useSeenThemes } from '../use-stage-view.ts';
 
@@ -32,7 +33,8 @@ export default function BalancePanel({ scenes, width }: BalancePanelProps) {
   const themes = useSeenThemes();
   const [areas, setAreas] = useState<readonly PaintedAreas[] | null>(null);
   return (
-    <section aria-label="Share of area" className="mx-5 mb-3 border-y border-hair py-2">
+    <section aria-label="Share of area" data-help="shares" className="mx-5 mb-3 border-y border-hair py-2">
+      <HelpMark of="shares" about="60 / 30 / 10" className="float-right" />
       <MeasuredScenes theme={themes[0]!} scenes={scenes} width={width} onMeasured={setAreas} />
       {areas ? (
         <div className="flex flex-wrap gap-x-8 gap-y-3">
@@ -184,7 +186,7 @@ function Ways({ theme, shares }: { theme: ResolvedTheme; shares: AreaShares }) {
             onBlur={() => preview(null)}
             onClick={() => edit(command)}
           >
-            Take it
+            Apply
           </Button>
         </li>
       ))}

@@ -51,7 +51,7 @@ export function CastLine() {
   return (
     <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-5 pb-2 text-sm" data-testid="cast-line">
       <p className={unpainted.length || lost.length ? 'min-w-0 text-look' : 'min-w-0 text-quiet'}>
-        {told.length ? told.join(' · ') : 'Every use has a role of its own.'}
+        {told.length ? told.join(' · ') : 'Every part of the pages has a role of its own.'}
       </p>
       <Popover label="What paints what" trigger={<Button small>What paints what …</Button>}>
         <CastPanel />

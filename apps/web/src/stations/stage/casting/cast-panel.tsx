@@ -42,7 +42,7 @@ export default function CastPanel() {
   return (
     <div className="w-[520px]">
       <p className="mb-2 text-sm text-quiet">
-        Scenes ask for uses; roles are found by their names and pairs. What you choose holds for all scenes.
+        Scenes ask for uses, and find roles by name and pairs. What you choose here holds for all scenes.
       </p>
       <ul aria-label="Uses">
         {uses.map((entry) => (
@@ -80,10 +80,10 @@ export function UseChoice({ use }: { use: SceneUse }) {
     {
       link: null,
       label: chosen
-        ? 'As it is found'
+        ? 'Automatic'
         : `${paintName(doc, entry)}${entry.how === 'stand-in' ? ', standing in' : ''}`,
     },
-    { link: { to: 'nothing' }, label: 'Nothing: leave it out' },
+    { link: { to: 'nothing' }, label: 'Leave it unpainted' },
     ...(sceneUse(use).wide
       ? [
           ...doc.gradients.map(({ id, name }) => ({

@@ -72,7 +72,7 @@ export default function Marks({ page, scale, theme, layout, onPress, onCount }: 
           key={i}
           type="button"
           data-mark
-          aria-label={`${part.words}: ${formatRatio(measured.ratio)} to 1, needs ${measured.required}${mend.kind === 'repair' ? `; nearest mend ${mend.name}` : ''}`}
+          aria-label={`${part.words}: ${formatRatio(measured.ratio)} to 1, needs ${measured.required}${mend.kind === 'repair' ? `; nearest repair ${mend.name}` : ''}`}
           onClick={() => onPress(part)}
           className="absolute z-10 border-2 border-dashed border-fail"
           style={{ ...box, background: 'none' }}

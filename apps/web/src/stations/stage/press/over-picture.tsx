@@ -130,7 +130,7 @@ export default function OverPicture({ page, pressed, theme }: OverPictureProps) 
       {other && role && (
         <p className="flex items-center gap-2 text-sm">
           <span className="min-w-0 flex-1">
-            {linkName(document, other.link)} puts the text first: {formatRatio(answer.color!.ratio)}
+            {linkName(document, other.link)} makes the text stand out: {formatRatio(answer.color!.ratio)}
           </span>
           <Button
             small
@@ -138,13 +138,13 @@ export default function OverPicture({ page, pressed, theme }: OverPictureProps) 
               edit({ type: 'setLink', role: role.role.id, theme: theme.theme.id, link: other.link })
             }
           >
-            Take it
+            Apply
           </Button>
         </p>
       )}
       {answer.veil && (
         <p className="text-sm text-quiet">
-          So does a {answer.veil.index ? 'light' : 'dark'} veil at {Math.round(answer.veil.alpha * 100)} %:{' '}
+          Or add a {answer.veil.index ? 'light' : 'dark'} veil at {Math.round(answer.veil.alpha * 100)} %:{' '}
           {formatRatio(answer.veil.ratio)}.
         </p>
       )}

@@ -121,7 +121,7 @@ export default function PressedPanel({ page, pressed, scale, theme, onClose }: P
         ) : (
           <p className="text-quiet">
             {entry.link
-              ? 'No role but a gradient or a picture paints it.'
+              ? 'A gradient or a picture paints it, not a role.'
               : `No role is for ${SCENE_USES[painted.use].name}.`}
           </p>
         )}
@@ -153,7 +153,7 @@ function Ratio({ measured, place }: { measured: Measurement; place: PartPlace })
         {measured.awaited ? '…' : `${formatRatio(measured.ratio)} : 1`}
       </span>
       <span className="text-sm text-quiet">
-        {measured.pair.exempt ? 'disabled: nothing is asked of it' : measuredWords(measured)}
+        {measured.pair.exempt ? 'disabled: WCAG asks nothing of it' : measuredWords(measured)}
         {measured.over ? ', at its worst place' : ''}
         {differs ? `; ${formatRatio(before.ratio)} before` : ''}
       </span>
@@ -184,7 +184,7 @@ function Mend({
   return (
     <div className="flex items-center gap-2 border-t border-hair pt-2">
       <p className="min-w-0 flex-1 text-sm">
-        Nearest mend: <b>{mend.name}</b> for the{' '}
+        Nearest repair: <b>{mend.name}</b> for the{' '}
         {mend.side === 'foreground' ? 'text' : mend.side === 'veil' ? 'veil' : 'ground'},{' '}
         <span className="font-mono">{formatRatio(mend.ratio)}</span>
         {mend.cost && `; ${mend.cost}`}
@@ -198,7 +198,7 @@ function Mend({
         onBlur={() => onLook(null)}
         onClick={() => edit(mend.command)}
       >
-        Mend it
+        Repair it
       </Button>
     </div>
   );

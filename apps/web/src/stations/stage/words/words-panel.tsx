@@ -33,7 +33,7 @@ export default function WordsPanel() {
     <div className="w-[420px]">
       <div className="mb-2 flex items-start gap-3">
         <p className="flex-1 text-sm text-quiet">
-          Above each field are the plain words that stand there until you write your own, for all scenes.
+          Above each field is the placeholder text. What you write replaces it in all scenes.
         </p>
         {own.length > 0 && (
           <Button
@@ -46,7 +46,7 @@ export default function WordsPanel() {
               })
             }
           >
-            All plain again
+            Reset all words
           </Button>
         )}
       </div>

@@ -23,24 +23,24 @@ export function DeskTools({ viewing, side, onSide, panel, onPanel }: DeskToolsPr
   return (
     <div className="flex items-end gap-3">
       <Choice
-        label="Area that is averaged"
+        label="Averaged area"
         value={String(side)}
         options={SIDE_OPTIONS}
         className="w-36"
         onChange={(next) => onSide(sideOf(next))}
       />
-      <fieldset aria-label="How large the picture is seen" className="flex items-center gap-1">
-        <IconButton label="Smaller" hint="Smaller (−, or the wheel)" onClick={() => zoom(1 / ZOOM)}>
+      <fieldset aria-label="Zoom" className="flex items-center gap-1">
+        <IconButton label="Smaller" hint="Zoom out (−, or the wheel)" onClick={() => zoom(1 / ZOOM)}>
           <Minus aria-hidden className="size-4" />
         </IconButton>
         <span className="w-14 text-center" data-testid="zoom">
           {Math.round(view.scale * 100)} %
         </span>
-        <IconButton label="Larger" hint="Larger (+, or the wheel)" onClick={() => zoom(ZOOM)}>
+        <IconButton label="Larger" hint="Zoom in (+, or the wheel)" onClick={() => zoom(ZOOM)}>
           <Plus aria-hidden className="size-4" />
         </IconButton>
-        <Hint text="All of the picture (0)">
-          <Button onClick={fit}>Whole</Button>
+        <Hint text="Fit the picture (0)">
+          <Button onClick={fit}>Fit</Button>
         </Hint>
         <Hint text="One pixel of the picture as one of the screen">
           <Button onClick={actual}>1 : 1</Button>

@@ -57,7 +57,7 @@ export default function EyePanel({ seen: { answer, others, veils }, text, set }:
         </tbody>
       </table>
       {eye.first !== 'text' && (
-        <ul aria-label="What puts the text first" className="flex flex-col gap-1.5 text-sm">
+        <ul aria-label="What makes the text stand out" className="flex flex-col gap-1.5 text-sm">
           {color && (
             <li className="flex items-center gap-2">
               <ColorChip css={others[color.index]!.color.css} className="size-4" />
@@ -65,7 +65,7 @@ export default function EyePanel({ seen: { answer, others, veils }, text, set }:
                 Text in {others[color.index]!.name}: {formatRatio(color.ratio)}
               </span>
               <Button small onClick={() => set({ ...text, color: others[color.index]!.color.css })}>
-                Take it
+                Apply
               </Button>
             </li>
           )}
@@ -90,7 +90,7 @@ export default function EyePanel({ seen: { answer, others, veils }, text, set }:
           )}
           {!color && !place && !veil && (
             <li className="text-quiet">
-              No other colour, place or veil is enough: use a calmer picture, or put a ground under the text.
+              No other colour, place or veil is enough. Use a calmer picture, or put the text on a ground.
             </li>
           )}
         </ul>

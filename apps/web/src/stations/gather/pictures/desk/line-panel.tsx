@@ -58,11 +58,11 @@ export function LinePanel(props: LinePanelProps) {
       </div>
       <div>
         <div className="mb-1 flex justify-between text-sm">
-          <span>May differ by, on average (ΔE OK)</span>
+          <span>Average difference allowed (ΔE OK)</span>
           <span className="font-mono">{tolerance.toFixed(3)}</span>
         </div>
         <Track
-          label="May differ by, on average"
+          label="Average difference"
           value={Math.round(tolerance * 1000)}
           min={FINEST}
           max={COARSEST}
@@ -80,7 +80,7 @@ export function LinePanel(props: LinePanelProps) {
             the line, where {tolerance.toFixed(3)} is asked, and by {followed.most.toFixed(3)} at the place
             where it differs most.
             {!followed.reached &&
-              ' The line is rougher than what is asked: average a larger area, or let it differ by more.'}
+              ' The colours along the line are too uneven for that. Average a larger area, or allow a larger difference.'}
           </>
         ) : (
           'Looking along the line …'
@@ -102,7 +102,7 @@ export function LinePanel(props: LinePanelProps) {
           Its colours to the tray
         </Button>
         <Button small look="danger" onClick={onRemove}>
-          Take the line off
+          Remove the line
         </Button>
       </div>
       <p className="text-sm text-quiet">

@@ -179,7 +179,7 @@ function Opened({ picture, size, row, index, taking }: OpenedProps) {
       </p>
       <p className="mt-1 flex flex-wrap gap-1.5">
         <Button small onClick={() => taking.tray([hexes[index]!])}>
-          This one to the tray
+          Add this one to the tray
         </Button>
         <Button small onClick={() => taking.families([hexes[index]!])}>
           as a family
@@ -189,7 +189,7 @@ function Opened({ picture, size, row, index, taking }: OpenedProps) {
             small
             onClick={() => edit({ type: 'moveColor', picture: picture.id, leaning, size, index, to: null })}
           >
-            Give it back
+            Reset
           </Button>
         )}
       </p>

@@ -31,8 +31,8 @@ function Missing() {
   return (
     <>
       <GatherHeader source="pictures" lead={<BackToAll />} />
-      <EmptyState title="This picture is not in the project any more">
-        It may have been removed; undo brings it back.{' '}
+      <EmptyState title="This picture is no longer in the project">
+        It may have been removed. Undo brings it back.{' '}
         <Link to={addressOf(projectId, 'gather', 'pictures')} className="underline underline-offset-2">
           See the others
         </Link>

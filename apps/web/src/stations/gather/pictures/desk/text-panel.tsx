@@ -159,7 +159,7 @@ function Measures({ text, measured, seen, set, taking }: MeasuresProps) {
           Make it a pair
         </Button>
         <Button small look="danger" onClick={() => set(null)}>
-          Take the text off
+          Remove the text
         </Button>
       </div>
       <p className="mt-3 text-sm text-quiet">

@@ -1,0 +1,58 @@
+import { HELP } from '../../apps/web/src/help/help-list.ts';
+import { axeFaults, expect, test } from '../support/test.ts';
+
+test('a mark, a key and the finder say what something is and why one would, in two sentences', async ({
+  page,
+  open,
+}) => {
+  await open('grow');
+  await page.getByRole('main').getByRole('button', { name: 'What is this?' }).first().click();
+  const card = page.getByRole('dialog', { name: 'Grow', exact: true });
+  await expect(card).toContainText('A family is a base colour');
+  expect(await axeFaults(page)).toEqual([]);
+  await page.keyboard.press('Enter');
+  await expect(card).toBeHidden();
+  // By the key, of what has the focus.
+  await page.getByRole('region', { name: 'Tray' }).getByRole('button').first().focus();
+  await page.mouse.move(1, 1);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Tray' })).toContainText('stays with the project');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('region', { name: 'Tray' }).getByRole('button').first()).toBeFocused();
+  // Of what the pointer is over.
+  await page.getByText('light axis, L*').hover();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Rail and light axis' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('large text');
+  await page.getByRole('option', { name: /What is: What large text is/ }).click();
+  await expect(page.getByRole('dialog', { name: 'What large text is' })).toContainText('18.66 px');
+});
+
+test('every mark that stands anywhere has an answer', async ({ page, open, goOn }) => {
+  const known = HELP.map(({ id }) => id);
+  await open('gather');
+  for (const view of [
+    'gather',
+    'gather/relatives',
+    'grow/deepwater',
+    'assign',
+    'check/notice-delay-text-on-notice-delay-ground',
+    'fade/first-light',
+    'stage',
+    'deliver',
+  ]) {
+    await goOn(view);
+    await page.locator('[data-help-open]').first().waitFor();
+    const asked = await page
+      .locator('[data-help-open], [data-help]')
+      .evaluateAll((all) =>
+        all.map((one) => one.getAttribute('data-help-open') ?? one.getAttribute('data-help')),
+      );
+    expect(
+      asked.filter((one) => !known.includes(one!)),
+      view,
+    ).toEqual([]);
+  }
+});

@@ -1,0 +1,1 @@
+export function allPhrases(): ReadonlyMap<string, readonly string[]>;

@@ -1,0 +1,2 @@
+export function renamed(): ReadonlyMap<string, string>;
+export function wordsList(): string;
