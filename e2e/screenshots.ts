@@ -24,6 +24,11 @@ const back: object[] = [];
 /** How the views come to be what they show: from a project as the demo has it, one after the other. */
 const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
   projects: () => page.goto(stack.address),
+  begin: async () => {
+    await page.goto(`${stack.address}/new/text`);
+    await page.getByLabel(/Paste it whole/).fill(MAIL);
+    await page.getByText(/^All \d+ pairs pass/).waitFor();
+  },
   gather: async () => {
     await station('gather');
     await paste(page, MAIL);
@@ -39,7 +44,7 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
     const { document } = await onServer(stack, SKERRY);
     const [{ id }] = document.pictures.filter(({ name }: { name: string }) => name === 'Harbour at dusk');
     await station('gather', 'pictures', id);
-    await page.getByText('What covers most').waitFor();
+    await page.getByText('By area').waitFor();
   },
   grow: () => station('grow'),
   assign: () => station('assign', 'action-fill'),
@@ -107,29 +112,6 @@ const VIEWS: Readonly<Record<string, () => Promise<unknown>>> = {
       { input: await sharp(edge).png().toBuffer(), left: 619, top: 259 },
       { input: pocket, left: 620, top: 260 },
     ]);
-  },
-  'deliver-proposal': async () => {
-    const { document, revision } = await onServer(stack, SKERRY);
-    const [deepwater, buoy] = document.families;
-    const answer = await fetch(`${stack.address}/api/shared/${await shared()}/proposals`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({
-        by: 'Nis',
-        words: 'Could the main one be warmer?',
-        revision,
-        commands: [
-          { type: 'setBase', family: deepwater.id, color: '#7a2a60' },
-          { type: 'setBase', family: buoy.id, color: '#c8402a' },
-        ],
-      }),
-    });
-    if (!answer.ok) throw new Error(await answer.text());
-    await send(stack, SKERRY, [{ type: 'setBase', family: buoy.id, color: '#b8452a' }]);
-    back.push({ type: 'setBase', family: buoy.id, color: buoy.base });
-    await station('deliver', 'shares');
-    await page.getByRole('link', { name: /^Nis:/ }).click();
-    await page.getByRole('heading', { name: 'Families' }).waitFor();
   },
   notes: async () => {
     const { document } = await onServer(stack, SKERRY);

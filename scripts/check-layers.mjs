@@ -115,7 +115,7 @@ const WEB_LAYERS = [
   ['projects', 'pocket'],
   ['frame'],
   ['stations', 'checkpoints'],
-  ['begin'],
+  ['begin', 'parts'],
   ['parts-ahead.ts'],
   ['load-parts.ts'],
   ['routes.tsx'],

@@ -10,7 +10,7 @@ const FOLDERS = ['apps/web/src', 'packages/core/src', 'apps/server/src'];
  * lists of their own; and names by which roles are found.
  */
 const ELSEWHERE =
-  /\.(test|bench|fixture)\.tsx?$|\/(demo|migrations|logging|metrics|command-line)\/|names\/plain-names|\/shelf\/|exchange\/(check-script|changes\/rename-script)|scenes\/use-names/;
+  /\.(test|bench|fixture)\.tsx?$|\/(demo|migrations|logging|metrics|command-line)\/|names\/plain-names|\/shelf\/|exchange\/(check-script|changes\/rename-script)|scenes\/use-names|web\/src\/parts\//;
 
 /** Attributes and properties that are never read aloud. */
 const SILENT = new Set(

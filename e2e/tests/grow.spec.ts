@@ -273,9 +273,9 @@ test('what was set by hand stays behind a moved base, is told, and becomes what 
   await page.getByRole('slider', { name: /^Base of Deepwater/ }).press('ArrowRight');
   await expect(page.getByText('One hand-set shade left behind: 800.')).toBeVisible();
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText(/stayed behind/)).toBeHidden();
+  await expect(page.getByText(/left behind/)).toBeHidden();
   await page.getByRole('slider', { name: /^Base of Deepwater/ }).press('ArrowRight');
-  await page.getByRole('status').getByRole('button', { name: 'Reset to growth' }).click();
+  await page.getByRole('status').getByRole('button', { name: 'Reset it to growth' }).click();
   await expect(page.getByLabel('Readout')).toContainText('0 hand-set shades');
 
   await set('#3a2a6b');

@@ -25,6 +25,7 @@ test('a mark, a key and the finder say what something is and why one would, in t
   await expect(page.getByRole('dialog', { name: 'Rail and light axis' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+k');
+  await expect(page.getByPlaceholder(/^A name, a shade/)).toBeFocused();
   await page.keyboard.type('large text');
   await page.getByRole('option', { name: /What is: What large text is/ }).click();
   await expect(page.getByRole('dialog', { name: 'What large text is' })).toContainText('18.66 px');

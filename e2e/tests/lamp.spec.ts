@@ -28,9 +28,9 @@ test('what follows a shade is counted anew when the labels change', async ({
 }) => {
   await open('grow/deepwater/700');
   const used = page.getByRole('region', { name: 'Used by' });
-  await expect(used).toContainText('Followed by');
+  await expect(used).toContainText('Used by');
   await open('grow/deepwater');
-  await expect(used).toContainText('Followed by');
+  await expect(used).toContainText('Used by');
   const { document } = await onServer(stack, project);
   const { growth } = document.families.find(({ id }: { id: string }) => id === 'deepwater');
   const labels = growth.labels.map((label: string) => `d${label}`);

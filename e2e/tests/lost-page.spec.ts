@@ -106,7 +106,7 @@ test('undo asks before it takes along what somebody else has done, and leaves it
   await expect(page.getByText(/^Somebody else has since edited the same thing/)).toBeVisible();
   await expect(name).toHaveValue('Wrack');
   await page.getByRole('button', { name: 'Keep theirs' }).click();
-  await expect(page.getByText(/^Left as it is/)).toBeVisible();
+  await expect(page.getByText(/^Left unchanged/)).toBeVisible();
   await expect(name).toHaveValue('Wrack');
 });
 

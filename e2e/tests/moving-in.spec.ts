@@ -41,7 +41,7 @@ test('several files become a system by mouse: nothing moves, then not visibly; t
     { name: 'sand.scss', mimeType: 'text/x-scss', buffer: Buffer.from(SCSS) },
     { name: 'empty.json', mimeType: 'application/json', buffer: Buffer.from('{"size":{"$value":"4px"}}') },
   ]);
-  const list = page.getByRole('region', { name: 'Sheets' });
+  const list = page.getByRole('region', { name: 'Sheets', exact: true });
   await expect(list).toContainText('There is no design token in it that is a colour.');
   await list.getByRole('button', { name: 'Remove empty.json' }).click();
   await expect(list).not.toContainText('empty.json');
@@ -61,7 +61,7 @@ test('several files become a system by mouse: nothing moves, then not visibly; t
   await expect(
     page.getByText(/^\d of \d+ colours give way to another, the furthest by ΔE 0\.01\d/),
   ).toBeVisible();
-  await expect(page.getByText('After')).toBeVisible();
+  await expect(page.getByText('After', { exact: true })).toBeVisible();
   expect(await axeFaults(page)).toEqual([]);
   await page.getByRole('radio', { name: 'not at all' }).click();
   await expect(page.getByText(/^All \d+ colours stay/)).toBeVisible();
@@ -163,7 +163,7 @@ test('a page with its sheets comes by its address; what is not public, or not th
 }) => {
   await openSheets(page, stack);
   await page.getByRole('button', { name: 'The old timetable, a page' }).click();
-  const list = page.getByRole('region', { name: 'Sheets' });
+  const list = page.getByRole('region', { name: 'Sheets', exact: true });
   // Its sheet, the one that this takes in before it, and what stands in the page.
   await expect(list.getByRole('listitem')).toContainText([
     'old-colours.css',
@@ -197,7 +197,7 @@ test('a folder is gone through, and a text that is pasted is one more sheet', as
   await writeFile(join(folder, 'b.less'), '@buoy: #e2552b;');
   await writeFile(join(folder, 'picture.png'), 'no sheet');
   await page.getByLabel('A folder of sheets').setInputFiles(folder);
-  const list = page.getByRole('region', { name: 'Sheets' });
+  const list = page.getByRole('region', { name: 'Sheets', exact: true });
   await expect(list.getByRole('button', { name: /a\.css$/ }).first()).toBeVisible();
   await expect(list).not.toContainText('picture.png');
   const roles = page.getByRole('region', { name: 'Proposed roles' });

@@ -395,6 +395,7 @@ test('a project is given to a team and taken back; leaving a team and an account
   await page.getByRole('link', { name: /^Nothing yet/ }).click();
   await page.getByLabel('Project name').fill('Winter timetable');
   await page.getByRole('button', { name: 'Begin empty' }).click();
+  await expect(page.getByRole('heading', { name: 'Gather', level: 1 })).toBeVisible();
   await page.getByRole('link', { name: 'All projects' }).click();
   const own = page.getByRole('region', { name: 'Your own projects' });
   await own.getByRole('button', { name: 'Give Winter timetable to a team' }).click();

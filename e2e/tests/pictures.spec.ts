@@ -347,7 +347,7 @@ test('a line across the picture becomes a gradient that follows its colours, by 
   await ends.press('ArrowUp');
   await expect.poll(() => placeOf(ends)).toEqual({ x: before.x + 10, y: before.y - 1 });
   // The coarser it may be, the fewer stops it has; and what is told is what the core makes of the same line.
-  const track = page.getByRole('slider', { name: 'May differ by' });
+  const track = page.getByRole('slider', { name: 'Average difference' });
   await track.press('End');
   await expect(words).toContainText(/^\d+ stops/);
   await track.press('Home');
@@ -487,7 +487,7 @@ test('several at once, dropped and pasted; what cannot be opened is told in one 
   const told = page.getByRole('list', { name: 'On their way' }).getByRole('alert');
   await expect(told).toHaveText(
     [
-      /Notes: This is none of the kinds that can be opened: PNG, JPEG, WebP, AVIF, GIF or SVG\./,
+      /Notes: This kind of file can’t be opened. These can: PNG, JPEG, WebP, AVIF, GIF or SVG\./,
       /Cut: The file begins as PNG does, but it is broken/,
       /Too large: The picture has 50\.4 megapixels \(9000 × 5600\); 50 are the most/,
     ],

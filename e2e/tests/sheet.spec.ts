@@ -77,7 +77,7 @@ test('several cells are picked by keys and by mouse: moved, filled, copied, past
   await page.getByLabel('Link to').fill('ke 6');
   await page.keyboard.press('Enter');
   await expect(cell(page, 'action.hover', 'Day sailing')).toHaveAccessibleName(/Kelp 600/);
-  await bar.getByRole('button', { name: 'Clear' }).click();
+  await bar.getByRole('button', { name: 'Clear', exact: true }).click();
   await expectSaved(page);
   for (const { id, links } of await rolesOf(stack, project))
     if (id === 'action-fill' || id === 'action-hover') expect(links).toEqual({});

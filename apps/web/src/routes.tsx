@@ -70,6 +70,14 @@ export function createRouter() {
     page('/p/:projectId/pocket', 'Opening the pocket', loadPocket),
     page('/s/:token', 'Opening', loadShare),
     ...PEOPLE.map(([path, name]) => page(path, 'Opening', peoplePage(name))),
+    // All parts in all their states, for whoever works on them.
+    ...(import.meta.env.DEV
+      ? [
+          page('/parts', 'Opening', async () => ({
+            Component: (await import('./parts/parts-page.tsx')).default,
+          })),
+        ]
+      : []),
     { path: '*', element: <LostPage /> },
   ]);
 }

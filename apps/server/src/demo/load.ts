@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { SKERRY_LINE_ID } from '@mint-lamp/core/demo/demo-id';
 import { MINT_LAMP_INTERFACE } from '@mint-lamp/core/demo/interface';
 import { DEMO_PICTURES } from '@mint-lamp/core/demo/pictures/demo-pictures';
 import { SKERRY_LINE } from '@mint-lamp/core/demo/skerry-line';
@@ -18,7 +19,7 @@ import { takeInInTurn } from '../pictures/storing/take-in-in-turn.ts';
 /** Fixed, so that links to the demo projects keep working after `--fresh`. */
 const DEMO_PROJECTS = [
   { id: '5ce77000-0000-4000-8000-000000000002', document: MINT_LAMP_INTERFACE },
-  { id: '5ce77000-0000-4000-8000-000000000001', document: SKERRY_LINE },
+  { id: SKERRY_LINE_ID, document: SKERRY_LINE },
 ] as const;
 
 /** The pictures of the demo, as far as the library is there. */

@@ -70,9 +70,7 @@ function Begin({ way, name, onName }: BeginProps) {
   return (
     <main className="mx-auto flex min-h-full max-w-[1240px] flex-col px-6 pt-6">
       <header className="mb-4 flex items-center gap-3">
-        <Link to="/" aria-label="All projects" title="All projects">
-          <Mark className="size-10" />
-        </Link>
+        <Mark className="size-10" />
         <h1 className="flex-1 font-title text-2xl leading-none font-semibold">A new project</h1>
         <Link to="/" className="underline underline-offset-2">
           All projects

@@ -1,3 +1,5 @@
+import { describeColor } from '@mint-lamp/core/color/describe';
+import { readColor } from '@mint-lamp/core/color/parse';
 import { emptyDocument } from '@mint-lamp/core/document/document';
 import type { Round } from '@mint-lamp/core/document/rounds/round';
 import { NEW_THEMES } from '@mint-lamp/core/document/themes/new-themes';
@@ -70,7 +72,7 @@ export default function FromNothing({ onGiven }: WayProps) {
             <button
               type="button"
               aria-pressed={idea === chosen}
-              aria-label={`Idea ${i + 1}: ${idea.colors.join(', ')}`}
+              aria-label={`Idea ${i + 1}: ${idea.colors.map((color) => describeColor(readColor(color))).join(', ')}`}
               onClick={() => setChosen(idea)}
               className={clsx(
                 'block w-full rounded-md border p-1',

@@ -108,6 +108,12 @@ export function useFindings(): readonly FindingGroup[] {
           note: '?',
           act: () => dispatch(dialogOpened('shortcuts')),
         },
+        {
+          key: 'walk',
+          name: 'Walk through the stations in six stops',
+          also: 'tour introduction help demo',
+          act: () => navigate(`/p/${encodeURIComponent(id)}?walk`),
+        },
         { key: 'projects', name: 'All projects', act: () => navigate('/') },
       ],
     };

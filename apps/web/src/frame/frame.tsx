@@ -16,12 +16,14 @@ import { useNarrow } from '../ui/use-narrow.ts';
 import { OpeningPage, useOpenProject } from './open-project.tsx';
 import { TopBar } from './top-bar.tsx';
 import { useShortcuts } from './use-shortcuts.ts';
+import { useWalk } from './walking.ts';
 
 const loadDialogs = () => import('./open-dialog.tsx');
 const loadFinder = () => import('../finder/finder-list.tsx');
 const OpenDialog = part(loadDialogs);
 const SeenLine = part(() => import('../seeing/seen-line.tsx'));
 const ReadOnlyLine = part(() => import('./read-only-line.tsx'));
+const Walk = part(() => import('./walk.tsx'));
 const NarrowFoot = part(() => import('./narrow-foot.tsx'));
 const UnderTexts = part(() => import('./under-texts.tsx'));
 
@@ -64,6 +66,7 @@ function OpenFrame({ onOpen }: FrameProps) {
   const name = useAppSelector((state) => selectDocument(state).name);
   const trayHeight = useTrayHeight();
   const isNarrow = useNarrow();
+  const walk = useWalk();
   const anyUnder = useAppSelector((state) => {
     const { pairs, roles } = selectDocument(state);
     return pairs.some(({ backdrop, veil }) => backdrop ?? veil) || paintedByGradients(roles).size > 0;
@@ -119,6 +122,7 @@ function OpenFrame({ onOpen }: FrameProps) {
       </div>
       {dialog && <OpenDialog />}
       {anyUnder && <UnderTexts />}
+      {walk !== null && <Walk />}
     </ColorDragging>
   );
 }

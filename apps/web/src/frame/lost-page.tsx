@@ -1,4 +1,5 @@
 import { Link, useRouteError } from 'react-router';
+import { Button } from '../ui/button.tsx';
 import { Mark } from '../ui/mark.tsx';
 
 /** Nothing at this address, or a view that failed: what is saved is safe, and the way back is here. */
@@ -13,9 +14,14 @@ export function LostPage() {
       </h1>
       <p className="max-w-md text-quiet">
         {failed
-          ? `Your edits are kept. Reload the page to go on. (${error.message})`
+          ? `Your edits are kept. Reload to go on. (${error.message})`
           : 'This address doesn’t lead to a project or a station. It may be mistyped.'}
       </p>
+      {failed && (
+        <Button look="primary" onClick={() => location.reload()}>
+          Reload this page
+        </Button>
+      )}
       <Link to="/" className="underline underline-offset-2">
         All projects
       </Link>

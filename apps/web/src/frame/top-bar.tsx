@@ -28,7 +28,7 @@ export function TopBar() {
       <Link to="/" aria-label="All projects" className="shrink-0 rounded-md p-0.5">
         <Mark className="size-7" />
       </Link>
-      <span className="min-w-0 shrink-[0.01] truncate font-title text-lg font-semibold" title={name}>
+      <span className="min-w-12 truncate font-title text-lg font-semibold" title={name}>
         {name}
       </span>
       {personOfPage() !== null && <ProjectPeople />}
@@ -77,7 +77,7 @@ function StationPath() {
   const id = useAppSelector((state) => selectProject(state).id);
   const current = useLocation().pathname.split('/')[3];
   return (
-    <nav aria-label="Stations" className="min-w-0">
+    <nav aria-label="Stations" className="shrink-0">
       <ol className="flex items-stretch">
         {STATIONS.map((station, i) => {
           const here = station.id === current;
@@ -88,7 +88,7 @@ function StationPath() {
                 aria-current={here ? 'page' : undefined}
                 title={`${station.name}: ${station.purpose} (${i + 1})`}
                 className={clsx(
-                  'group relative flex h-12 flex-col items-center justify-end gap-1.5 px-2.5 pb-1.5 -outline-offset-2',
+                  'group relative flex h-12 flex-col items-center justify-end gap-1.5 px-2.5 pb-1.5 -outline-offset-2 max-[1150px]:px-1.5',
                   here ? 'font-semibold text-main' : 'text-quiet hover:text-main',
                 )}
               >

@@ -216,6 +216,10 @@ function ChannelRow({ model, values, place, set }: ChannelRowProps) {
   const value = values[place]!;
   return (
     <div>
+      <div className="-mb-0.5 text-xs text-quiet">
+        {name}
+        {unit && ` (${unit})`}
+      </div>
       <div className="flex items-center gap-2">
         <Track
           label={name}
@@ -238,10 +242,6 @@ function ChannelRow({ model, values, place, set }: ChannelRowProps) {
           onCommit={(v) => set(place, v, true)}
           className="w-17 shrink-0"
         />
-      </div>
-      <div className="-mt-0.5 text-xs text-quiet">
-        {name}
-        {unit && ` (${unit})`}
       </div>
     </div>
   );
@@ -278,6 +278,7 @@ function Opacity({ painted, onSet }: { painted: Painted; onSet: (alpha: number, 
   const { r, g, b, alpha } = painted;
   return (
     <div>
+      <div className="-mb-0.5 text-xs text-quiet">Opacity (%)</div>
       <div className="flex items-center gap-2">
         <div className="checker w-full rounded-[4px]">
           <Track
@@ -302,7 +303,6 @@ function Opacity({ painted, onSet }: { painted: Painted; onSet: (alpha: number, 
           className="w-17 shrink-0"
         />
       </div>
-      <div className="-mt-0.5 text-xs text-quiet">Opacity (%)</div>
     </div>
   );
 }

@@ -59,9 +59,10 @@ function RestingLamp() {
   const putIntoTray = usePutIntoTray();
   return (
     <div className="p-4 text-quiet">
-      <h2 className="mb-1 flex items-center gap-1 font-title text-lg font-semibold text-main">
-        No colour selected <HelpMark of="lamp" about="Lamp" />
-      </h2>
+      <div className="mb-1 flex items-center gap-1 text-main">
+        <h2 className="font-title text-lg font-semibold">No colour selected</h2>
+        <HelpMark of="lamp" about="Lamp" />
+      </div>
       <p>
         Select a colour anywhere and the lamp shows it here: large, in every notation, and where it is used.
       </p>

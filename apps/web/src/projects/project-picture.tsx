@@ -24,7 +24,7 @@ export function ProjectPicture({ id, name, preview }: ProjectPictureProps) {
   const hero = picture && `url("${pictureAddress(id, picture, true)}") center / cover`;
   const text = sceneText(name, words.action, words);
   return (
-    <div aria-hidden className="flex min-w-0 flex-1 flex-wrap items-center gap-x-6 gap-y-2">
+    <div aria-hidden className="flex min-w-0 flex-1 flex-wrap items-center gap-x-6 gap-y-2 max-md:basis-full">
       <div className="flex min-w-40 flex-1 flex-col gap-1">
         {families.map((family) => (
           <div key={family.name} className="flex h-2.5 gap-px overflow-hidden rounded-[3px]">

@@ -1,3 +1,4 @@
+import { SKERRY_LINE_ID } from '@mint-lamp/core/demo/demo-id';
 import type { ListedProject } from '@mint-lamp/core/wire/projects';
 import { ApiProvider } from '@reduxjs/toolkit/query/react';
 import clsx from 'clsx';
@@ -59,6 +60,8 @@ function Projects() {
   useBeginByPasting();
   useFocusKept();
   const [words, setWords] = useState('');
+  // The demo project, where there is one; whoever has removed it knows the way.
+  const demo = projects?.find(({ id }) => id === SKERRY_LINE_ID);
   const anyTeam = projects?.some(({ team }) => team !== null) ?? false;
   const shown = projects?.filter(({ name }) => plain(name).includes(plain(words.trim())));
   return (
@@ -74,6 +77,11 @@ function Projects() {
       <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">
         <p className="text-quiet">Or paste it right here: text, a picture, CSS.</p>
         <OpenFileButton />
+        {demo && (
+          <Link to={`/p/${demo.id}?walk`} className="ml-auto underline underline-offset-2">
+            New here? Walk through {demo.name} in six short stops
+          </Link>
+        )}
       </div>
       {problem && (
         <p role="status" className="my-6 text-look">

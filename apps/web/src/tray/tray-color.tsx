@@ -7,6 +7,7 @@ import type { Swatch } from '@mint-lamp/core/document/tray/swatch';
 import clsx from 'clsx';
 import { useState } from 'react';
 import type { DropPlace } from '../dragging/color-dragging.tsx';
+import { SORT_MOTION } from '../dragging/sort-motion.ts';
 import { edit } from '../store/editing.ts';
 import { selected } from '../store/interface-slice.ts';
 import { selectDocument } from '../store/selectors.ts';
@@ -39,6 +40,7 @@ export function TrayColor({ swatch, picked, arrived }: TrayColorProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: swatch.id,
     data: place,
+    ...SORT_MOTION,
   });
   return (
     <li

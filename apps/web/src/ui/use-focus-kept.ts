@@ -1,7 +1,8 @@
 import { useEffect } from 'react';
 
+/** No text fields: undo and single keys would mean something else all at once; and nothing that the focus alone switches. */
 const FOCUSABLE =
-  'button:not(:disabled, [data-help-open]), a[href], input:not(:disabled, [type=hidden]), select:not(:disabled), textarea:not(:disabled), summary, [tabindex="0"]';
+  'button:not(:disabled, [data-help-open], [role=radio]), a[href], input[type=checkbox]:not(:disabled), summary, [tabindex="0"]:not([role=radio])';
 
 /** An element that had the focus or was around it, and what stood beside it. */
 interface Place {

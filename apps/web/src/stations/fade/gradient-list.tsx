@@ -8,6 +8,7 @@ import { useStore } from 'react-redux';
 import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import type { MovableThing } from '../../dragging/color-dragging.tsx';
+import { SORT_MOTION } from '../../dragging/sort-motion.ts';
 import { useEditing } from '../../store/editing.ts';
 import { selectDocument, selectProject, useProjectId, useTheme } from '../../store/selectors.ts';
 import { type AppStore, useAppSelector } from '../../store/store.ts';
@@ -99,7 +100,11 @@ const GradientTile = memo(function GradientTile({ id, name, index, to, on, onMov
   const data: MovableThing = {
     moves: { kind: 'gradient', name, index, moveTo: (place) => onMove(id, place) },
   };
-  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: tileId(id), data });
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({
+    id: tileId(id),
+    data,
+    ...SORT_MOTION,
+  });
   const ref = useCallback(
     (element: HTMLLIElement | null) => {
       setNodeRef(element);

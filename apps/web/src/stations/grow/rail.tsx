@@ -12,6 +12,7 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../addresses.ts';
 import type { DropPlace, MovableThing } from '../../dragging/color-dragging.tsx';
+import { SORT_MOTION } from '../../dragging/sort-motion.ts';
 import { baseCommand, lyingBetween } from '../../kinds/families/base-command.ts';
 import { useEditing } from '../../store/editing.ts';
 import { selectDocument, selectProject, selectSystem } from '../../store/selectors.ts';
@@ -62,7 +63,7 @@ export const Rail = memo(function Rail({
     },
     moves: { kind: 'rail', name: family.name, index, moveTo },
   };
-  const drop = useSortable({ id: railId(family.id), data });
+  const drop = useSortable({ id: railId(family.id), data, ...SORT_MOTION });
   return (
     <li
       ref={drop.setNodeRef}

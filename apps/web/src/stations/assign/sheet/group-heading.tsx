@@ -5,6 +5,7 @@ import clsx from 'clsx';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { memo, useCallback } from 'react';
 import type { MovableThing } from '../../../dragging/color-dragging.tsx';
+import { SORT_MOTION } from '../../../dragging/sort-motion.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { TextField } from '../../../ui/text-field.tsx';
 import type { GroupRow } from './role-rows.ts';
@@ -38,7 +39,7 @@ export const GroupHeading = memo(function GroupHeading(props: GroupHeadingProps)
   const data: MovableThing = {
     moves: { kind: 'sheet row', name, index, moveTo: (to) => onMove(index, to) },
   };
-  const sorted = useSortable({ id: rowId(row.key), data, disabled: still });
+  const sorted = useSortable({ id: rowId(row.key), data, disabled: still, ...SORT_MOTION });
   const { setNodeRef } = sorted;
   const ref = useCallback(
     (element: HTMLTableRowElement | null) => {

@@ -17,6 +17,7 @@ import { Trash2 } from 'lucide-react';
 import { memo, useCallback } from 'react';
 import { useStore } from 'react-redux';
 import type { MovableThing } from '../../../dragging/color-dragging.tsx';
+import { SORT_MOTION } from '../../../dragging/sort-motion.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { selectDocument, useReadout, useSystem } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
@@ -79,7 +80,7 @@ export const SheetRow = memo(function SheetRow(props: SheetRowProps) {
   const data: MovableThing = {
     moves: { kind: 'sheet row', name, index, moveTo: (to) => onMove(index, to) },
   };
-  const sorted = useSortable({ id: rowId(role.id), data, disabled: still });
+  const sorted = useSortable({ id: rowId(role.id), data, disabled: still, ...SORT_MOTION });
   const { setNodeRef } = sorted;
   const ref = useCallback(
     (row: HTMLTableRowElement | null) => {

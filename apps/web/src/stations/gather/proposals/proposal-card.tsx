@@ -1,3 +1,5 @@
+import { describeColor } from '@mint-lamp/core/color/describe';
+import { readColor } from '@mint-lamp/core/color/parse';
 import type { ProposedSystem } from '@mint-lamp/core/edits/rounds/propose-systems';
 import { memo } from 'react';
 import { Button } from '../../../ui/button.tsx';
@@ -47,7 +49,7 @@ export const ProposalCard = memo(function ProposalCard(props: ProposalCardProps)
             className="relative min-w-0 flex-1"
             style={{ background: color }}
           >
-            <span className="sr-only">{`${color}${i < kept ? ', kept' : ''}`}</span>
+            <span className="sr-only">{`${describeColor(readColor(color))}, ${color}${i < kept ? ', kept' : ''}`}</span>
             {i < kept && (
               <span
                 aria-hidden

@@ -1,4 +1,6 @@
+import { describeColor } from '@mint-lamp/core/color/describe';
 import { oklchToRgb8 } from '@mint-lamp/core/color/gamut';
+import { readColor } from '@mint-lamp/core/color/parse';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import {
   NO_SHIFT,
@@ -62,7 +64,10 @@ export const RelationCard = memo(function RelationCard({ source, row, ribbon }: 
   const carries = (i: number) => [facts.onWhite[i]! >= CARRIES, facts.onBlack[i]! >= CARRIES] as const;
   // Names and words for those who do not see wait for the end of a gesture, and leave the frame to what moves.
   const settled = useSettled(
-    hexes.map((hex, i) => ({ hex, label: `${i + 1}: ${hex}, carries ${carried(...carries(i))} text` })),
+    hexes.map((hex, i) => {
+      const words = describeColor(readColor(hex));
+      return { hex, words, label: `${i + 1}: ${hex}, ${words}, carries ${carried(...carries(i))} text` };
+    }),
   );
   const taking = useTaking(name);
   const picked = [...chosen].filter((i) => i < hexes.length).map((i) => hexes[i]!);
@@ -118,6 +123,7 @@ export const RelationCard = memo(function RelationCard({ source, row, ribbon }: 
               key={i}
               hex={hex}
               number={i + 1}
+              words={settled[i]?.words ?? ''}
               label={settled[i]?.label ?? hex}
               white={white}
               black={black}

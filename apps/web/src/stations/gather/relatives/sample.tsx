@@ -3,12 +3,13 @@ import { memo } from 'react';
 interface SampleProps {
   hex: string;
   number: number;
-  /** What it is called; it may lag behind the colour while that is dragged. */
+  /** What colour it is, in words; and all that is told of it. Both may lag behind it while it is dragged. */
+  words: string;
   label: string;
   /** Whether white and black text can be read on it. */
   white: boolean;
   black: boolean;
-  /** Whether its code is written in white. */
+  /** Whether its words are written in white. */
   dark: boolean;
   chosen: boolean;
   onToggle: (number: number) => void;
@@ -18,6 +19,7 @@ interface SampleProps {
 export const Sample = memo(function Sample({
   hex,
   number,
+  words,
   label,
   white,
   black,
@@ -32,6 +34,7 @@ export const Sample = memo(function Sample({
         data-specimen
         aria-pressed={chosen}
         aria-label={label}
+        title={`${words}, ${hex}`}
         onClick={() => onToggle(number)}
         className="relative flex size-full items-end justify-between p-1 text-left -outline-offset-2"
         style={{ background: hex, color: dark ? '#ffffff' : '#000000' }}
@@ -40,8 +43,8 @@ export const Sample = memo(function Sample({
           {white && <span style={{ color: '#ffffff' }}>Aa</span>}
           {black && <span style={{ color: '#000000' }}>Aa</span>}
         </span>
-        <span className="truncate font-mono text-xs" aria-hidden>
-          {hex.slice(1)}
+        <span className="line-clamp-2 min-w-0 pl-1 text-right text-xs leading-tight" aria-hidden>
+          {words}
         </span>
         {chosen && (
           <span
