@@ -1,12 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { expect, it } from 'vitest';
 import { allPhrases } from '../phrases.mjs';
-import { ROOT } from '../setup/run.mjs';
 import { renamed, wordsList } from '../words.mjs';
 
 it('has every phrase of the product in the one list; "npm run words" writes it anew', () => {
-  expect(readFileSync(join(ROOT, 'docs/words.md'), 'utf8')).toBe(wordsList());
+  expect(readFileSync(new URL('../../docs/words.md', import.meta.url), 'utf8')).toBe(wordsList());
 });
 
 it('says nothing any more that has been put otherwise', () => {

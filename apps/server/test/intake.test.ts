@@ -302,7 +302,7 @@ describe('a file that cannot be kept', () => {
     [
       'text',
       Buffer.from('Hi! Our funnel is #e2552b.'),
-      /none of the kinds that can be opened: PNG, JPEG, WebP/,
+      /This kind of file can’t be opened. These can: PNG, JPEG, WebP/,
     ],
     ['a page', Buffer.from('<html><svg></svg></html>'), /kind of file can’t be opened/],
     ['a document', Buffer.from('%PDF-1.7 …'), /kind of file can’t be opened/],

@@ -105,7 +105,7 @@ export const SHORTCUT_GROUPS: readonly ShortcutGroup[] = [
     of: 'tray',
     title: 'The tray',
     shortcuts: [
-      { keys: '← →', does: 'Go to another colour' },
+      { keys: 'Space', does: 'Pick it up; arrow keys move it, Space puts it down' },
       { keys: 'X', does: 'Choose one more; with Shift all up to it' },
       { keys: 'F2', does: 'Rename it' },
       { keys: 'Delete', does: 'Remove it' },

@@ -29,7 +29,7 @@ export function ShortcutSheet() {
       title="Shortcuts"
       wide
     >
-      <div className="mb-4">
+      <div className="mb-4 flex flex-col items-start">
         <p className="mb-1">Keys that act anywhere</p>
         <SwitchGroup
           label="Keys that act anywhere"
