@@ -243,6 +243,11 @@ base('what cannot be begun with is told, and the way on; axe finds nothing', asy
   await page.getByLabel(/Paste it whole/).fill('no colour here');
   await expect(page.getByText('No colour found yet')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Copy the CSS' })).toBeDisabled();
+  // More than a tray holds.
+  const many = Array.from({ length: 1200 }, (_, i) => `#${(i * 9973).toString(16).padStart(6, '0')}`);
+  await page.getByLabel(/Paste it whole/).fill(many.join(' '));
+  await expect(page.getByText('The first 1,000 go into the tray.')).toBeVisible();
+  await expect(page.getByText(/^All \d+ pairs pass/)).toBeVisible();
   for (const way of ['text', 'picture', 'sheet', 'colour', 'set', 'nothing', 'elsewhere']) {
     await page.goto(`/new/${way}`);
     await expect(page.getByRole('heading', { name: 'A new project' })).toBeVisible();

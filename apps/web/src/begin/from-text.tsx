@@ -1,3 +1,4 @@
+import { MOST_SWATCHES } from '@mint-lamp/core/document/tray/swatch';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { takeBrought } from '../projects/brought.ts';
 import { FoundTile } from '../stations/gather/text/found-tile.tsx';
@@ -83,7 +84,7 @@ export default function FromText({ onGiven }: WayProps) {
                 ? 'This is a style sheet, so it is read as the system it already is.'
                 : 'Only the colours of the style sheet are taken.'
               : shown.length
-                ? `${shown.length === 1 ? 'One colour' : `${shown.length} colours`} found. Press one to leave it out.`
+                ? `${shown.length === 1 ? 'One colour' : `${shown.length} colours`} found. Press one to leave it out.${chosen.length > MOST_SWATCHES ? ` The first ${MOST_SWATCHES.toLocaleString('en-GB')} go into the tray.` : ''}`
                 : 'No colour found yet. Codes such as #0b5f6b, rgb(11 95 107) and names such as teal are understood.'}
         </p>
       )}

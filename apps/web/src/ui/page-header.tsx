@@ -3,7 +3,7 @@ import { HelpMark } from './help-mark.tsx';
 
 interface PageHeaderProps {
   title: string;
-  lead: string;
+  lead: ReactNode;
   /** What of the list of help tells of it. */
   help?: string;
   children?: ReactNode;
@@ -18,7 +18,7 @@ export function PageHeader({ title, lead, help, children }: PageHeaderProps) {
           <h1 className="font-title text-xl leading-tight font-semibold">{title}</h1>
           {help && <HelpMark of={help} about={title} />}
         </div>
-        <p className="text-quiet">{lead}</p>
+        <div className="text-quiet">{lead}</div>
       </div>
       {children}
     </header>

@@ -3,6 +3,7 @@ import type { Level } from '@mint-lamp/core/contrast/targets';
 import { applyCommand } from '@mint-lamp/core/document/commands/apply';
 import type { SimpleCommand } from '@mint-lamp/core/document/commands/command';
 import type { ProjectDocument } from '@mint-lamp/core/document/document';
+import { MOST_SWATCHES } from '@mint-lamp/core/document/tray/swatch';
 import { firstSystem, MOST_FIRST_COLORS } from '@mint-lamp/core/edits/first-system';
 import { leadAndAccent } from '@mint-lamp/core/edits/lead-and-accent';
 import { STARTER_PARTS } from '@mint-lamp/core/edits/roles/starter-parts';
@@ -71,7 +72,10 @@ function ofColors(
   { colors, level, cast }: Extract<Given, { of: 'colors' }>,
 ): Made {
   const added = Date.now();
-  const named = colors.map(({ color, name }) => ({ name: name || nameOf(readColor(color)), color }));
+  // The tray holds so many; the first of them make the system.
+  const named = colors
+    .slice(0, MOST_SWATCHES)
+    .map(({ color, name }) => ({ name: name || nameOf(readColor(color)), color }));
   const tray = named.map(
     ({ name, color }): SimpleCommand => ({
       type: 'addSwatch',

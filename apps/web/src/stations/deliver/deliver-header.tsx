@@ -1,9 +1,8 @@
-import clsx from 'clsx';
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useProjectId } from '../../store/selectors.ts';
 import { PageHeader } from '../../ui/page-header.tsx';
+import { ViewTabs } from '../../ui/view-tabs.tsx';
 import { HAND_OVERS, READ_BACK, SHARES, VALUES } from './forms.ts';
 
 const VIEWS = [
@@ -32,21 +31,14 @@ export function DeliverHeader({
       <PageHeader title="Deliver" help="deliver" lead={lead}>
         {children}
       </PageHeader>
-      <nav aria-label="Views of Deliver" className="flex gap-1 border-b border-hair px-5">
-        {VIEWS.map((one) => (
-          <Link
-            key={one.id}
-            to={one.id === 'files' ? addressOf(id, 'deliver') : addressOf(id, 'deliver', one.id)}
-            aria-current={one.id === view ? 'page' : undefined}
-            className={clsx(
-              '-mb-px border-b-2 px-2 py-1',
-              one.id === view ? 'border-main font-semibold' : 'border-transparent text-quiet hover:text-main',
-            )}
-          >
-            {one.name}
-          </Link>
-        ))}
-      </nav>
+      <ViewTabs
+        label="Views of Deliver"
+        current={view}
+        views={VIEWS.map((one) => ({
+          ...one,
+          to: one.id === 'files' ? addressOf(id, 'deliver') : addressOf(id, 'deliver', one.id),
+        }))}
+      />
     </>
   );
 }

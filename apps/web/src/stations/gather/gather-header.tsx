@@ -1,9 +1,8 @@
-import clsx from 'clsx';
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
 import { addressOf, SOURCES, type SourceId } from '../../addresses.ts';
 import { useProjectId } from '../../store/selectors.ts';
-import { HelpMark } from '../../ui/help-mark.tsx';
+import { PageHeader } from '../../ui/page-header.tsx';
+import { ViewTabs } from '../../ui/view-tabs.tsx';
 
 interface GatherHeaderProps {
   source: SourceId;
@@ -14,35 +13,18 @@ interface GatherHeaderProps {
 
 /** The head of every source: which one it is, the way to the others, and its own actions. */
 export function GatherHeader({ source, lead, children }: GatherHeaderProps) {
-  const id = useProjectId();
+  const project = useProjectId();
   return (
-    <header className="flex flex-wrap items-end gap-x-4 gap-y-2 px-5 pt-4 pb-3">
-      <div className="min-w-0 flex-1 narrow:basis-full">
-        <div className="flex flex-wrap items-baseline gap-x-4">
-          <div className="flex items-center gap-1" data-help="gather">
-            <h1 className="font-title text-xl leading-tight font-semibold">Gather</h1>
-            <HelpMark of="gather" about="Gather" />
-          </div>
-          <nav aria-label="Gather from" className="flex flex-wrap items-baseline gap-1">
-            <span className="text-quiet">from</span>
-            {SOURCES.map(({ id: other, name }) => (
-              <Link
-                key={other}
-                to={addressOf(id, 'gather', other)}
-                aria-current={other === source ? 'page' : undefined}
-                className={clsx(
-                  'rounded-md px-2 py-0.5',
-                  other === source ? 'bg-pressed font-semibold' : 'text-quiet hover:bg-pressed',
-                )}
-              >
-                {name}
-              </Link>
-            ))}
-          </nav>
-        </div>
-        <div className="text-quiet">{lead}</div>
-      </div>
-      {children}
-    </header>
+    <>
+      <PageHeader title="Gather" help="gather" lead={lead}>
+        {children}
+      </PageHeader>
+      <ViewTabs
+        label="Gather from"
+        current={source}
+        views={SOURCES.map(({ id, name }) => ({ id, name, to: addressOf(project, 'gather', id) }))}
+        className="mb-3"
+      />
+    </>
   );
 }
