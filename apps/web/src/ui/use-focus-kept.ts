@@ -34,6 +34,8 @@ function firstIn(place: Element | null, last = false): HTMLElement | null {
 function nextPlace(trail: readonly Place[]): HTMLElement | null {
   for (const [i, { node }] of trail.entries()) {
     if (!node.isConnected) continue;
+    // Another view has come as a whole: one goes on at its beginning.
+    if (node.parentElement?.id === 'station') return node.parentElement;
     const gone = trail[i - 1];
     const beside = gone && (firstIn(gone.next) ?? firstIn(gone.previous, true));
     const found = beside ?? firstIn(node);
