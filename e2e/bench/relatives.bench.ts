@@ -31,7 +31,7 @@ async function measure() {
     'all relations while the source is made lighter and darker',
     page.getByRole('slider', { name: 'Lightness of the source' }),
   );
-  await page.getByRole('listitem', { name: 'Analogous', exact: true }).getByLabel('alone').check();
+  await page.getByRole('listitem', { name: 'Analogous', exact: true }).getByLabel('move separately').check();
   await dragging(
     'one relation while a peg is dragged alone',
     page.getByRole('button', { name: /^Peg 2 of Analogous/ }),

@@ -252,12 +252,12 @@ test('six palettes side by side: pointing lights a colour’s pixels; any of it 
   const { id, picture } = await openDrawn(page, stack, file);
   const panel = page.getByRole('tabpanel');
   await expect(panel.getByRole('heading', { level: 3 })).toHaveText([
-    'What covers most',
-    'What is vivid',
-    'What is gentle',
-    'What lies in the dark',
-    'What lies in the light',
-    'What differs most',
+    'By area',
+    'Strongest colours',
+    'Softest colours',
+    'In the shadows',
+    'In the light',
+    'Farthest apart',
   ]);
   const colors = panel.getByRole('button', { name: /^#[\da-f]{6}, / });
   await expect(colors).toHaveCount(36);

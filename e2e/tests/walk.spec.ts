@@ -4,7 +4,7 @@ test('the demo is walked through in six stops on the real thing, left at any tim
   page,
 }) => {
   await page.goto('/');
-  await page.getByRole('link', { name: /^New here\? Walk through Skerry Line/ }).click();
+  await page.getByRole('link', { name: /^New here\? Walk through the demo/ }).click();
   const walk = page.getByRole('region', { name: 'Walk through the demo' });
   await expect(walk).toContainText('Stop 1 of 6');
   await expect(walk.getByRole('button', { name: 'Next' })).toBeFocused();

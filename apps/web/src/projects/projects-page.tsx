@@ -79,7 +79,7 @@ function Projects() {
         <OpenFileButton />
         {demo && (
           <Link to={`/p/${demo.id}?walk`} className="ml-auto underline underline-offset-2">
-            New here? Walk through {demo.name} in six short stops
+            New here? Walk through the demo in six short stops
           </Link>
         )}
       </div>

@@ -91,7 +91,7 @@ export function Faults({ resolved, length }: { resolved: ResolvedGradient; lengt
   return (
     <ul aria-label="Worth a look" className="flex flex-col gap-1">
       {faults.slice(0, all ? faults.length : MOST).map((fault) => (
-        <li key={faultWords(fault, length)} className="flex items-center gap-1.5 text-sm">
+        <li key={faultWords(fault, length)} className="flex items-center gap-1.5 text-sm narrow:flex-wrap">
           <TriangleAlert aria-hidden className="size-3.5 shrink-0 text-quiet" />
           <span className="min-w-0">{faultWords(fault, length)}</span>
           {fault.mend && (
