@@ -97,7 +97,7 @@ export function Faults({ resolved, length }: { resolved: ResolvedGradient; lengt
           {fault.mend && (
             <Button
               small
-              className="shrink-0"
+              className="shrink-0 narrow:h-auto narrow:shrink narrow:text-left narrow:whitespace-normal"
               onPointerEnter={() => preview(fault.mend)}
               onPointerLeave={() => preview(null)}
               onFocus={() => preview(fault.mend)}
