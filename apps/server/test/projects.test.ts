@@ -201,15 +201,19 @@ describe('changes', () => {
     const stream = await fetch(`${address}/api/projects/${project}/events`, { signal: leave.signal });
     const reader = stream.body!.pipeThrough(new TextDecoderStream()).getReader();
     expect((await reader.read()).value).toContain('{"revision":0}');
-    // The second process listens on a connection of its own, which may take a moment to open.
-    let told: string | undefined;
-    const next = reader.read().then(({ value }) => {
-      told = value;
-    });
-    while (!told) {
-      await commit([setBase('#445566')], 0, project);
-      await Promise.race([next, new Promise((resolve) => setTimeout(resolve, 200))]);
-    }
+    // The second process listens on a connection of its own, which may take a moment to open; once it is open it tells
+    // everybody to ask anew (a revision of null), for what may have happened before.
+    let told = '';
+    const reading = (async () => {
+      while (!/"revision":\d/.test(told)) {
+        const { value, done } = await reader.read();
+        if (done) throw new Error(`The stream ended, having told: ${told}`);
+        told += value;
+      }
+    })();
+    const isTold = reading.then(() => true);
+    do await commit([setBase('#445566')], 0, project);
+    while (!(await Promise.race([isTold, new Promise((resolve) => setTimeout(resolve, 200))])));
     expect(told).toMatch(/"revision":\d+/);
     leave.abort();
     await other.close();
