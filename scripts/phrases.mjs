@@ -109,6 +109,49 @@ function isSilent(node, ups) {
   return false;
 }
 
+/** Attributes and properties that are read aloud whatever stands there. */
+const SPOKEN =
+  /^(label|title|what|why|does|aria-label|placeholder|words|says|hint|lead|heading|told|reason|send)$/;
+
+/** Whether what stands there is spoken for certain, so that a word alone in small letters is a phrase too. */
+function isSpoken(node, ups) {
+  let at = node;
+  for (let i = ups.length - 1; i >= 0; i--) {
+    const up = ups[i];
+    switch (up.type) {
+      case 'ConditionalExpression':
+        if (up.test === at) return false;
+        break;
+      case 'LogicalExpression':
+        if (up.left === at && up.operator === '&&') return false;
+        break;
+      case 'TSAsExpression':
+        break;
+      case 'TemplateLiteral': {
+        // A part of a phrase is one.
+        const around = textOf(up).replace(/\s+/g, ' ').trim();
+        if (LETTER.test(around.replaceAll('{…}', '')))
+          return !isSilent(up, ups.slice(0, i)) && !isCode(around);
+        break;
+      }
+      case 'JSXExpressionContainer':
+        if (ups[i - 1]?.type !== 'JSXAttribute') return true;
+        break;
+      case 'JSXAttribute':
+        return SPOKEN.test(nameOf(up));
+      case 'Property':
+        return up.value === at && SPOKEN.test(nameOf(up.key));
+      default:
+        return false;
+    }
+    at = up;
+  }
+  return false;
+}
+
+/** A word in small letters, with or without its colon: no code, no address, no class. */
+const SMALL_WORD = /^[\p{Ll}’]+[:,;]?$/u;
+
 /** The text of a literal or a template, with {…} for what is put in; null for other nodes. */
 function textOf(node) {
   if (node.type === 'Literal') return typeof node.value === 'string' ? node.value : null;
@@ -122,7 +165,11 @@ function phrasesIn(file, text) {
   const visit = (node, ups) => {
     const said = textOf(node)?.replace(/\s+/g, ' ').trim();
     if (said && LETTER.test(said.replaceAll('{…}', '')))
-      if (node.type === 'JSXText' || (!isSilent(node, ups) && !isCode(said))) found.push(said);
+      if (
+        node.type === 'JSXText' ||
+        (!isSilent(node, ups) && (!isCode(said) || (SMALL_WORD.test(said) && isSpoken(node, ups))))
+      )
+        found.push(said);
     const around = [...ups, node];
     for (const key of Object.keys(node)) {
       const inner = node[key];

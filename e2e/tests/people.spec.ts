@@ -180,7 +180,7 @@ test('a noter writes notes under their own name, and nothing else', async ({
   // Whose it is need not be typed.
   await expect(two.page.getByLabel('Your name')).toHaveCount(0);
   await two.page.getByLabel('Note', { exact: true }).fill('A shade darker at night?');
-  await two.page.getByRole('button', { name: 'Discard the note' }).click();
+  await two.page.getByRole('button', { name: 'Save the note' }).click();
   await expectSaved(two.page);
   await trayOf(one.page).first().click();
   const note = one.page.getByRole('group', { name: 'Notes' });

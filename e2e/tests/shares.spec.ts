@@ -102,7 +102,7 @@ test('a client on a phone looks, notes and tries; the designer takes in part wha
   await answered.getByRole('button', { name: 'Answer', exact: true }).click();
   await expect(page.getByText('The client reads this too: the note is for them.')).toBeVisible();
   await answered.getByLabel('Answer', { exact: true }).fill('A step darker then?');
-  await answered.getByRole('button', { name: 'Discard the answer' }).click();
+  await answered.getByRole('button', { name: 'Send the answer' }).click();
   await expectSaved(page);
   await expect(client.getByText('A step darker then?')).toBeVisible();
   await client.getByRole('button', { name: 'Look', exact: true }).tap();

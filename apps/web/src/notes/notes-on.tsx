@@ -39,7 +39,7 @@ const NotesOn = memo(function NotesOn({ on }: { on: Noted }) {
       {writing && (
         <WordsForm
           label="Note"
-          send="Discard the note"
+          send="Save the note"
           onSend={(said) => edit({ type: 'addNote', note: { ...said, on, settled: false, answers: [] } })}
           onDone={() => setWriting(false)}
         />

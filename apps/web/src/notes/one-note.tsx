@@ -39,7 +39,7 @@ export function OneNote({ note }: { note: Note }) {
       {doing === 'change' ? (
         <WordsForm
           label="Note"
-          send="Change it"
+          send="Save the change"
           before={note}
           onSend={(said) => set(wordsOf(said))}
           onDone={done}
@@ -59,7 +59,7 @@ export function OneNote({ note }: { note: Note }) {
         <div className="mt-1 border-l-2 border-hair pl-2">
           <WordsForm
             label="Answer"
-            send="Discard the answer"
+            send="Send the answer"
             hint={note.forClient ? 'The client reads this too: the note is for them.' : undefined}
             onSend={(answer) => edit({ type: 'answerNote', note: note.id, answer })}
             onDone={done}
@@ -123,7 +123,7 @@ function OneAnswer({ note, answer }: { note: Note; answer: Said }) {
       <li>
         <WordsForm
           label="Answer"
-          send="Change it"
+          send="Save the change"
           before={answer}
           onSend={(said) => edit({ type: 'setAnswer', ...which, ...wordsOf(said) })}
           onDone={() => setChanging(false)}

@@ -27,7 +27,7 @@ export function WriteNote({ onSent, onDone }: { onSent: (note: string) => void; 
       />
       <WordsForm
         label="Note"
-        send="Discard the note"
+        send="Save the note"
         onSend={(said) => {
           const made = edit({ type: 'addNote', note: { ...said, on, settled: false, answers: [] } });
           if (made) onSent(said.id);

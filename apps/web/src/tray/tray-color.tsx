@@ -46,10 +46,10 @@ export function TrayColor({ swatch, picked, arrived }: TrayColorProps) {
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={clsx('w-19 shrink-0', isDragging && 'opacity-40', arrived && 'arrives')}
+      className={clsx('max-w-36 min-w-19 shrink-0', isDragging && 'opacity-40', arrived && 'arrives')}
     >
       {naming ? (
-        <div className="flex h-15 flex-col items-center gap-0.5 p-1">
+        <div className="flex h-15 w-19 flex-col items-center gap-0.5 p-1">
           <ColorChip css={swatch.color} className="h-7 w-full" />
           <NameInPlace
             label={`Name of ${swatch.name}`}

@@ -44,7 +44,7 @@ export function ExemptSettings({ pair }: { pair: Pair }) {
         />
       )}
       {as && !pair.exempt && (
-        <p role="status" className="text-sm text-quiet">
+        <p role="status" className="col-span-full text-sm text-quiet">
           It counts as exempt once you give a reason.
         </p>
       )}

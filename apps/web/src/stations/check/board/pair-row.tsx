@@ -105,8 +105,7 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
           </span>
         </button>
         {open && (
-          <div className="mt-2 flex flex-col gap-2">
-            <PairSettings pair={pair} />
+          <div className="mt-3 flex flex-col items-start gap-2">
             <PairNotes pair={pair.id} />
             <IconButton label={`Remove ${name}`} onClick={() => edit({ type: 'removePair', pair: pair.id })}>
               <Trash2 aria-hidden className="size-4" />
@@ -136,6 +135,15 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
             </div>
           ))}
         </div>
+        {open && (
+          // Wherever the columns of many themes are scrolled to, all of it is in the window.
+          <div
+            className="sticky left-[200px] narrow:static mt-4 grid grid-cols-[repeat(auto-fill,minmax(148px,1fr))] items-start gap-x-4 gap-y-3 border-t border-hair pt-3"
+            style={whole ? undefined : { maxWidth: 640 }}
+          >
+            <PairSettings pair={pair} />
+          </div>
+        )}
       </div>
     </li>
   );
@@ -206,11 +214,11 @@ function Cell({ measurement, was, system, use, words, open }: CellProps) {
           <AreaSample measurement={measurement} theme={theme} words={words} />
         ) : (
           <>
-            {isOther && <Sample {...{ pair, use, words }} text={was.text} ground={was.ground} />}
-            <Sample {...{ pair, use, words, text, ground, paints }} after={isOther} />
+            {isOther && <Sample {...{ pair, use, words }} text={was.text} ground={was.ground} large={open} />}
+            <Sample {...{ pair, use, words, text, ground, paints }} after={isOther} large={open} />
           </>
         )}
-        {way && <Sample {...{ pair, use, words }} text={way.text} ground={way.ground} after />}
+        {way && <Sample {...{ pair, use, words }} text={way.text} ground={way.ground} after large={open} />}
       </div>
       <p className="mt-1 flex flex-wrap items-baseline gap-x-2">
         <span className={clsx('font-mono', passes ? 'text-pass' : 'font-bold text-fail')}>

@@ -89,7 +89,7 @@ export function PairSettings({ pair }: { pair: Pair }) {
       />
       <UnderTextSettings pair={pair} />
       <ExemptSettings pair={pair} />
-      <p role="status" className="text-sm text-quiet">
+      <p role="status" className="col-span-full text-sm text-quiet">
         {content === 'graphics'
           ? `Graphics and controls need ${requiredRatio(real)}.`
           : `At ${pair.size} px and weight ${pair.weight} this is ${CONTENT_NAMES[real.content]}: it needs ${requiredRatio(real)}. Large is 24 px, or 18.66 px from weight 700 on.`}

@@ -16,17 +16,29 @@ interface SampleProps {
   /** What the two roles are painted with where one of them is no one colour, as CSS. */
   paints?: { readonly text: string | null; readonly ground: string | null } | null;
   after?: boolean;
+  /** With more of its ground round it. */
+  large?: boolean;
 }
 
 /** The colours at work: text at its real size, else as what the role is for. For sighted eyes; the figures say the same. */
-export function Sample({ pair, words, use, text, ground, paints = null, after = false }: SampleProps) {
-  if (!text || !ground) return <div className="h-13 bg-sunken" />;
+export function Sample({
+  pair,
+  words,
+  use,
+  text,
+  ground,
+  paints = null,
+  after = false,
+  large = false,
+}: SampleProps) {
+  if (!text || !ground) return <div className={large ? 'h-24 bg-sunken' : 'h-13 bg-sunken'} />;
   return (
     <div
       aria-hidden
       data-specimen
       className={clsx(
-        'relative flex min-h-13 items-center overflow-hidden px-3 py-1',
+        'relative flex items-center overflow-hidden',
+        large ? 'min-h-24 px-5 py-3' : 'min-h-13 px-3 py-1',
         // Seen on any ground: one line of it is light and one is dark in either dress.
         after && 'border-t-2 border-main shadow-[0_-2px_0_var(--surface-raised)]',
       )}

@@ -16,6 +16,8 @@ import { PictureDesk } from './desk/picture-desk.tsx';
 import { OpenPictures } from './open-pictures.tsx';
 import { TakeFiles } from './take-files.tsx';
 
+const FEW = 6;
+
 /** The pictures of the project, or the one that is open. @public Found by its file. */
 export default function PicturesSource({ view }: { view: string | null }) {
   return view ? <PictureDesk key={view} id={view} /> : <AllPictures />;
@@ -42,7 +44,12 @@ function AllPictures() {
         {pictures.length ? (
           <ul
             aria-label="Pictures of the project"
-            className="grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-4"
+            className={
+              // A few are shown large.
+              pictures.length <= FEW
+                ? 'grid grid-cols-[repeat(auto-fill,minmax(min(100%,340px),1fr))] gap-4'
+                : 'grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-4'
+            }
           >
             {pictures.map((picture) => (
               <PictureCard key={picture.id} picture={picture} projectId={projectId} />

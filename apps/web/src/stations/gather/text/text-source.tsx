@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { addressOf } from '../../../addresses.ts';
 import type { FoundInText } from '../../../jobs/work/find-colors.ts';
-import { selectProject } from '../../../store/selectors.ts';
+import { selectProject, useDocumentPart } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { gatherTextKey } from '../../../storing/gather-text.ts';
 import { ofTab } from '../../../storing/storage.ts';
@@ -12,6 +12,7 @@ import { TakeFiles } from '../pictures/take-files.tsx';
 import { setSheets } from '../sheets/sheet-files.ts';
 import { FoundGradients } from './found-gradients.tsx';
 import { FoundTile } from './found-tile.tsx';
+import { Gathered } from './gathered.tsx';
 import { NearCodes } from './near-codes.tsx';
 import { PasteArea } from './paste-area.tsx';
 import { SheetOffer } from './sheet-offer.tsx';
@@ -44,10 +45,9 @@ export default function TextSource() {
   const [text, setText] = useDraft(id);
   usePasteAnywhere(setText);
   const field = useRef<HTMLTextAreaElement>(null);
-  const isEmpty = useAppSelector((state) => {
-    const { families, tray } = selectProject(state).document;
-    return !families.length && !tray.length;
-  });
+  const hasColors = useDocumentPart('tray').length > 0;
+  const hasFamilies = useDocumentPart('families').length > 0;
+  const isEmpty = !hasColors && !hasFamilies;
   // A project that has nothing yet begins with what is typed or pasted here.
   // biome-ignore lint/correctness/useExhaustiveDependencies: when it is opened, and not when it is emptied
   useEffect(() => {
@@ -132,7 +132,10 @@ export default function TextSource() {
               />
             </>
           ) : (
-            <NothingYet onExample={() => setText(EXAMPLE)} />
+            <>
+              {hasColors && <Gathered />}
+              <NothingYet isQuiet={hasColors} onExample={() => setText(EXAMPLE)} />
+            </>
           )}
         </section>
       </div>
@@ -156,14 +159,23 @@ function summary(
   return `${found.length} ${found.length === 1 ? 'colour' : 'colours'} found${merged}${doubts}${more}`;
 }
 
-function NothingYet({ onExample }: { onExample: () => void }) {
+const UNDERSTOOD =
+  'Hex with or without #, names, rgb, hsl, hwb, lab, lch, oklab, oklch and color() are understood. Mistyped codes are shown with corrections.';
+
+/** What can be pasted; in a project that has colours it stands back behind them. */
+function NothingYet({ isQuiet, onExample }: { isQuiet: boolean; onExample: () => void }) {
+  const example = <Button onClick={onExample}>Try an example</Button>;
+  if (isQuiet)
+    return (
+      <div className="mt-6 flex flex-wrap items-center gap-3 border-t border-hair pt-3 text-quiet">
+        <p className="min-w-60 flex-1">Colours you paste appear here. {UNDERSTOOD}</p>
+        {example}
+      </div>
+    );
   return (
     <EmptyState title="Colours appear here as you paste">
-      Hex with or without #, names, rgb, hsl, hwb, lab, lch, oklab, oklch and color() are understood. Mistyped
-      codes are shown with corrections.
-      <p className="mt-3">
-        <Button onClick={onExample}>Try an example</Button>
-      </p>
+      {UNDERSTOOD}
+      <p className="mt-3">{example}</p>
     </EmptyState>
   );
 }
