@@ -176,7 +176,7 @@ test('a page with its sheets comes by its address; what is not public, or not th
   await uses.getByRole('button', { name: /#b8234a/ }).click();
   await expect(uses).toContainText(/\.late, first in .*timetable\.html, line 1/);
   await expect(page.getByRole('checkbox', { name: 'Dark' })).toBeChecked();
-  const address = page.getByLabel('or a page’s address, with its sheets');
+  const address = page.getByLabel('A page’s address, with its sheets');
   for (const [typed, told] of [
     ['http://127.0.0.1/', 'fetched from the public web only'],
     ['ftp://piers.example/', 'https or http'],

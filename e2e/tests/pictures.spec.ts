@@ -1,4 +1,6 @@
 import { writeFileSync } from 'node:fs';
+import { describeCode, describeColor } from '@mint-lamp/core/color/describe';
+import { readColor } from '@mint-lamp/core/color/parse';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import { formatRatio } from '@mint-lamp/core/contrast/ratio';
 import { type Marker, type Picture, SIDES } from '@mint-lamp/core/document/pictures/picture';
@@ -93,7 +95,9 @@ test('markers give exactly the averages of the pixels that the browser decodes, 
   const expected = markers.map(({ x, y, side }) => sampledText(averageAround(pixels, x, y, side)));
   expect(new Set(expected).size).toBeGreaterThan(15);
   const rows = page.getByRole('tabpanel').getByRole('listitem');
-  await expect(rows).toHaveText(expected.map((hex, i) => new RegExp(`^${i + 1}${hex}`)));
+  await expect(rows).toHaveText(
+    expected.map((hex, i) => new RegExp(`^${i + 1}${describeColor(readColor(hex))}${hex}`)),
+  );
 });
 
 test('what a camera held on its side, and of a wide gamut, is shown as browsers show it, of every kind', async ({
@@ -136,7 +140,9 @@ test('by mouse: aim, take, drag, another area, remove, undo; all of it is there 
   await expect(aimed(page)).toHaveText(hexAt(70, 60, 5));
   await page.mouse.down();
   await page.mouse.up();
-  await expect(marker(page, 1)).toHaveAccessibleName(`Marker 1, ${hexAt(70, 60, 5)}, at 70, 60, 5 px`);
+  await expect(marker(page, 1)).toHaveAccessibleName(
+    `Marker 1, ${describeCode(hexAt(70, 60, 5))}, at 70, 60, 5 px`,
+  );
   // The one taken last is seen beside what is aimed at now.
   await page.mouse.move(at.x + 80, at.y + 40);
   await expect(page.getByTestId('loupe')).toContainText('last');
@@ -148,13 +154,17 @@ test('by mouse: aim, take, drag, another area, remove, undo; all of it is there 
   await expect(marker(page, 2)).toHaveAccessibleName(/at 170, 110, 31 px/);
 
   await dragTo(page, marker(page, 2).locator('span').last(), -40, 20);
-  await expect(marker(page, 2)).toHaveAccessibleName(`Marker 2, ${hexAt(130, 130, 31)}, at 130, 130, 31 px`);
+  await expect(marker(page, 2)).toHaveAccessibleName(
+    `Marker 2, ${describeCode(hexAt(130, 130, 31))}, at 130, 130, 31 px`,
+  );
   await page.getByRole('tab', { name: 'Markers 2' }).click();
   await page.getByRole('button', { name: 'Show marker 1' }).click();
   await page.getByLabel('Area of marker 1').selectOption('1 px');
-  await expect(marker(page, 1)).toHaveAccessibleName(`Marker 1, ${hexAt(70, 60, 1)}, at 70, 60, 1 px`);
+  await expect(marker(page, 1)).toHaveAccessibleName(
+    `Marker 1, ${describeCode(hexAt(70, 60, 1))}, at 70, 60, 1 px`,
+  );
   await page.getByLabel('Read in').selectOption('rgb');
-  await expect(page.getByRole('tabpanel')).toContainText(/1rgb\(\d+ \d+ \d+\)/);
+  await expect(page.getByRole('tabpanel')).toContainText(/1\D+rgb\(\d+ \d+ \d+\)/);
   await page.getByRole('button', { name: 'Remove all' }).click();
   await expect(marker(page, 1)).toBeHidden();
   await page.keyboard.press('Control+z');
@@ -185,7 +195,9 @@ test('by mouse: aim, take, drag, another area, remove, undo; all of it is there 
   const other = await context.newPage();
   await other.goto(`/p/${id}/gather/pictures`);
   await other.getByRole('link', { name: /Drawn/ }).click();
-  await expect(marker(other, 1)).toHaveAccessibleName(`Marker 1, ${hexAt(130, 130, 31)}, at 130, 130, 31 px`);
+  await expect(marker(other, 1)).toHaveAccessibleName(
+    `Marker 1, ${describeCode(hexAt(130, 130, 31))}, at 130, 130, 31 px`,
+  );
 });
 
 test('by keyboard: in, aim, take, area, zoom, move and remove a marker, a palette, and back', async ({
@@ -215,7 +227,7 @@ test('by keyboard: in, aim, take, area, zoom, move and remove a marker, a palett
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('[');
   await expect(marker(page, 1)).toHaveAccessibleName(
-    `Marker 1, ${sampledText(averageAround(pixels, 61, 55, 5))}, at 61, 55, 5 px`,
+    `Marker 1, ${describeCode(sampledText(averageAround(pixels, 61, 55, 5)))}, at 61, 55, 5 px`,
   );
   await page.keyboard.press('Delete');
   await expect(marker(page, 1)).toBeHidden();
@@ -228,12 +240,12 @@ test('by keyboard: in, aim, take, area, zoom, move and remove a marker, a palett
   await page.keyboard.press('ArrowLeft');
   const first = page
     .getByRole('tabpanel')
-    .getByRole('button', { name: /^#[\da-f]{6}, / })
+    .getByRole('button', { name: /, #[\da-f]{6}, [\d.<]/ })
     .first();
   await first.focus();
   await expect(page.getByTestId('picture')).toHaveAttribute('data-lit', 'area 0');
   await page.keyboard.press('Enter');
-  const place = page.getByRole('button', { name: /^Place of #/ }).first();
+  const place = page.getByRole('button', { name: /^Place of .*, #/ }).first();
   await place.focus();
   await page.keyboard.press('Shift+ArrowRight');
   await expect(place).toHaveAccessibleName(/, your own$/);
@@ -259,7 +271,7 @@ test('six palettes side by side: pointing lights a colour’s pixels; any of it 
     'In the light',
     'Farthest apart',
   ]);
-  const colors = panel.getByRole('button', { name: /^#[\da-f]{6}, / });
+  const colors = panel.getByRole('button', { name: /, #[\da-f]{6}, [\d.<]/ });
   await expect(colors).toHaveCount(36);
   await page.getByLabel('Colours in each').fill('4');
   await page.keyboard.press('Enter');
@@ -271,7 +283,9 @@ test('six palettes side by side: pointing lights a colour’s pixels; any of it 
 
   await colors.nth(1).hover();
   await expect(page.getByTestId('picture')).toHaveAttribute('data-lit', 'area 1');
-  await expect(page.getByText(`${row[1]!.replace(', ', ' ')} of the picture`)).toBeVisible();
+  await expect(
+    page.getByText(`${row[1]!.split(', ').slice(0, 2).join('')} ${row[1]!.split(', ')[2]} of the picture`),
+  ).toBeVisible();
   // What is lit covers its share; the rest is grey.
   const shown = await page.getByTestId('picture').screenshot();
   await colors.nth(1).click();
@@ -280,7 +294,7 @@ test('six palettes side by side: pointing lights a colour’s pixels; any of it 
   expect(await page.getByTestId('picture').screenshot()).not.toEqual(shown);
 
   // Its place is dragged, which makes it the designer's own; undo and a button give it back.
-  const place = page.getByRole('button', { name: /^Place of #/ }).nth(1);
+  const place = page.getByRole('button', { name: /^Place of .*, #/ }).nth(1);
   await dragTo(page, place.locator('span'), 30, 20);
   await expect(place).toHaveAccessibleName(/, your own$/);
   await page.keyboard.press('Control+z');
@@ -303,7 +317,7 @@ test('six palettes side by side: pointing lights a colour’s pixels; any of it 
   await expect(page.getByText(`The gradient ${picture.name} 1 was made`)).toBeVisible();
   await expectSaved(page);
   const { document } = await onServer(stack, id);
-  const hexes = row.map((label) => label!.slice(0, 7));
+  const hexes = row.map((label) => /#[\da-f]{6}/.exec(label!)![0]);
   expect(document.tray.map((one: { color: string }) => one.color).toSorted()).toEqual(hexes.toSorted());
   expect(document.tray[0].group).toBe('Drawn');
   expect(document.families.map((one: { base: string }) => one.base)).toEqual(hexes);
@@ -603,7 +617,7 @@ test('axe finds nothing at the pictures, in either dress', async ({ page, stack 
   };
   await page
     .getByRole('tabpanel')
-    .getByRole('button', { name: /^#[\da-f]{6}, / })
+    .getByRole('button', { name: /, #[\da-f]{6}, [\d.<]/ })
     .first()
     .click();
   await check('palettes');

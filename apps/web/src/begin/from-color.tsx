@@ -3,10 +3,10 @@ import { readColor } from '@mint-lamp/core/color/parse';
 import { readTyped } from '@mint-lamp/core/color/typed';
 import { canonical } from '@mint-lamp/core/color/write';
 import { type Relation, related } from '@mint-lamp/core/harmony/relations';
-import clsx from 'clsx';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
+import { ChoiceRow } from './choice-row.tsx';
 import type { WayProps } from './to-begin-with.ts';
 
 /** What can go with it, and why one would. */
@@ -121,33 +121,16 @@ export default function FromColor({ onGiven }: WayProps) {
         <fieldset className="mt-3">
           <legend className="mb-1 text-quiet">What goes with it?</legend>
           {COMPANY.map(({ name, says }, i) => (
-            <label
+            <ChoiceRow
               key={name}
-              className={clsx(
-                'flex items-center gap-2 rounded-md border px-2 py-1.5',
-                i === company ? 'border-main' : 'border-transparent hover:bg-sunken',
-              )}
+              of="company"
+              chosen={i === company}
+              onChoose={() => setCompany(i)}
+              colors={rows[i]!}
             >
-              <input
-                type="radio"
-                name="company"
-                checked={i === company}
-                onChange={() => setCompany(i)}
-                className="accent-[var(--text-main)]"
-              />
-              <span className="min-w-0 flex-1">
-                <span className="block">{name}</span>
-                <span className="block text-sm text-quiet">{says}</span>
-              </span>
-              <span
-                data-specimen
-                className="flex h-8 w-32 shrink-0 overflow-hidden rounded-md border border-hair"
-              >
-                {rows[i]!.map((one) => (
-                  <span key={one} className="flex-1" style={{ background: one }} />
-                ))}
-              </span>
-            </label>
+              <span className="block">{name}</span>
+              <span className="block text-sm text-quiet">{says}</span>
+            </ChoiceRow>
           ))}
         </fieldset>
       )}

@@ -6,6 +6,7 @@ import type { PicturePalette } from '../jobs/work/palettes-of-picture.ts';
 import { LEANING_WORDS } from '../kinds/pictures/leaning-words.ts';
 import { takeBrought } from '../projects/brought.ts';
 import { Button } from '../ui/button.tsx';
+import { ChoiceRow } from './choice-row.tsx';
 import { bitmapOf } from './picture-file.ts';
 import type { WayProps } from './to-begin-with.ts';
 import { usePasted } from './use-pasted.ts';
@@ -109,27 +110,15 @@ export default function FromPicture({ onGiven }: WayProps) {
         <fieldset className="mt-3">
           <legend className="mb-1 text-quiet">Which palette?</legend>
           {palettes.map(({ leaning, colors }, i) => (
-            <label
+            <ChoiceRow
               key={leaning}
-              className={clsx(
-                'flex items-center gap-2 rounded-md border px-2 py-1.5',
-                i === chosen ? 'border-main' : 'border-transparent hover:bg-sunken',
-              )}
+              of="palette"
+              chosen={i === chosen}
+              onChoose={() => setChosen(i)}
+              colors={colors}
             >
-              <input
-                type="radio"
-                name="palette"
-                checked={i === chosen}
-                onChange={() => setChosen(i)}
-                className="accent-[var(--text-main)]"
-              />
-              <span className="w-36 shrink-0">{LEANING_WORDS[leaning]}</span>
-              <span data-specimen className="flex h-7 flex-1 overflow-hidden rounded-md border border-hair">
-                {colors.map((color) => (
-                  <span key={color} className="flex-1" style={{ background: color }} />
-                ))}
-              </span>
-            </label>
+              {LEANING_WORDS[leaning]}
+            </ChoiceRow>
           ))}
         </fieldset>
       )}

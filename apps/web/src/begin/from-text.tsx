@@ -1,8 +1,7 @@
 import { MOST_SWATCHES } from '@mint-lamp/core/document/tray/swatch';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { takeBrought } from '../projects/brought.ts';
-import { FoundTile } from '../stations/gather/text/found-tile.tsx';
-import { NearCodes } from '../stations/gather/text/near-codes.tsx';
+import { FoundColors } from '../stations/gather/text/found-colors.tsx';
 import { useFoundInText } from '../stations/gather/text/use-found-in-text.ts';
 import { ofTab } from '../storing/storage.ts';
 import { Button } from '../ui/button.tsx';
@@ -21,7 +20,7 @@ export default function FromText({ onGiven }: WayProps) {
     ofTab.write(KEY, text);
   }, [text]);
   const found = useFoundInText(text);
-  const { result, shown, drawn, isChosen, toggle } = found;
+  const { result, shown, isChosen } = found;
   const [asSheet, setAsSheet] = useState(true);
   const isSheet = result.isSheet && asSheet;
   const chosen = shown.filter(isChosen).map(({ color }) => color);
@@ -93,28 +92,7 @@ export default function FromText({ onGiven }: WayProps) {
           {asSheet ? 'Use only its colours' : 'Read it as a system'}
         </Button>
       )}
-      {!isSheet && (
-        <>
-          <ul className="grid grid-cols-[repeat(auto-fill,minmax(96px,1fr))] gap-2">
-            {drawn.map((item) => (
-              <FoundTile
-                key={item.color}
-                item={item}
-                inTray={false}
-                chosen={isChosen(item)}
-                onToggle={toggle}
-              />
-            ))}
-          </ul>
-          <NearCodes
-            near={result.near}
-            onCorrect={({ text: wrong, index }, right) => {
-              setText((old) => old.slice(0, index) + old.slice(index).replace(wrong, right));
-              field.current?.focus();
-            }}
-          />
-        </>
-      )}
+      {!isSheet && <FoundColors found={found} onText={setText} field={field} />}
     </>
   );
 }

@@ -1,4 +1,5 @@
 import { rgb8ToOklch, toRgb8 } from './gamut.ts';
+import { readColor } from './parse.ts';
 import type { Color } from './spaces.ts';
 
 /** Hue words by the OKLCH hue at which each begins, chosen by eye at mid lightness. */
@@ -73,3 +74,6 @@ function wordsFor(l: number, chroma: number, hue: number): string {
   if (l < 0.55 && hue >= 38 && hue < 98 && chroma < 0.14) parts[2] = 'brown';
   return parts.filter(Boolean).join(' ');
 }
+
+/** {@link describeColor} of a CSS colour, and its code after it: "deep muted blue-green, #0b5f6b". Throws where it is none. */
+export const describeCode = (code: string): string => `${describeColor(readColor(code))}, ${code}`;

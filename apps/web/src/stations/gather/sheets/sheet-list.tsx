@@ -1,16 +1,11 @@
 import type { SheetFile } from '@mint-lamp/core/sheet/sheet-files';
-import { SHEET_ENDINGS } from '@mint-lamp/core/sheet/written/sheet-of';
 import clsx from 'clsx';
-import { FilePlus, FolderPlus, X } from 'lucide-react';
-import { useRef, useState } from 'react';
-import { useLibraryQuery } from '../../../fetching/library-api.ts';
+import { X } from 'lucide-react';
+import { useState } from 'react';
 import { useProjectId } from '../../../store/selectors.ts';
-import { Button } from '../../../ui/button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
-import { TextField } from '../../../ui/text-field.tsx';
 import { PasteArea } from '../text/paste-area.tsx';
-import { chosenSheets } from './dropped-files.ts';
-import { fetchedSheets } from './fetched-sheets.ts';
+import { AddSheets } from './add-sheets.tsx';
 import { setSheets } from './sheet-files.ts';
 
 interface SheetListProps {
@@ -20,8 +15,6 @@ interface SheetListProps {
   onFault: (fault: string | null) => void;
 }
 
-const NO_LIBRARY = { artworks: [] };
-const ACCEPT = SHEET_ENDINGS.map((ending) => `.${ending}`).join(',');
 /** What a file is called without where it is. */
 const lastPart = (name: string) => name.slice(name.lastIndexOf('/') + 1) || name;
 const sizeOf = (text: string) =>
@@ -44,7 +37,7 @@ export function SheetList({ files, unread, onAdd, onFault }: SheetListProps) {
     );
   return (
     <section aria-label="Sheets" className="sticky top-0 flex min-w-0 flex-col gap-3 self-start">
-      <AddSheets onAdd={onAdd} onFault={onFault} />
+      <AddSheets project={id} onAdd={onAdd} onFault={onFault} />
       {files.length > 0 && (
         <ul className="divide-y divide-hair border-y border-hair">
           {files.map(({ name, text }) => {
@@ -81,83 +74,5 @@ export function SheetList({ files, unread, onAdd, onFault }: SheetListProps) {
         </div>
       )}
     </section>
-  );
-}
-
-function AddSheets({ onAdd, onFault }: Pick<SheetListProps, 'onAdd' | 'onFault'>) {
-  const id = useProjectId();
-  const [busy, setBusy] = useState(false);
-  const files = useRef<HTMLInputElement>(null);
-  const folder = useRef<HTMLInputElement>(null);
-  const { data: { artworks } = NO_LIBRARY } = useLibraryQuery();
-  const pages = artworks.filter(({ address }) => /\.html$/.test(address));
-  const chosen = async (input: HTMLInputElement) => {
-    const taken = await chosenSheets([...(input.files ?? [])]);
-    input.value = '';
-    if (taken.length) onAdd(taken);
-    else onFault('There is no style sheet, SCSS, LESS, page or file of tokens among them.');
-  };
-  const fetch = async (address: string) => {
-    setBusy(true);
-    onFault(null);
-    try {
-      const { files: fetched, missing } = await fetchedSheets(id, address);
-      if (fetched.length) onAdd(fetched);
-      if (missing.length) onFault(`Could not be fetched: ${missing.join(', ')}`);
-      else if (!fetched.length) onFault('The page at that address has no style sheet.');
-    } catch (error) {
-      onFault((error as Error).message);
-    } finally {
-      setBusy(false);
-    }
-  };
-  return (
-    <div className="flex flex-col gap-2">
-      <div className="flex flex-wrap gap-2">
-        <Button onClick={() => files.current?.click()}>
-          <FilePlus aria-hidden className="size-4" />
-          Open files
-        </Button>
-        <Button onClick={() => folder.current?.click()}>
-          <FolderPlus aria-hidden className="size-4" />A folder
-        </Button>
-        <input
-          ref={files}
-          type="file"
-          multiple
-          hidden
-          accept={ACCEPT}
-          aria-label="Sheets as files"
-          onChange={({ currentTarget }) => void chosen(currentTarget)}
-        />
-        <input
-          ref={folder}
-          type="file"
-          multiple
-          hidden
-          aria-label="A folder of sheets"
-          {...{ webkitdirectory: '' }}
-          onChange={({ currentTarget }) => void chosen(currentTarget)}
-        />
-      </div>
-      <TextField
-        label={busy ? 'Fetching …' : 'or a page’s address, with its sheets'}
-        value=""
-        onCommit={(address) => {
-          if (address) void fetch(address);
-          return null;
-        }}
-      />
-      {pages.length > 0 && (
-        <p className="flex flex-wrap items-center gap-1 text-sm">
-          <span className="text-quiet">or try a sample:</span>
-          {pages.map(({ title, address }) => (
-            <Button key={address} small disabled={busy} onClick={() => void fetch(address)}>
-              {title}
-            </Button>
-          ))}
-        </p>
-      )}
-    </div>
   );
 }

@@ -10,10 +10,9 @@ import { EmptyState, Failure } from '../../../ui/notice.tsx';
 import { GatherHeader } from '../gather-header.tsx';
 import { TakeFiles } from '../pictures/take-files.tsx';
 import { setSheets } from '../sheets/sheet-files.ts';
+import { FoundColors } from './found-colors.tsx';
 import { FoundGradients } from './found-gradients.tsx';
-import { FoundTile } from './found-tile.tsx';
 import { Gathered } from './gathered.tsx';
-import { NearCodes } from './near-codes.tsx';
 import { PasteArea } from './paste-area.tsx';
 import { SheetOffer } from './sheet-offer.tsx';
 import { useCollecting } from './use-collecting.ts';
@@ -62,7 +61,6 @@ export default function TextSource() {
     shown,
     drawn,
     isChosen,
-    toggle,
     reading,
     summary: sheet,
     faults,
@@ -112,24 +110,7 @@ export default function TextSource() {
                 onRead={() => setSheets(id, [{ name: 'pasted.css', text }])}
               />
               <FoundGradients gradients={result.gradients} onCollect={onCollect} />
-              <ul className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
-                {drawn.map((item) => (
-                  <FoundTile
-                    key={item.color}
-                    item={item}
-                    inTray={inTray.has(item.color)}
-                    chosen={isChosen(item)}
-                    onToggle={toggle}
-                  />
-                ))}
-              </ul>
-              <NearCodes
-                near={result.near}
-                onCorrect={({ text: wrong, index }, right) => {
-                  setText((old) => old.slice(0, index) + old.slice(index).replace(wrong, right));
-                  field.current?.focus();
-                }}
-              />
+              <FoundColors found={found} inTray={inTray} onText={setText} field={field} />
             </>
           ) : (
             <>

@@ -1,3 +1,4 @@
+import { describeCode } from '@mint-lamp/core/color/describe';
 import type { Marker, Picture } from '@mint-lamp/core/document/pictures/picture';
 import clsx from 'clsx';
 import { useEditing } from '../../../../store/editing.ts';
@@ -51,7 +52,7 @@ export function MarkerLayer({
           y={y}
           picture={picture}
           under={viewing.under}
-          label={`Marker ${i + 1}${color ? `, ${color}` : ''}, at ${x}, ${y}, ${side} px`}
+          label={`Marker ${i + 1}${color ? `, ${describeCode(color)}` : ''}, at ${x}, ${y}, ${side} px`}
           selected={selected === id}
           onSelect={() => onSelect(id)}
           onLeave={() => onAim(null)}

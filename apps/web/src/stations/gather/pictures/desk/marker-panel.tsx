@@ -1,3 +1,4 @@
+import { describeColor } from '@mint-lamp/core/color/describe';
 import { NOTATIONS } from '@mint-lamp/core/color/notations';
 import { readColor } from '@mint-lamp/core/color/parse';
 import type { Marker, Picture } from '@mint-lamp/core/document/pictures/picture';
@@ -135,9 +136,14 @@ function MarkerRow({ picture, marker, number, color, model, selected, onSelect }
           className="flex items-center gap-2 rounded-md"
         >
           <span className="w-5 text-right text-sm font-semibold">{number}</span>
-          <ColorChip css={color} className="size-8" />
+          <ColorChip css={color} className="size-9" />
         </button>
-        {color && <CopyButton text={read(color, model)} className="flex-1 justify-between text-xs!" />}
+        {color && (
+          <span className="min-w-0 flex-1">
+            <span className="block pl-1 text-sm leading-tight">{describeColor(readColor(color))}</span>
+            <CopyButton text={read(color, model)} className="w-full justify-between text-xs!" />
+          </span>
+        )}
         <IconButton
           small
           label={`Remove marker ${number}`}

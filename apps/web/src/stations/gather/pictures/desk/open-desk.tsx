@@ -1,3 +1,5 @@
+import { describeColor } from '@mint-lamp/core/color/describe';
+import { readColor } from '@mint-lamp/core/color/parse';
 import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import { createPortal } from 'react-dom';
 import type { OpenedPicture } from '../../../../pixels/opened-picture.ts';
@@ -72,6 +74,7 @@ function Foot({ desk: { pixels, palettes, light } }: { desk: Desk }) {
     return (
       <p className="pointer-events-none absolute bottom-2 left-2 flex items-center gap-2 rounded-md bg-raised px-2 py-1 text-sm">
         <span className="size-4 rounded-[4px] border border-hair" style={{ background: hexOf(lit) }} />
+        <b className="font-semibold">{describeColor(readColor(hexOf(lit)))}</b>
         <span className="font-mono">{hexOf(lit)}</span> {shareText(lit.share)} of the picture
       </p>
     );

@@ -1,3 +1,4 @@
+import { describeCode } from '@mint-lamp/core/color/describe';
 import type { AreaSide, Picture } from '@mint-lamp/core/document/pictures/picture';
 import clsx from 'clsx';
 import { useState } from 'react';
@@ -49,7 +50,7 @@ export function PaletteLayer({
         y={at.y}
         picture={picture}
         under={viewing.under}
-        label={`Place of ${hexOf(color)} at ${color.x}, ${color.y}${color.moved ? ', your own' : ''}`}
+        label={`Place of ${describeCode(hexOf(color))}, at ${color.x}, ${color.y}${color.moved ? ', your own' : ''}`}
         selected={pinned.index === index}
         onSelect={() => onPin({ leaning, index })}
         onLeave={() => onAim(null)}

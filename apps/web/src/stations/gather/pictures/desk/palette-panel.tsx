@@ -1,4 +1,6 @@
+import { describeCode, describeColor } from '@mint-lamp/core/color/describe';
 import { findTwins } from '@mint-lamp/core/color/difference';
+import { readColor } from '@mint-lamp/core/color/parse';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import { MOST_STOPS } from '@mint-lamp/core/document/gradients/gradient';
 import type { Picture } from '@mint-lamp/core/document/pictures/picture';
@@ -128,9 +130,9 @@ function Row({ row, pinned, onPin, onLight, taking, ...rest }: PalettePanelProps
               <button
                 type="button"
                 data-specimen
-                aria-label={`${hexes[index]}, ${shareText(color.share)}${color.moved ? ', from a place of your own' : ''}`}
+                aria-label={`${describeCode(hexes[index]!)}, ${shareText(color.share)}${color.moved ? ', from a place of your own' : ''}`}
                 aria-pressed={chosen}
-                title={`${hexes[index]}, ${shareText(color.share)}`}
+                title={`${describeCode(hexes[index]!)}, ${shareText(color.share)}`}
                 onPointerEnter={() => onLight({ leaning, index })}
                 onFocus={() => onLight({ leaning, index })}
                 onBlur={() => onLight(null)}
@@ -170,9 +172,10 @@ function Opened({ picture, size, row, index, taking }: OpenedProps) {
   if (!color) return null;
   return (
     <div className="mt-1 rounded-md bg-sunken p-2">
+      <p className="font-semibold">{describeColor(readColor(hexes[index]!))}</p>
       <p className="flex items-center justify-between gap-2 text-sm">
-        <CopyButton text={hexes[index]!} />
-        <span>
+        <CopyButton text={hexes[index]!} className="-ml-1" />
+        <span className="text-quiet">
           {shareText(color.share)} of the picture
           {color.moved && ', yours'}
         </span>

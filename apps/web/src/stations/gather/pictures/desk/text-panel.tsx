@@ -1,3 +1,5 @@
+import { describeColor } from '@mint-lamp/core/color/describe';
+import { readColor } from '@mint-lamp/core/color/parse';
 import { formatRatio, reaches } from '@mint-lamp/core/contrast/ratio';
 import {
   CONTENT_NAMES,
@@ -144,7 +146,8 @@ function Measures({ text, measured, seen, set, taking }: MeasuresProps) {
               <ColorChip css={text.color} className="h-6 w-8 rounded-r-none!" />
               <ColorChip css={ground} className="-ml-2 h-6 w-8 rounded-l-none!" />
               <span>
-                worst at {measured.x}, {measured.y}, on <span className="font-mono">{ground}</span>
+                worst at {measured.x}, {measured.y}, on {ground && describeColor(readColor(ground))}{' '}
+                <span className="font-mono">{ground}</span>
               </span>
             </p>
           </>
