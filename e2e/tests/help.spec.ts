@@ -36,13 +36,24 @@ test('every mark that stands anywhere has an answer', async ({ page, open, goOn 
   await open('gather');
   for (const view of [
     'gather',
+    'gather/pictures',
     'gather/relatives',
+    'gather/proposals/4711',
+    'gather/shelf',
     'grow/deepwater',
     'assign',
     'check/notice-delay-text-on-notice-delay-ground',
+    'check/matrix',
+    'check/readers',
+    'check/report',
     'fade/first-light',
     'stage',
     'deliver',
+    'deliver/values',
+    'deliver/shares',
+    'deliver/hand-overs',
+    'checkpoints',
+    'notes',
   ]) {
     await goOn(view);
     await page.locator('[data-help-open]').first().waitFor();

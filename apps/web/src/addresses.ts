@@ -13,16 +13,17 @@ export type StationId = (typeof STATIONS)[number]['id'];
 
 /** Where Gather collects colours from, each at an address of its own. */
 export const SOURCES = [
-  { id: 'text', name: 'Text', purpose: 'codes in a text' },
+  { id: 'text', name: 'Text', purpose: 'codes in a text', help: 'found' },
   {
     id: 'sheets',
     name: 'Style sheets',
     purpose: 'turn what you have into a system: CSS, SCSS, LESS, tokens',
+    help: 'moving-in',
   },
-  { id: 'pictures', name: 'Pictures', purpose: 'places and palettes' },
-  { id: 'relatives', name: 'Relatives', purpose: 'what goes with one colour' },
-  { id: 'proposals', name: 'Proposals', purpose: 'whole variations' },
-  { id: 'shelf', name: 'The shelf', purpose: 'ready-made and shared sets, colour names' },
+  { id: 'pictures', name: 'Pictures', purpose: 'places and palettes', help: 'marker' },
+  { id: 'relatives', name: 'Relatives', purpose: 'what goes with one colour', help: 'peg' },
+  { id: 'proposals', name: 'Proposals', purpose: 'whole variations', help: 'round' },
+  { id: 'shelf', name: 'The shelf', purpose: 'ready-made and shared sets, colour names', help: 'shelf' },
 ] as const;
 export type SourceId = (typeof SOURCES)[number]['id'];
 
@@ -31,14 +32,21 @@ export type SourceId = (typeof SOURCES)[number]['id'];
  * itself.
  */
 export const CHECK_VIEWS = [
-  { id: 'matrix', name: 'Matrix', says: 'all texts on all grounds', also: 'contrast table' },
+  { id: 'matrix', name: 'Matrix', says: 'all texts on all grounds', also: 'contrast table', help: 'matrix' },
   {
     id: 'readers',
     name: 'Readers',
     says: 'as others see it',
     also: 'colour blind vision deficiency simulate',
+    help: 'readers',
   },
-  { id: 'report', name: 'Report', says: 'to hand over, as CSV or JSON', also: 'export download' },
+  {
+    id: 'report',
+    name: 'Report',
+    says: 'to hand over, as CSV or JSON',
+    also: 'export download',
+    help: 'report',
+  },
 ] as const;
 export type CheckViewId = (typeof CHECK_VIEWS)[number]['id'];
 

@@ -26,6 +26,7 @@ export default function CheckpointsPage() {
     <div className="flex min-h-full flex-col">
       <PageHeader
         title="Checkpoints"
+        help="checkpoint"
         lead="Named states of this project. Compare any two, and go back to one, whole or in part."
       >
         <Link to={historyAddress(id)} className="underline underline-offset-2">

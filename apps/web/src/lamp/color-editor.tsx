@@ -277,7 +277,7 @@ const Models = memo(function Models({
 function Opacity({ painted, onSet }: { painted: Painted; onSet: (alpha: number, final: boolean) => void }) {
   const { r, g, b, alpha } = painted;
   return (
-    <div>
+    <div data-help="opacity">
       <div className="-mb-0.5 text-xs text-quiet">Opacity (%)</div>
       <div className="flex items-center gap-2">
         <div className="checker w-full rounded-[4px]">

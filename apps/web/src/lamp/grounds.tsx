@@ -36,7 +36,7 @@ export function Grounds({ painted }: { painted: Painted }) {
   });
   if (!grounds.length) return null;
   return (
-    <section aria-label="Contrast" className="border-t border-hair pt-2">
+    <section aria-label="Contrast" data-help="as-text" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">As text on</h3>
       <ul>
         {grounds.map(({ id, name, ground, css }) => {

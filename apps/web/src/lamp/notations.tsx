@@ -34,7 +34,7 @@ export const Notations = memo(function Notations({ painted }: { painted: Painted
   };
   const shown = notationsOf(painted, chosen);
   return (
-    <section aria-label="Notations" className="border-t border-hair pt-2">
+    <section aria-label="Notations" data-help="notations" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">Copy as</h3>
       <ul className="-mx-1.5">
         {shown.map((notation) => (

@@ -17,6 +17,7 @@ export function Tints({ painted, title }: { painted: Painted; title: string }) {
   return (
     <section
       aria-label="Tints, tones and shades"
+      data-help="tints"
       className="border-t border-hair pt-2"
       style={{ '--lit': `rgb(${r} ${g} ${b})` } as CSSProperties}
     >

@@ -79,7 +79,11 @@ export default function NotesPage() {
   const isFiltered = JSON.stringify(filters) !== JSON.stringify(NOTHING);
   return (
     <div className="flex min-h-full flex-col pb-6">
-      <PageHeader title="Notes" lead="What people say about this project’s colours, and what is still open.">
+      <PageHeader
+        title="Notes"
+        help="notes"
+        lead="What people say about this project’s colours, and what is still open."
+      >
         {mayDo(access, 'note') && !writing && (
           <Button look="primary" onClick={() => setWriting(true)}>
             Write a note …

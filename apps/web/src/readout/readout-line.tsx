@@ -7,6 +7,7 @@ import { wentFrom } from '../store/interface-slice.ts';
 import { selectDocument, useProjectId, useTheme } from '../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { useFollowingReadout } from '../store/use-following-readout.ts';
+import { HelpMark } from '../ui/help-mark.tsx';
 import { part } from '../ui/part.tsx';
 import { Popover } from '../ui/popover.tsx';
 import type { CountedKind } from './counted-things.ts';
@@ -71,6 +72,7 @@ export function ReadoutLine() {
       )}
       {behind && <span className="px-2 text-quiet">counting …</span>}
       <WayBack />
+      <HelpMark of="readout" about="Readout" className="ml-auto" />
     </section>
   );
 }

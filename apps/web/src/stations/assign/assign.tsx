@@ -4,6 +4,7 @@ import { selected } from '../../store/interface-slice.ts';
 import { selectDocument, useDocumentPart } from '../../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
+import { HelpMark } from '../../ui/help-mark.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
 import { PageHeader } from '../../ui/page-header.tsx';
 import { DeriveBar } from './derive/derive-bar.tsx';
@@ -37,7 +38,12 @@ export default function Assign() {
       <PageHeader
         title="Assign"
         help="assign"
-        lead="Give each use a name, and a shade in every theme. Each column is a page in that theme."
+        lead={
+          <span data-help="sheet">
+            Give each use a name, and a shade in every theme. Each column is a page in that theme.{' '}
+            <HelpMark of="sheet" about="Sheet" className="-my-1 align-middle" />
+          </span>
+        }
       >
         <ThemeMenu />
         {roles.length > 0 && !proposes && (

@@ -4,7 +4,7 @@ import { useProjectId } from '../../store/selectors.ts';
 import { PageHeader } from '../../ui/page-header.tsx';
 import { ViewTabs } from '../../ui/view-tabs.tsx';
 
-const BOARD = { id: 'board', name: 'Pairs' } as const;
+const BOARD = { id: 'board', name: 'Pairs', help: 'pair' } as const;
 const VIEWS = [BOARD, ...CHECK_VIEWS];
 
 /** The head of the station, with the ways to look at what is checked. */
@@ -29,6 +29,7 @@ export function CheckHeader({
         views={VIEWS.map((one) => ({
           id: one.id,
           name: one.name,
+          help: one.help,
           to: one === BOARD ? addressOf(id, 'check') : addressOf(id, 'check', one.id),
         }))}
         className="mb-2"

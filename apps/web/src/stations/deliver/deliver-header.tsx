@@ -6,11 +6,11 @@ import { ViewTabs } from '../../ui/view-tabs.tsx';
 import { HAND_OVERS, READ_BACK, SHARES, VALUES } from './forms.ts';
 
 const VIEWS = [
-  { id: 'files', name: 'Files' },
-  { id: VALUES, name: 'Values' },
-  { id: SHARES, name: 'Shares' },
-  { id: HAND_OVERS, name: 'Hand-overs' },
-  { id: READ_BACK, name: 'Read back' },
+  { id: 'files', name: 'Files', help: 'files' },
+  { id: VALUES, name: 'Values', help: 'values' },
+  { id: SHARES, name: 'Shares', help: 'share' },
+  { id: HAND_OVERS, name: 'Hand-overs', help: 'hand-over' },
+  { id: READ_BACK, name: 'Read back', help: 'read-back' },
 ] as const;
 
 export type DeliverView = (typeof VIEWS)[number]['id'];

@@ -15,6 +15,7 @@ import { selectProject, useProjectDocument } from '../../store/selectors.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { ColorChip } from '../../ui/color-chip.tsx';
+import { HelpMark } from '../../ui/help-mark.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { StopDetail } from './stop-detail.tsx';
@@ -39,7 +40,9 @@ export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; o
   return (
     <section aria-label="Stops">
       <div className="mb-1 flex items-center justify-between">
-        <h2 className="font-title font-semibold">Stops</h2>
+        <h2 className="flex items-center gap-1 font-title font-semibold" data-help="post">
+          Stops <HelpMark of="post" about="Post" />
+        </h2>
         <Button small onClick={addInWidestGap}>
           <Plus aria-hidden className="size-4" /> Add a stop
         </Button>

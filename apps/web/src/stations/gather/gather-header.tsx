@@ -22,7 +22,12 @@ export function GatherHeader({ source, lead, children }: GatherHeaderProps) {
       <ViewTabs
         label="Gather from"
         current={source}
-        views={SOURCES.map(({ id, name }) => ({ id, name, to: addressOf(project, 'gather', id) }))}
+        views={SOURCES.map(({ id, name, help }) => ({
+          id,
+          name,
+          help,
+          to: addressOf(project, 'gather', id),
+        }))}
         className="mb-3"
       />
     </>

@@ -45,6 +45,7 @@ export function UnderTextSettings({ pair }: { pair: Pair }) {
       {(veils.length > 0 || veil) && (
         <Choice
           label="Veil over that"
+          help="veil"
           value={veil ?? NOTHING}
           options={[
             { value: NOTHING, label: 'none' },

@@ -13,6 +13,7 @@ import { selectSystem, useDocumentPart } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
+import { HelpMark } from '../../../ui/help-mark.tsx';
 import { Popover } from '../../../ui/popover.tsx';
 import { Setting } from '../growth/setting.tsx';
 
@@ -83,8 +84,10 @@ export const FollowChoice = memo(function FollowChoice({ id, name, follows }: Fo
     else set({ by, family: first, other: (others[1] ?? others[0])!.id, share: 0.5 });
   };
   return (
-    <div>
-      <p className="mb-0.5 text-sm text-quiet">Base</p>
+    <div data-help="base">
+      <p className="mb-0.5 flex items-center justify-between text-sm text-quiet">
+        Base <HelpMark of="base" about="Base" className="-my-1" />
+      </p>
       <div className="flex items-center gap-1">
         <Popover
           label={`What the base of ${name} follows`}

@@ -11,6 +11,7 @@ import { newId, useEditing } from '../../../store/editing.ts';
 import { selectDocument, selectSystem, useProjectId } from '../../../store/selectors.ts';
 import { type AppStore, useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
+import { HelpMark } from '../../../ui/help-mark.tsx';
 import { TakeOut } from './take-out.tsx';
 
 /** What can be done with the selected shade of the open family, below it. */
@@ -116,7 +117,10 @@ const Tools = memo(function Tools(props: ToolsProps) {
       {handSet && (
         <>
           <span className="mx-1 h-4 border-l border-hair" />
-          <span className="text-sm text-quiet">set by hand; growth gives {grown}</span>
+          <span className="flex items-center gap-1 text-sm text-quiet" data-help="hand-set">
+            set by hand; growth gives {grown}
+            <HelpMark of="hand-set" about="Hand-set shade" />
+          </span>
           <Button small onClick={() => edit({ type: 'setShade', family, shade: label, color: null })}>
             Reset to growth
           </Button>
