@@ -1,27 +1,7 @@
 import type { Page } from '@playwright/test';
 import { axeFaults, expect, test } from '../support/test.ts';
+import { VIEWS } from '../support/views.ts';
 
-const VIEWS = [
-  'gather',
-  'gather/pictures',
-  'gather/relatives',
-  'gather/proposals/4711',
-  'gather/shelf',
-  'grow/deepwater',
-  'assign/text-main',
-  'check',
-  'check/notice-delay-text-on-notice-delay-ground',
-  'check/matrix',
-  'check/readers',
-  'check/report',
-  'fade/first-light/dawn',
-  'stage',
-  'stage/form',
-  'deliver',
-  'deliver/values',
-  'checkpoints',
-  'notes',
-];
 /** What is a table or a drawing with two directions, which may scroll both ways. */
 const WIDE = new Set(['assign/text-main', 'check/matrix', 'stage/form']);
 
@@ -125,8 +105,8 @@ test('with colours that the system forces, what is being coloured keeps its own'
   open,
   goOn,
 }) => {
+  test.setTimeout(240_000);
   await open('grow/deepwater');
-  const looked = ['grow/deepwater', 'gather', 'check', 'fade/first-light', 'stage', 'assign'];
   /** Backgrounds that styles of their own paint, and fills of drawings. */
   const painted = () =>
     page.evaluate(() =>
@@ -138,9 +118,9 @@ test('with colours that the system forces, what is being coloured keeps its own'
           return `${backgroundColor} ${backgroundImage}`;
         }),
     );
-  for (const view of looked) {
+  for (const view of VIEWS) {
     await goOn(view);
-    await expect.poll(async () => (await painted()).length).toBeGreaterThan(3);
+    await expect.poll(async () => (await painted()).length, view).toBeGreaterThan(3);
     await page.emulateMedia({ forcedColors: 'active' });
     await expect.poll(() => page.evaluate(() => matchMedia('(forced-colors: active)').matches)).toBe(true);
     // What comes a moment later has come in both.

@@ -47,7 +47,7 @@ export const Notations = memo(function Notations({ painted }: { painted: Painted
         type="button"
         aria-expanded={open}
         onClick={() => setOpen(!open)}
-        className="rounded-md text-sm text-quiet underline underline-offset-2"
+        className="min-h-[24px] rounded-md text-sm text-quiet underline underline-offset-2"
       >
         {open ? 'Show fewer' : 'All notations'}
       </button>

@@ -135,7 +135,7 @@ const UserList = memo(function UserList({ users: { here, elsewhere }, themeName,
       <Names users={here} />
       {elsewhere.length > 0 && (
         <details onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
-          <summary className="cursor-pointer text-sm text-quiet">
+          <summary className="min-h-[24px] cursor-pointer text-sm text-quiet">
             {elsewhere.length === 1 ? 'One other thing depends' : `${elsewhere.length} other things depend`}{' '}
             on it
           </summary>
@@ -163,7 +163,7 @@ function Names({ users }: { users: readonly User[] }) {
         const { name, to } = told();
         return (
           <li key={key}>
-            <RouterLink to={to} className="hover:underline">
+            <RouterLink to={to} className="inline-flex min-h-[24px] items-center hover:underline">
               {name}
             </RouterLink>
           </li>
@@ -174,7 +174,7 @@ function Names({ users }: { users: readonly User[] }) {
           <button
             type="button"
             onClick={() => setAll(true)}
-            className="rounded-md text-quiet underline underline-offset-2"
+            className="min-h-[24px] rounded-md text-quiet underline underline-offset-2"
           >
             and {users.length - MOST} more
           </button>

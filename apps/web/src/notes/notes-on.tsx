@@ -19,7 +19,7 @@ const NotesOn = memo(function NotesOn({ on }: { on: Noted }) {
   const access = useAppSelector((state) => selectProject(state).access);
   return (
     <fieldset aria-label="Notes" className="flex flex-col gap-2 border-t border-hair pt-2">
-      <div className="flex items-center justify-between">
+      <div className="flex items-center justify-between gap-2">
         <p className="text-sm text-quiet">{own.length ? 'Notes' : 'No notes'}</p>
         {!writing && mayDo(access, 'note') && (
           <Button small onClick={() => setWriting(true)}>

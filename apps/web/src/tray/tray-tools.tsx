@@ -102,7 +102,7 @@ export function TwinsInTray({ tray }: ToolProps) {
 export function CopyTray({ tray }: ToolProps) {
   if (!tray.length) return null;
   return (
-    <CopyButton text={trayAsText(tray)} label="Copy all as text" className="h-6 font-sans!">
+    <CopyButton text={trayAsText(tray)} label="Copy all as text" className="h-[24px] font-sans!">
       Copy all
     </CopyButton>
   );

@@ -43,7 +43,7 @@ export function Button({
       {...(hasFocus ? { 'aria-disabled': true } : { onClick })}
       className={clsx(
         'inline-flex items-center justify-center gap-1.5 rounded-md whitespace-nowrap transition-colors duration-100',
-        small ? 'h-6 px-2 text-sm' : 'h-8 px-3',
+        small ? 'h-[24px] px-2 text-sm' : 'h-8 px-3',
         'disabled:cursor-not-allowed disabled:border-hair disabled:bg-sunken disabled:text-quiet',
         hasFocus ? 'cursor-not-allowed border border-hair bg-sunken text-quiet' : LOOKS[look],
         className,

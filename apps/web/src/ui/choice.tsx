@@ -35,7 +35,7 @@ function ChoiceOf<T extends string>({
         <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-sm text-quiet'}>
           {label}
         </label>
-        {help && <HelpMark of={help} about={label} className="-my-1" />}
+        {help && <HelpMark of={help} about={label} className="-mt-1" />}
       </div>
       <select
         id={id}

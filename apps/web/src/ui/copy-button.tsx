@@ -40,7 +40,7 @@ export const CopyButton = memo(function CopyButton(props: CopyButtonProps) {
       aria-label={copied ? `Copied ${text}` : label}
       onClick={copy}
       className={clsx(
-        'inline-flex min-w-0 items-center gap-1.5 rounded-md px-1.5 py-0.5 text-left font-mono text-sm hover:bg-pressed',
+        'inline-flex min-h-[24px] min-w-0 items-center gap-1.5 rounded-md px-1.5 py-0.5 text-left font-mono text-sm hover:bg-pressed',
         className,
       )}
     >

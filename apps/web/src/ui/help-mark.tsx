@@ -17,7 +17,7 @@ export const HelpMark = ({ of, about, className }: HelpMarkProps) => (
     aria-description={about}
     title="What is this? (?)"
     className={clsx(
-      'inline-grid size-6 shrink-0 place-content-center rounded-full text-sm text-quiet hover:bg-pressed hover:text-main',
+      'inline-grid size-[24px] shrink-0 place-content-center rounded-full text-sm text-quiet hover:bg-pressed hover:text-main',
       className,
     )}
   >

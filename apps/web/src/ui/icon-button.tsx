@@ -16,7 +16,7 @@ export function IconButton({ label, hint, small, className, look = 'quiet', ...r
       <Button
         aria-label={label}
         look={look}
-        className={clsx(small ? 'size-6 px-0!' : 'size-8 px-0!', className)}
+        className={clsx(small ? 'size-[24px] px-0!' : 'size-8 px-0!', className)}
         {...(small === undefined ? {} : { small })}
         {...rest}
       />

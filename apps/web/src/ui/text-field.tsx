@@ -109,7 +109,7 @@ export function TextField({
                 setFault(problem);
                 if (!problem) setDraft(null);
               }}
-              className="inline-flex h-6 items-center gap-1 rounded-md border border-control px-1.5 font-mono text-sm hover:bg-sunken"
+              className="inline-flex h-[24px] items-center gap-1 rounded-md border border-control px-1.5 font-mono text-sm hover:bg-sunken"
             >
               <span aria-hidden className="checker size-4 overflow-hidden rounded-[4px] border border-hair">
                 <span className="block size-full" style={{ background: text }} />

@@ -134,7 +134,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
           <WholeGradient gradient={gradient.id} />
           <CutColors resolved={rests} />
         </div>
-        <div className="col-start-2 row-span-2 row-start-1 flex flex-col gap-3 xl:col-start-3 xl:row-span-1">
+        <div className="col-start-2 row-span-2 row-start-1 narrow:col-auto narrow:row-auto flex flex-col gap-3 xl:col-start-3 xl:row-span-1">
           <Listing gradient={still.gradient} />
           <ShapeSettings gradient={gradient} />
           <HandOver resolved={rests} size={shownSize} />

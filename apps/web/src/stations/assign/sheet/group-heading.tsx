@@ -65,7 +65,7 @@ export const GroupHeading = memo(function GroupHeading(props: GroupHeadingProps)
               aria-expanded={!folded}
               aria-label={`${folded ? 'Unfold' : 'Fold'} ${written}, ${count} ${count === 1 ? 'role' : 'roles'}`}
               onClick={() => onFold(written)}
-              className="rounded-md p-0.5 hover:bg-pressed"
+              className="grid size-[24px] shrink-0 place-content-center rounded-md hover:bg-pressed"
             >
               {folded ? (
                 <ChevronRight aria-hidden className="size-4" />

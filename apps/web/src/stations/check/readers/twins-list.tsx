@@ -72,7 +72,10 @@ function Twins({ twins, severity }: { twins: ReaderTwins; severity: number }) {
         {[a, b].map((role, i) => (
           <span key={role}>
             {i > 0 && ' and '}
-            <Link to={addressOf(id, 'assign', role)} className="hover:underline">
+            <Link
+              to={addressOf(id, 'assign', role)}
+              className="inline-flex min-h-[24px] items-center hover:underline"
+            >
               {roleNameIn(document.roles, role)}
             </Link>
           </span>

@@ -81,7 +81,7 @@ function FailingIn({ theme: { name, passing, of, pairs } }: { theme: ReportedThe
                     {pair.text} on {pair.ground}
                   </Link>
                 </th>
-                <td className="border-b border-hair py-1 text-right font-mono font-bold text-fail">
+                <td className="border-b border-hair py-1 pl-2 text-right font-mono font-bold text-fail">
                   {pair.ratio ?? (pair.verdict === 'broken' ? 'broken' : '…')}
                 </td>
                 <td className="w-56 border-b border-hair py-1 pl-3 text-sm text-quiet">

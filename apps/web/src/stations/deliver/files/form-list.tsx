@@ -35,19 +35,21 @@ export function FormList({ form, handOver }: { form: FormId; handOver: HandingOv
           <h2 className="px-1.5 pb-0.5 text-sm text-quiet">{group.name}</h2>
           <ul>
             {formsIn(group.id).map(({ id: one, name }) => (
-              <li key={one} className="flex items-center gap-1">
-                <input
-                  type="checkbox"
-                  aria-label={`${name} in the package`}
-                  checked={pack.includes(one)}
-                  onChange={(event) => ticked(one, event.target.checked)}
-                />
+              <li key={one} className="flex items-center">
+                <label className="grid size-[24px] shrink-0 place-content-center">
+                  <input
+                    type="checkbox"
+                    aria-label={`${name} in the package`}
+                    checked={pack.includes(one)}
+                    onChange={(event) => ticked(one, event.target.checked)}
+                  />
+                </label>
                 <Link
                   to={addressOf(id, 'deliver', one)}
                   replace
                   aria-current={one === form ? 'page' : undefined}
                   className={clsx(
-                    'min-w-0 flex-1 truncate rounded-md px-1.5 py-0.5 hover:bg-pressed',
+                    'min-w-0 flex-1 truncate rounded-md px-1.5 leading-[24px] hover:bg-pressed',
                     one === form && 'bg-pressed font-semibold',
                   )}
                 >
@@ -65,7 +67,7 @@ export function FormList({ form, handOver }: { form: FormId; handOver: HandingOv
           replace
           aria-current={form === 'project' ? 'page' : undefined}
           className={clsx(
-            'ml-[17px] block rounded-md px-1.5 py-0.5 hover:bg-pressed',
+            'ml-[24px] block rounded-md px-1.5 leading-[24px] hover:bg-pressed',
             form === 'project' && 'bg-pressed font-semibold',
           )}
         >

@@ -58,7 +58,7 @@ export function SideMark(props: SideMarkProps) {
       {...drag.pointer}
       onBlur={drag.onBlur}
       onKeyDown={onKeyDown}
-      className="absolute z-20 grid size-6 -translate-x-1/2 cursor-ew-resize touch-none place-items-center rounded-[3px]"
+      className="absolute z-20 grid size-[24px] -translate-x-1/2 cursor-ew-resize touch-none place-items-center rounded-[3px]"
       style={{ left: `${position}%`, top: STRIP - 12 }}
     >
       <span

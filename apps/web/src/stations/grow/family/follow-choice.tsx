@@ -86,7 +86,7 @@ export const FollowChoice = memo(function FollowChoice({ id, name, follows }: Fo
   return (
     <div data-help="base">
       <p className="mb-0.5 flex items-center justify-between text-sm text-quiet">
-        Base <HelpMark of="base" about="Base" className="-my-1" />
+        Base <HelpMark of="base" about="Base" className="-mt-1" />
       </p>
       <div className="flex items-center gap-1">
         <Popover

@@ -80,7 +80,7 @@ function Need({ ok, text, children }: { ok: boolean; text: string; children?: Re
       trigger={
         <button
           type="button"
-          className={`${look} underline underline-offset-2 hover:bg-pressed hover:text-main`}
+          className={`${look} min-h-[24px] underline underline-offset-2 hover:bg-pressed hover:text-main`}
         >
           {inside}
         </button>
