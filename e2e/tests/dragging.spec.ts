@@ -1,31 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
+import { DRAGGED } from '../support/dragged.ts';
 import type { Stack } from '../support/stack.ts';
 import { expect, expectSaved, onServer, test } from '../support/test.ts';
-
-/** What is dragged and moved by keys, each on another part of the product, and the way in which it is. */
-const DRAGGED = [
-  { what: 'a base on its rail', at: 'grow', name: /^Base of Buoy,/, dx: 60, dy: 0, keys: ['ArrowLeft'] },
-  { what: 'a stop', at: 'fade', name: 'Stop 2', dx: 40, dy: 0, keys: ['ArrowRight'] },
-  {
-    what: 'an end of the light axis',
-    at: 'check/text-quiet-on-page-ground',
-    name: /^Lightness of the text,/,
-    dx: -60,
-    dy: 0,
-    keys: ['ArrowLeft'],
-  },
-  {
-    what: 'the plane of the lamp',
-    at: 'grow/buoy',
-    name: 'Lightness and chroma',
-    dx: 30,
-    dy: 20,
-    keys: ['ArrowUp', 'ArrowRight'],
-    prepare: async (page: Page) => {
-      await page.getByRole('button', { name: 'Lightness and chroma as a plane' }).click();
-    },
-  },
-] as const;
 
 const revisionOf = async (stack: Stack, project: string): Promise<number> =>
   (await onServer(stack, project)).revision;

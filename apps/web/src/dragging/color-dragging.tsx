@@ -10,6 +10,7 @@ import {
   PointerSensor,
   pointerWithin,
   rectIntersection,
+  TouchSensor,
   useDraggable,
   useDroppable,
   useSensor,
@@ -17,7 +18,7 @@ import {
 } from '@dnd-kit/core';
 import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { type PointerEventHandler, type ReactNode, useState } from 'react';
+import { type PointerEventHandler, type ReactNode, type TouchEventHandler, useState } from 'react';
 import { selectDocument } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { ColorChip } from '../ui/color-chip.tsx';
@@ -64,9 +65,28 @@ export function useLinkDrag(id: string, carries: CarriedLink['carries'] | null) 
     data: carries ? ({ carries } satisfies CarriedLink) : {},
     disabled: carries === null,
   });
-  const onPointerDown = listeners?.onPointerDown as PointerEventHandler | undefined;
-  return { ref: setNodeRef, onPointerDown, isDragging };
+  return { ref: setNodeRef, ...pressesOf(listeners), isDragging };
 }
+
+/** The way in for mouse and pen; a finger has one of its own. */
+class NearPointerSensor extends PointerSensor {
+  static override activators: typeof PointerSensor.activators = [
+    {
+      eventName: 'onPointerDown',
+      handler(event, options) {
+        return (
+          event.nativeEvent.pointerType !== 'touch' && PointerSensor.activators[0]!.handler(event, options)
+        );
+      },
+    },
+  ];
+}
+
+/** Of what begins a drag, what is no key. */
+export const pressesOf = (listeners: ReturnType<typeof useDraggable>['listeners']) => ({
+  onPointerDown: listeners?.onPointerDown as PointerEventHandler | undefined,
+  onTouchStart: listeners?.onTouchStart as TouchEventHandler | undefined,
+});
 
 const screenReaderInstructions = {
   draggable: 'Space picks the colour up, the arrow keys move it, Space puts it down, Escape leaves it.',
@@ -77,7 +97,9 @@ export function ColorDragging({ children }: { children: ReactNode }) {
   const tray = useAppSelector((state) => selectDocument(state).tray);
   const [dragged, setDragged] = useState<Active | null>(null);
   const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(NearPointerSensor, { activationConstraint: { distance: 6 } }),
+    // A finger rests first, so that lists can still be scrolled by it.
+    useSensor(TouchSensor, { activationConstraint: { delay: 220, tolerance: 8 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const swatch = tray.find((item) => item.id === dragged?.id);

@@ -6,7 +6,7 @@ import { fromPlainCmyk, plainCmyk, writeColor } from '@mint-lamp/core/color/writ
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
-import { memo, useState } from 'react';
+import { memo, useRef, useState } from 'react';
 import { useEditing } from '../store/editing.ts';
 import { colorTyping, takeTyped } from '../ui/color-text.ts';
 import { NumberField } from '../ui/number-field.tsx';
@@ -119,7 +119,11 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
   const values =
     own?.model === modelId && same(own.rgb, [r, g, b]) ? own.values : model.read(colorOf(painted));
 
+  // A step too small for 8 bits is known by these values alone, so they are given back with the colour.
+  const beforeGesture = useRef<{ readonly own: typeof own } | null>(null);
   const set = (channel: number, value: number, final: boolean) => {
+    if (final) beforeGesture.current = null;
+    else beforeGesture.current ??= { own };
     const next = values.map((v, i) => (i === channel ? value : v));
     if (final && same(next, values) && own === null) return;
     const rgb = toRgb8(model.write(next));
@@ -127,6 +131,11 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
     const command = change(colorOf({ r: rgb[0], g: rgb[1], b: rgb[2], alpha: painted.alpha }));
     if (final) edit(command);
     else preview(command);
+  };
+  const giveBack = () => {
+    if (beforeGesture.current) setOwn(beforeGesture.current.own);
+    beforeGesture.current = null;
+    preview(null);
   };
   const [asPlane, setAsPlane] = useState(planeIsOpen);
   const showPlane = asPlane && modelId === 'oklch';
@@ -195,10 +204,12 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
         />
       )}
       {model.channels.map((channel, i) =>
-        showPlane && i < 2 ? null : <ChannelRow key={channel.name} {...{ model, values, set }} place={i} />,
+        showPlane && i < 2 ? null : (
+          <ChannelRow key={channel.name} {...{ model, values, set, giveBack }} place={i} />
+        ),
       )}
       {model.note && <p className="text-xs text-quiet">{model.note}</p>}
-      {translucent && <Opacity painted={painted} onSet={setAlpha} />}
+      {translucent && <Opacity painted={painted} onSet={setAlpha} onGiveBack={giveBack} />}
     </section>
   );
 });
@@ -209,9 +220,10 @@ interface ChannelRowProps {
   /** Which of the model's channels. */
   place: number;
   set: (channel: number, value: number, final: boolean) => void;
+  giveBack: () => void;
 }
 
-function ChannelRow({ model, values, place, set }: ChannelRowProps) {
+function ChannelRow({ model, values, place, set, giveBack }: ChannelRowProps) {
   const { name, min, max, decimals, unit } = model.channels[place]!;
   const value = values[place]!;
   return (
@@ -231,6 +243,7 @@ function ChannelRow({ model, values, place, set }: ChannelRowProps) {
           valueText={`${value.toFixed(decimals)}${unit}`}
           onPreview={(v) => set(place, v, false)}
           onCommit={(v) => set(place, v, true)}
+          onGiveBack={giveBack}
         />
         <NumberField
           label={name}
@@ -274,7 +287,13 @@ const Models = memo(function Models({
   );
 });
 
-function Opacity({ painted, onSet }: { painted: Painted; onSet: (alpha: number, final: boolean) => void }) {
+interface OpacityProps {
+  painted: Painted;
+  onSet: (alpha: number, final: boolean) => void;
+  onGiveBack: () => void;
+}
+
+function Opacity({ painted, onSet, onGiveBack }: OpacityProps) {
   const { r, g, b, alpha } = painted;
   return (
     <div data-help="opacity">
@@ -291,6 +310,7 @@ function Opacity({ painted, onSet }: { painted: Painted; onSet: (alpha: number, 
             valueText={`${Math.round(alpha * 100)} %`}
             onPreview={(v) => onSet(v / 100, false)}
             onCommit={(v) => onSet(v / 100, true)}
+            onGiveBack={onGiveBack}
           />
         </div>
         <NumberField

@@ -21,7 +21,9 @@ interface ContextMenuProps {
 export function ContextMenu({ label, items, onOpenChange, children }: ContextMenuProps) {
   return (
     <RadixMenu.Root {...(onOpenChange ? { onOpenChange } : {})}>
-      <RadixMenu.Trigger asChild>{children}</RadixMenu.Trigger>
+      <RadixMenu.Trigger asChild data-long-press="">
+        {children}
+      </RadixMenu.Trigger>
       <RadixMenu.Portal>
         <RadixMenu.Content
           aria-label={label}

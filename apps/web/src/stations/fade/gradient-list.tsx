@@ -3,11 +3,11 @@ import { CSS } from '@dnd-kit/utilities';
 import { gradientSections, movedBeside } from '@mint-lamp/core/edits/gradients/gradient-sections';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import clsx from 'clsx';
-import { memo, type PointerEventHandler, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
 import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
-import type { MovableThing } from '../../dragging/color-dragging.tsx';
+import { type MovableThing, pressesOf } from '../../dragging/color-dragging.tsx';
 import { SORT_MOTION } from '../../dragging/sort-motion.ts';
 import { useEditing } from '../../store/editing.ts';
 import { selectDocument, selectProject, useProjectId, useTheme } from '../../store/selectors.ts';
@@ -126,7 +126,7 @@ const GradientTile = memo(function GradientTile({ id, name, index, to, on, onMov
       className={clsx('w-32 shrink-0', isDragging && 'relative z-20 opacity-70')}
       style={{ transform: CSS.Translate.toString(transform), transition }}
       // By keyboard the settings of a gradient do it.
-      onPointerDown={listeners?.onPointerDown as PointerEventHandler | undefined}
+      {...pressesOf(listeners)}
     >
       <Link to={to} draggable={false} aria-current={on ? 'true' : undefined} className="block rounded-md">
         <span aria-hidden className="checker block h-7 overflow-hidden rounded-md border border-hair">

@@ -92,7 +92,7 @@ export const Rail = memo(function Rail({
             if (to !== index) moveTo(to);
           } else drop.listeners?.onKeyDown?.(event);
         }}
-        className="absolute top-1 -left-[18px] flex h-11 w-4 cursor-grab touch-none items-center rounded-md text-quiet opacity-0 group-hover/rail:opacity-100 focus-visible:opacity-100"
+        className="absolute top-1 -left-[18px] flex h-11 w-4 cursor-grab touch-none items-center rounded-md text-quiet opacity-0 group-hover/rail:opacity-100 focus-visible:opacity-100 pointer-coarse:opacity-100"
       >
         <GripVertical aria-hidden className="size-4" />
       </button>

@@ -27,7 +27,7 @@ export function RowGrip({ name, sorted, onStep }: RowGripProps) {
           onStep(way);
         }
       }}
-      className="absolute inset-y-0 -left-1 flex w-4 cursor-grab touch-none items-center rounded-md text-quiet opacity-0 group-hover/row:opacity-100 focus-visible:opacity-100"
+      className="absolute inset-y-0 -left-1 flex w-4 cursor-grab touch-none items-center rounded-md text-quiet opacity-0 group-hover/row:opacity-100 focus-visible:opacity-100 pointer-coarse:opacity-100"
     >
       <GripVertical aria-hidden className="size-4" />
     </button>

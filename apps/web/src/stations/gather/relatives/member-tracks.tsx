@@ -10,10 +10,11 @@ interface MemberTracksProps {
   shift: Shift;
   onPreview: (shift: Shift) => void;
   onCommit: (shift: Shift) => void;
+  onGiveBack: () => void;
 }
 
 /** Lightness and chroma of one member, moved by themselves. */
-export function MemberTracks({ member, number, shift, onPreview, onCommit }: MemberTracksProps) {
+export function MemberTracks({ member, number, shift, onPreview, onCommit, onGiveBack }: MemberTracksProps) {
   // The exact member, which the shift goes from.
   const [l, c, h] = member.oklch;
   const from = { l: l - shift.lightness, c: c - shift.chroma };
@@ -36,6 +37,7 @@ export function MemberTracks({ member, number, shift, onPreview, onCommit }: Mem
           valueText={`${(l * 100).toFixed(1)} %`}
           onPreview={(value) => onPreview(lightness(value))}
           onCommit={(value) => onCommit(lightness(value))}
+          onGiveBack={onGiveBack}
         />
       </div>
       <div className="flex-1">
@@ -49,6 +51,7 @@ export function MemberTracks({ member, number, shift, onPreview, onCommit }: Mem
           valueText={c.toFixed(3)}
           onPreview={(value) => onPreview(chroma(value))}
           onCommit={(value) => onCommit(chroma(value))}
+          onGiveBack={onGiveBack}
         />
       </div>
     </div>

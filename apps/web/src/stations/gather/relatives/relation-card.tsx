@@ -163,6 +163,7 @@ export const RelationCard = memo(function RelationCard({ source, row, ribbon }: 
           shift={shiftOf(selected)}
           onPreview={(shift) => preview(setRow(withShift(row, selected, shift)))}
           onCommit={(shift) => edit(setRow(withShift(row, selected, shift)))}
+          onGiveBack={() => preview(null)}
         />
       )}
     </li>

@@ -24,7 +24,7 @@ export const RelationHead = memo(function RelationHead({ row }: { row: RelationR
       <span className="flex-1">
         {row.relation === 'complementary' && <HelpMark of="complementary" about={name} />}
       </span>
-      <Adjustments row={row} onShow={(part) => preview(command(part))} onSet={set} />
+      <Adjustments row={row} onShow={(part) => preview(part && command(part))} onSet={set} />
       {hasOwn(row) && <Versions row={row} onShow={(showsOwn) => set({ showsOwn })} name={name} />}
     </div>
   );
@@ -32,7 +32,8 @@ export const RelationHead = memo(function RelationHead({ row }: { row: RelationR
 
 interface AdjustmentsProps {
   row: RelationRow;
-  onShow: (part: Partial<RelationRow>) => void;
+  /** Null shows it as it was. */
+  onShow: (part: Partial<RelationRow> | null) => void;
   onSet: (part: Partial<RelationRow>) => void;
 }
 
@@ -67,6 +68,7 @@ function Adjustments({ row, onShow, onSet }: AdjustmentsProps) {
           valueText={`${row[key]}${unit}`}
           onPreview={(value) => onShow({ [key]: value })}
           onCommit={(value) => onSet({ [key]: value })}
+          onGiveBack={() => onShow(null)}
         />
       </div>
       <NumberField

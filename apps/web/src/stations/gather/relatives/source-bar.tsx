@@ -27,6 +27,10 @@ export function SourceBar({ source }: { source: string }) {
     start.current = null;
     edit(made);
   };
+  const giveBack = () => {
+    start.current = null;
+    preview(null);
+  };
   const tracks = useMemo(() => {
     const stops = (at: (t: number) => Triple) =>
       `linear-gradient(90deg, ${[0, 0.25, 0.5, 0.75, 1].map((t) => hexOfRgb8(...oklchToRgb8(...at(t)))).join(', ')})`;
@@ -55,6 +59,7 @@ export function SourceBar({ source }: { source: string }) {
           valueText={`${(l * 100).toFixed(1)} %`}
           onPreview={(value) => preview(command(value / 100, null))}
           onCommit={(value) => end(command(value / 100, null))}
+          onGiveBack={giveBack}
         />
       </div>
       <div className="w-40">
@@ -68,6 +73,7 @@ export function SourceBar({ source }: { source: string }) {
           valueText={chroma.toFixed(3)}
           onPreview={(value) => preview(command(null, value))}
           onCommit={(value) => end(command(null, value))}
+          onGiveBack={giveBack}
         />
       </div>
     </div>

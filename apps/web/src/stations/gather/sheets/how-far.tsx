@@ -50,6 +50,7 @@ export function HowFar({ farthest, onFarthest, system, movement, busy, pages }: 
               background="linear-gradient(to right, var(--color-sunken), var(--color-mint))"
               valueText={`ΔE ${value.toFixed(3)}`}
               onPreview={setDragged}
+              onGiveBack={() => setDragged(null)}
               onCommit={(next) => {
                 setDragged(null);
                 // The place of the other way has the same meaning and another name.

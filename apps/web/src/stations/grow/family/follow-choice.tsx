@@ -115,7 +115,7 @@ export const FollowChoice = memo(function FollowChoice({ id, name, follows }: Fo
                 onChange={(other) => set({ ...follows, family: other })}
               />
             )}
-            {follows && <Settings {...{ follows, options, look, set }} />}
+            {follows && <Settings {...{ follows, options, look, set }} onGiveBack={() => preview(null)} />}
             {fault && (
               <p role="alert" className="text-sm text-fail">
                 {fault}
@@ -150,11 +150,12 @@ interface SettingsProps<F extends Following = Following> {
   options: readonly { readonly value: string; readonly label: string }[];
   look: (next: Following) => void;
   set: (next: Following) => void;
+  onGiveBack: () => void;
 }
 
 /** How it follows: each way of following has settings of its own. */
 function Settings({ follows, ...rest }: SettingsProps) {
-  const { look, set, options } = rest;
+  const { look, set, options, onGiveBack } = rest;
   if (follows.by === 'turn') return <TurnSettings follows={follows} {...rest} />;
   if (follows.by === 'tint')
     return (
@@ -163,6 +164,7 @@ function Settings({ follows, ...rest }: SettingsProps) {
         value={follows.chroma}
         onPreview={(chroma) => look({ ...follows, chroma })}
         onCommit={(chroma) => set({ ...follows, chroma })}
+        onGiveBack={onGiveBack}
       />
     );
   return (
@@ -178,12 +180,13 @@ function Settings({ follows, ...rest }: SettingsProps) {
         value={follows.share}
         onPreview={(share) => look({ ...follows, share })}
         onCommit={(share) => set({ ...follows, share })}
+        onGiveBack={onGiveBack}
       />
     </>
   );
 }
 
-function TurnSettings({ follows, look, set }: SettingsProps<Extract<Following, { by: 'turn' }>>) {
+function TurnSettings({ follows, look, set, onGiveBack }: SettingsProps<Extract<Following, { by: 'turn' }>>) {
   return (
     <>
       <div className="flex flex-wrap gap-1">
@@ -204,12 +207,14 @@ function TurnSettings({ follows, look, set }: SettingsProps<Extract<Following, {
         value={follows.turn}
         onPreview={(turn) => look({ ...follows, turn })}
         onCommit={(turn) => set({ ...follows, turn })}
+        onGiveBack={onGiveBack}
       />
       <Setting
         {...LIGHTER}
         value={follows.lightness}
         onPreview={(lightness) => look({ ...follows, lightness })}
         onCommit={(lightness) => set({ ...follows, lightness })}
+        onGiveBack={onGiveBack}
       />
     </>
   );

@@ -74,7 +74,10 @@ export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground, g
           Reset
         </Button>
       </div>
-      <KindSettings {...{ family, growth, grownOn, command, onPreview, onCommit, tryEdit }} />
+      <KindSettings
+        {...{ family, growth, grownOn, command, onPreview, onCommit, tryEdit }}
+        onGiveBack={() => preview(null)}
+      />
       <div className="flex items-end gap-2">
         <TextField
           label="Shades"
@@ -115,13 +118,14 @@ interface KindSettingsProps {
   grownOn: string | null;
   command: (next: FamilyGrowth) => Command;
   onPreview: (next: FamilyGrowth) => void;
+  onGiveBack: () => void;
   onCommit: (next: FamilyGrowth) => void;
   tryEdit: (command: Command) => string | null;
 }
 
 /** What a growth has to be set besides its shades: each kind something else. */
 function KindSettings(props: KindSettingsProps) {
-  const { family, growth, grownOn, command, onPreview, onCommit, tryEdit } = props;
+  const { family, growth, grownOn, command, onPreview, onGiveBack, onCommit, tryEdit } = props;
   return (
     <>
       {growth.kind === 'lightness' &&
@@ -132,6 +136,7 @@ function KindSettings(props: KindSettingsProps) {
             value={growth[key]}
             onPreview={(v) => onPreview({ ...growth, [key]: v })}
             onCommit={(v) => onCommit({ ...growth, [key]: v })}
+            onGiveBack={onGiveBack}
           />
         ))}
       {growth.kind === 'mix' && (
@@ -140,6 +145,7 @@ function KindSettings(props: KindSettingsProps) {
           value={growth.reach}
           onPreview={(reach) => onPreview({ ...growth, reach })}
           onCommit={(reach) => onCommit({ ...growth, reach })}
+          onGiveBack={onGiveBack}
         />
       )}
       {(growth.kind === 'opacity' || growth.kind === 'contrast') && (
@@ -156,6 +162,7 @@ function KindSettings(props: KindSettingsProps) {
           value={growth.least}
           onPreview={(least) => onPreview({ ...growth, least })}
           onCommit={(least) => onCommit({ ...growth, least })}
+          onGiveBack={onGiveBack}
         />
       )}
       {growth.kind === 'contrast' && (

@@ -15,10 +15,12 @@ interface SettingProps extends SettingRange {
   value: number;
   onPreview: (value: number) => void;
   onCommit: (value: number) => void;
+  onGiveBack: () => void;
 }
 
 /** One number of a growth, as a track and as a field. */
-export function Setting({ name, min, max, scale, unit, decimals, value, onPreview, onCommit }: SettingProps) {
+export function Setting(props: SettingProps) {
+  const { name, min, max, scale, unit, decimals, value, onPreview, onCommit, onGiveBack } = props;
   return (
     <div className="grid grid-cols-[110px_1fr_56px] items-center gap-x-2">
       <span className="text-sm leading-tight text-quiet">
@@ -35,6 +37,7 @@ export function Setting({ name, min, max, scale, unit, decimals, value, onPrevie
         valueText={`${(value * scale).toFixed(decimals)}${unit}`}
         onPreview={(v) => onPreview(v / scale)}
         onCommit={(v) => onCommit(v / scale)}
+        onGiveBack={onGiveBack}
       />
       <NumberField
         label={name}
