@@ -201,6 +201,37 @@ test('gradients are listed by group and favourites, copied into each other, made
   expect(tray.filter(({ group }: { group: string }) => group === 'Kelp')).toHaveLength(4);
 });
 
+test('a gradient goes through colours that are typed; one that is none is told with what may be meant', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  await open('fade');
+  await page.getByRole('button', { name: 'From colours …' }).click();
+  const field = page.getByLabel('Through colours you type');
+  await field.fill('#0b5f6b');
+  await expect(page.getByText('One colour; a gradient needs two.')).toBeVisible();
+  const make = page.getByRole('button', { name: 'Make it', exact: true });
+  await expect(make).toBeDisabled();
+  await field.fill('#0b5f6b, #e2552, dark orange');
+  await expect(page.getByText(/^#e2552: /)).toBeVisible();
+  await expect(make).toBeDisabled();
+  await page.getByRole('button', { name: '#e25522', exact: true }).click();
+  await expect(page.getByText('3 colours, as plain stops')).toBeVisible();
+  await expect(field).toHaveValue('#0b5f6b, #e25522, dark orange');
+  await field.press('Enter');
+  await expect(page.getByRole('region', { name: 'Stops' }).getByRole('listitem')).toHaveCount(3);
+  await expectSaved(page);
+  const made = (await gradientsOf(stack, project)).at(-1);
+  expect(made.name).toBe('deep muted blue-green to light vivid orange');
+  expect(made.stops.map(({ color }: { color: object }) => color)).toEqual([
+    { to: 'color', color: '#0b5f6b' },
+    { to: 'color', color: '#e25522' },
+    { to: 'color', color: '#ff8c00' },
+  ]);
+});
+
 test('a translucent gradient goes out with its own colours, not as they are multiplied by their opacity', async ({
   page,
   open,

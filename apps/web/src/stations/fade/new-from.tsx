@@ -1,7 +1,13 @@
+import { describeColor } from '@mint-lamp/core/color/describe';
+import { readTypedList } from '@mint-lamp/core/color/typed-list';
+import { canonical } from '@mint-lamp/core/color/write';
+import { MOST_STOPS } from '@mint-lamp/core/document/gradients/gradient';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { useState } from 'react';
+import clsx from 'clsx';
+import { useId, useMemo, useState } from 'react';
 import { useDocumentPart, useSystem } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
+import { ColorChip } from '../../ui/color-chip.tsx';
 import { Popover } from '../../ui/popover.tsx';
 
 interface Source {
@@ -15,7 +21,7 @@ interface NewFromProps {
   onMake: (name: string, links: readonly Link[]) => void;
 }
 
-/** A gradient through the shades of a family, or through the colours of the tray. */
+/** A gradient through the shades of a family, the colours of the tray, or those that are typed. */
 export function NewFrom({ onMake }: NewFromProps) {
   const [open, setOpen] = useState(false);
   return (
@@ -66,10 +72,84 @@ function Sources({ onMake }: NewFromProps) {
     <div className="flex w-72 flex-col gap-3">
       <SourceList title="Through the shades of a family, linked" sources={ofFamilies} onMake={onMake} />
       <SourceList title="Through colours of the tray, as they lie there" sources={ofTray} onMake={onMake} />
-      {!ofFamilies.length && !ofTray.length && (
-        <p className="text-quiet">There is no family yet, and fewer than two colours in the tray.</p>
-      )}
+      <TypedColors onMake={onMake} />
     </div>
+  );
+}
+
+/** Colours in any notation, typed or pasted one after the other. */
+function TypedColors({ onMake }: NewFromProps) {
+  const id = useId();
+  const [text, setText] = useState('');
+  const { colors, fault } = useMemo(() => readTypedList(text), [text]);
+  const codes = colors.slice(0, MOST_STOPS).map((color) => canonical(color));
+  const isReady = codes.length > 1 && !fault;
+  const says = fault
+    ? `${fault.text}: ${fault.reason}`
+    : colors.length > MOST_STOPS
+      ? `A gradient has at most ${MOST_STOPS} stops, so the first ${MOST_STOPS} are used.`
+      : colors.length === 1
+        ? 'One colour; a gradient needs two.'
+        : colors.length
+          ? `${colors.length} colours, as plain stops`
+          : 'Parted by commas or lines.';
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isReady)
+          onMake(
+            `${describeColor(colors[0]!)} to ${describeColor(colors[codes.length - 1]!)}`,
+            codes.map((color) => ({ to: 'color', color })),
+          );
+      }}
+    >
+      <label htmlFor={id} className="mb-0.5 block text-sm text-quiet">
+        Through colours you type
+      </label>
+      <div className="flex gap-2">
+        <input
+          id={id}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          placeholder="#0b5f6b, orange"
+          spellCheck={false}
+          autoComplete="off"
+          aria-describedby={`${id}-says`}
+          className="h-8 min-w-0 flex-1 rounded-md border border-control bg-raised px-2 font-mono text-sm"
+        />
+        <Button type="submit" disabled={!isReady}>
+          Make it
+        </Button>
+      </div>
+      {codes.length > 1 && (
+        <span aria-hidden data-specimen className="checker mt-1 block h-5 overflow-hidden rounded-[4px]">
+          <span
+            className="block size-full"
+            style={{ background: `linear-gradient(90deg in oklab, ${codes.join(', ')})` }}
+          />
+        </span>
+      )}
+      <p id={`${id}-says`} role="status" className={clsx('mt-1 text-sm', fault ? 'text-fail' : 'text-quiet')}>
+        {says}
+      </p>
+      {fault && fault.corrections.length > 0 && (
+        <p className="mt-1 flex flex-wrap items-center gap-1">
+          <span className="text-sm text-quiet">Did you mean</span>
+          {fault.corrections.map((one) => (
+            <Button
+              key={one}
+              small
+              onClick={() =>
+                setText(text.slice(0, fault.index) + one + text.slice(fault.index + fault.text.length))
+              }
+            >
+              <ColorChip css={one} className="size-4" /> <span className="font-mono">{one}</span>
+            </Button>
+          ))}
+        </p>
+      )}
+    </form>
   );
 }
 

@@ -28,7 +28,9 @@ export function SceneOverview() {
   const filter = useSeenThrough();
   const { element, width } = useSize<HTMLUListElement>();
   const rows = themes.length > STACKED;
-  const columns = rows ? 1 : Math.max(1, Math.floor((width + GAP) / (LEAST_TILE + GAP)));
+  // Where there is room the tiles grow, and not the rows.
+  const most = Math.ceil(SCENES.length / 2);
+  const columns = rows ? 1 : Math.max(1, Math.min(most, Math.floor((width + GAP) / (LEAST_TILE + GAP))));
   const tile = rows
     ? Math.max(120, Math.floor((width - 112 - GAP * (themes.length - 1)) / themes.length))
     : Math.floor((width - GAP * (columns - 1)) / columns);

@@ -14,11 +14,21 @@ import { RelationCard } from './relation-card.tsx';
 import { SourceBar } from './source-bar.tsx';
 import { SourceChoice } from './source-choice.tsx';
 
+/** What there is to begin with while none has been chosen: the base of the first family, else the first colour of the tray. */
+function useUsualSource(): string | null {
+  const families = useDocumentPart('families');
+  const [swatch] = useDocumentPart('tray');
+  const color = families.find(({ follows }) => !follows)?.base ?? swatch?.color;
+  const parsed = color === undefined ? null : parseColor(color);
+  return parsed?.ok ? canonical({ ...parsed.color, alpha: 1 }) : null;
+}
+
 /** Every relation of one colour, all beside each other. @public Found by its file. */
 export default function RelativesSource() {
   const relatives = useDocumentPart('relatives');
   const { edit } = useEditing();
-  const { source } = relatives;
+  const usual = useUsualSource();
+  const source = relatives.source ?? usual;
   const ribbon = useMemo(() => {
     if (!source) return [];
     const [l, chroma] = sourceOklch(source);
