@@ -1,4 +1,4 @@
-import { Link, useRouteError } from 'react-router';
+import { Link, useLocation, useRouteError } from 'react-router';
 import { Button } from '../ui/button.tsx';
 import { Mark } from '../ui/mark.tsx';
 
@@ -6,6 +6,7 @@ import { Mark } from '../ui/mark.tsx';
 export function LostPage() {
   const error = useRouteError();
   const failed = error instanceof Error;
+  const project = /^\/p\/[^/]+/.exec(useLocation().pathname)?.[0];
   return (
     <main className="grid h-full place-content-center justify-items-center gap-3 text-center">
       <Mark className="size-12" />
@@ -22,9 +23,16 @@ export function LostPage() {
           Reload this page
         </Button>
       )}
-      <Link to="/" className="underline underline-offset-2">
-        All projects
-      </Link>
+      <p className="flex gap-4">
+        {project && !failed && (
+          <Link to={project} className="underline underline-offset-2">
+            The project
+          </Link>
+        )}
+        <Link to="/" className="underline underline-offset-2">
+          All projects
+        </Link>
+      </p>
     </main>
   );
 }

@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { Check, CloudOff, Eye, LoaderCircle, RefreshCw, TriangleAlert } from 'lucide-react';
 import { useSyncExternalStore } from 'react';
+import { Link } from 'react-router';
 import type { ProjectState } from '../store/project-slice.ts';
 import { isOver } from '../store/saving-state.ts';
 import { selectProject } from '../store/selectors.ts';
@@ -62,26 +63,57 @@ export function SaveStateText() {
   const unkept = useAppSelector((state) => keptByPageAlone(selectProject(state).id));
   const [Icon, text, hint] = shownOf(useAppSelector(selectProject), unkept);
   const calm = saving !== 'away' && !isOver(saving);
-  return (
-    <Hint text={hint}>
-      <span
-        role="status"
-        data-saving={saving}
-        className={clsx(
-          'mr-1 inline-flex items-center gap-1 text-sm',
-          unkept && !calm ? 'text-fail' : calm ? 'text-quiet' : 'text-look',
-        )}
-      >
-        <Icon aria-hidden className="size-3.5" />
-        {text}
-        {saving === 'outdated' && (
-          <Button small look="primary" onClick={() => location.reload()}>
-            Reload
-          </Button>
-        )}
-      </span>
-    </Hint>
+  const says = (
+    <>
+      <Icon aria-hidden className="size-3.5" />
+      {text}
+    </>
   );
+  const state = (
+    <span
+      role="status"
+      data-saving={saving}
+      className={clsx(
+        'mr-1 inline-flex items-center gap-1 text-sm',
+        unkept && !calm ? 'text-fail' : calm ? 'text-quiet' : 'text-look',
+      )}
+    >
+      {calm ? (
+        says
+      ) : (
+        // What is no everyday matter is told by a press too, with the way on.
+        <Popover
+          label="State of saving"
+          align="end"
+          trigger={
+            <button
+              type="button"
+              className="inline-flex min-h-[24px] items-center gap-1 rounded-md px-1 underline underline-offset-2 hover:bg-pressed"
+            >
+              {says}
+            </button>
+          }
+        >
+          <div className="w-80">
+            <p>{hint}</p>
+            {isOver(saving) && (
+              <p className="mt-2">
+                <Link to="/" className="underline underline-offset-2">
+                  All projects
+                </Link>
+              </p>
+            )}
+          </div>
+        </Popover>
+      )}
+      {saving === 'outdated' && (
+        <Button small look="primary" onClick={() => location.reload()}>
+          Reload
+        </Button>
+      )}
+    </span>
+  );
+  return calm ? <Hint text={hint}>{state}</Hint> : state;
 }
 
 /** How many edits were set aside, and what can be done about each; nothing while there is none. */

@@ -15,6 +15,32 @@ interface LongListOptions {
   open?: number;
 }
 
+/** How long what a row has still to fetch may make it grow, ms. */
+const GROWS_MS = 1500;
+
+/** Scrolls up or down as little as brings it into sight; one that is wider than the window is not scrolled across to. */
+function scrollDownTo(element: Element): void {
+  const scroller = element.closest<HTMLElement>('[data-scroller]');
+  const left = scroller?.scrollLeft ?? 0;
+  element.scrollIntoView({ block: 'nearest' });
+  if (scroller) scroller.scrollLeft = left;
+}
+
+/** Scrolls an element on as it grows, until somebody scrolls or does anything else; returns the way to call that off. */
+function keepInSight(element: Element): () => void {
+  const ending = new AbortController();
+  const observer = new ResizeObserver(() => scrollDownTo(element));
+  const timer = setTimeout(() => ending.abort(), GROWS_MS);
+  ending.signal.addEventListener('abort', () => {
+    observer.disconnect();
+    clearTimeout(timer);
+  });
+  observer.observe(element);
+  for (const event of ['wheel', 'touchmove', 'pointerdown', 'keydown'])
+    addEventListener(event, () => ending.abort(), { passive: true, capture: true, signal: ending.signal });
+  return () => ending.abort();
+}
+
 /**
  * Draws only the rows of a long list that are near the window. The list lies anywhere inside an element marked
  * `data-scroller`; its rows stay in the flow, between two empty ones of the heights `before` and `after`. Rows
@@ -65,8 +91,12 @@ export function useLongList<T extends HTMLElement>({
     if (revealed.current === openKey) return;
     revealed.current = openKey;
     const row = list.current?.querySelector(`[data-index="${open}"]`);
-    if (row) row.scrollIntoView({ block: 'nearest' });
-    else if (open >= 0) virtual.scrollToIndex(open);
+    if (!row) {
+      if (open >= 0) virtual.scrollToIndex(open);
+      return;
+    }
+    scrollDownTo(row);
+    return keepInSight(row);
   }, [open, openKey, virtual]);
   const items = virtual.getVirtualItems();
   const [first, last] = [items[0], items[items.length - 1]];

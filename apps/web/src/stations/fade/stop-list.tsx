@@ -40,9 +40,10 @@ export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; o
   return (
     <section aria-label="Stops">
       <div className="mb-1 flex items-center justify-between">
-        <h2 className="flex items-center gap-1 font-title font-semibold" data-help="post">
-          Stops <HelpMark of="post" about="Post" />
-        </h2>
+        <div className="flex items-center gap-1" data-help="post">
+          <h2 className="font-title font-semibold">Stops</h2>
+          <HelpMark of="post" about="Post" />
+        </div>
         <Button small onClick={addInWidestGap}>
           <Plus aria-hidden className="size-4" /> Add a stop
         </Button>

@@ -39,7 +39,7 @@ export default function WaysList({ measurement }: { measurement: Measurement }) 
                 className="grid h-6 w-12 shrink-0 place-content-center rounded-[4px] border border-hair text-sm font-semibold"
                 style={{ background: css(ground), color: css(text) }}
               >
-                {formatRatio(ratio)}
+                Aa
               </span>
               <Button
                 small

@@ -38,9 +38,10 @@ export const SpaceSamples = memo(function SpaceSamples({
   const { edit } = useEditing();
   return (
     <section aria-label="Mixing space" data-help="spaces">
-      <h2 className="mb-1 flex items-center gap-1 font-title font-semibold">
-        Mixing space <HelpMark of="spaces" about="Mixing space" />
-      </h2>
+      <div className="mb-1 flex items-center gap-1">
+        <h2 className="font-title font-semibold">Mixing space</h2>
+        <HelpMark of="spaces" about="Mixing space" />
+      </div>
       <ul className="grid grid-cols-2 gap-x-3 gap-y-1.5">
         {SPACES.map(({ value, label, says }) => (
           <li key={value}>
