@@ -4,16 +4,18 @@ import type { Area } from '@mint-lamp/core/gradient/area';
 import { followRow } from '@mint-lamp/core/gradient/follow-row';
 import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
 import { type Division, dimOthers, divide } from '@mint-lamp/core/picture/division';
-import { countInParts, type Histogram } from '@mint-lamp/core/picture/histogram';
+import type { Histogram } from '@mint-lamp/core/picture/histogram';
 import { worstOfEach, worstOverPixels } from '@mint-lamp/core/picture/over-pixels';
 import { paletteOfHistogram } from '@mint-lamp/core/picture/palette';
-import { palettePlaces } from '@mint-lamp/core/picture/places';
+import { placesOfPalettes } from '@mint-lamp/core/picture/places';
 import { type PictureLine, rowAlong } from '@mint-lamp/core/picture/row';
 import { averageAround, type Pixels } from '@mint-lamp/core/picture/sample';
-import { halved, partOf } from '@mint-lamp/core/picture/shrink';
+import { partOf } from '@mint-lamp/core/picture/shrink';
 import { PALETTE_STRATEGIES, type PaletteStrategy } from '@mint-lamp/core/picture/strategies';
 import { expose, transfer } from 'comlink';
+import { fetched, readPicture } from './read-picture.ts';
 import { type EyeAnswer, seenFirst, veiled, type WorstAt } from './seen-first.ts';
+import { yieldTurn } from './turns.ts';
 
 /** The script of the worker that holds the pixels of one opened picture, and answers whatever is asked of them. */
 
@@ -65,22 +67,10 @@ export interface Worst {
   readonly ground: Rgba;
 }
 
-/** Rows that are read before others may have their turn. */
-const STRIP = 256;
-/** Pixels that are counted, or measured, before others may have their turn. */
+/** Pixels that are measured before others may have their turn. */
 const PART = 500_000;
-/** No smaller picture is kept for being shown from afar. */
-const SMALLEST_LEVEL = 250_000;
 /** What shows through where a picture is translucent, when text on it is measured. */
 const BENEATH: Rgba = { r: 255, g: 255, b: 255, alpha: 1 };
-
-/** Lets what was asked meanwhile be answered; without the pause that timers are held to. */
-const turns = new MessageChannel();
-const yieldTurn = () =>
-  new Promise<void>((resolve) => {
-    turns.port1.onmessage = () => resolve();
-    turns.port2.postMessage(0);
-  });
 
 let queue: Promise<unknown> = Promise.resolve();
 /** Long things one after another: they share the channel above. */
@@ -101,94 +91,6 @@ const picture = (): Pixels => {
   if (!whole) throw new Error('No picture is open.');
   return whole;
 };
-
-/** How long the server may send nothing, ms. */
-const SILENT_MS = 30_000;
-
-async function fetched(address: string, tell: (share: number) => void): Promise<Blob> {
-  const silent = new AbortController();
-  let timer = setTimeout(() => silent.abort(), SILENT_MS);
-  const heard = () => {
-    clearTimeout(timer);
-    timer = setTimeout(() => silent.abort(), SILENT_MS);
-  };
-  try {
-    return await fetchedBlob(address, tell, silent.signal, heard);
-  } finally {
-    clearTimeout(timer);
-  }
-}
-
-const away = () => new Error('The server does not answer, so the picture cannot be opened.');
-
-async function fetchedBlob(
-  address: string,
-  tell: (share: number) => void,
-  signal: AbortSignal,
-  heard: () => void,
-): Promise<Blob> {
-  const response = await fetch(address, { signal }).catch(() => {
-    throw away();
-  });
-  if (!response.ok || !response.body)
-    throw new Error(
-      response.status === 404
-        ? 'The file of this picture is not on the server. Open it anew from where it came.'
-        : 'The server could not give the picture. Try again.',
-    );
-  const size = Number(response.headers.get('content-length')) || 1;
-  const chunks: Uint8Array<ArrayBuffer>[] = [];
-  let read = 0;
-  const reader = response.body.getReader();
-  for (;;) {
-    const { done, value } = await reader.read().catch(() => {
-      throw away();
-    });
-    if (done) break;
-    heard();
-    chunks.push(value);
-    read += value.length;
-    tell(Math.min(1, read / size));
-  }
-  return new Blob(chunks, { type: response.headers.get('content-type') ?? '' });
-}
-
-/** The pixels of a bitmap, strip by strip, so that no second copy of all of it is needed. */
-async function pixelsOf(bitmap: ImageBitmap, tell: (share: number) => void): Promise<Pixels> {
-  const { width, height } = bitmap;
-  const pixels = new Uint8ClampedArray(width * height * 4);
-  const canvas = new OffscreenCanvas(width, Math.min(STRIP, height));
-  const context = canvas.getContext('2d', { willReadFrequently: true, colorSpace: 'srgb' })!;
-  context.globalCompositeOperation = 'copy';
-  context.imageSmoothingEnabled = false;
-  for (let y = 0; y < height; y += STRIP) {
-    const rows = Math.min(STRIP, height - y);
-    context.drawImage(bitmap, 0, y, width, rows, 0, 0, width, rows);
-    pixels.set(context.getImageData(0, 0, width, rows).data, y * width * 4);
-    tell((y + rows) / height);
-    await yieldTurn();
-  }
-  return { width, height, pixels };
-}
-
-/** The least opacity that is more than none, 1–255; 255 where nothing is translucent. */
-function faintestOf(pixels: Pixels['pixels']): number {
-  let least = 255;
-  for (let i = 3; i < pixels.length; i += 4) if (pixels[i]! < least && pixels[i]! > 0) least = pixels[i]!;
-  return least;
-}
-
-async function smaller(whole: Pixels, tell: (share: number) => void): Promise<Pixels[]> {
-  const all = [whole];
-  for (let last = whole; last.width * last.height > SMALLEST_LEVEL; ) {
-    last = await drainInTurns(halved(last), (share) => {
-      if (all.length === 1) tell(share);
-      return yieldTurn();
-    });
-    all.push(last);
-  }
-  return all;
-}
 
 let shown: OffscreenCanvas | null = null;
 let region: OffscreenCanvas | null = null;
@@ -238,40 +140,24 @@ function drawPart(target: OffscreenCanvas, view: View, level: Pixels, factor: nu
   );
 }
 
-async function counted(): Promise<Histogram> {
-  if (histogram) return histogram;
-  histogram = await drainInTurns(countInParts(picture().pixels, PART), yieldTurn);
-  return histogram;
-}
-
-function rowOf(
+/** The colours of one palette, largest first, those from places of the designer's own among them. */
+function colorsOf(
   h: Histogram,
   leaning: PaletteStrategy,
   size: number,
   moved: readonly MovedColor[],
-): PaletteRow {
+): Omit<RowColor, 'share'>[] {
   const whole = picture();
   const all = paletteOfHistogram(h, size, leaning);
   const shares = new Map(divide(h, all).shares.map((share, i) => [all[i]!, share]));
   const found = all.slice().sort((a, b) => shares.get(b)! - shares.get(a)!);
-  const colors = found.map(({ r, g, b, place }, index) => {
+  return found.map(({ r, g, b, place }, index) => {
     const own = moved.find((one) => one.leaning === leaning && one.size === size && one.index === index);
     if (!own) return { r, g, b, x: place % whole.width, y: Math.floor(place / whole.width), moved: false };
     const at = averageAround(whole, own.x, own.y, own.side);
     const [or, og, ob] = [at.r, at.g, at.b].map(Math.round) as [number, number, number];
     return { r: or, g: og, b: ob, x: own.x, y: own.y, moved: true };
   });
-  const division = divide(h, colors);
-  divisions.set(leaning, division);
-  const small = levels[levels.length - 1]!;
-  const factor = 2 ** (levels.length - 1);
-  const places = palettePlaces(whole, small, factor, division, colors);
-  return {
-    leaning,
-    colors: colors.map((color, i) => {
-      return { ...color, ...(color.moved ? null : places[i]), share: division.shares[i]! };
-    }),
-  };
 }
 
 /** A region of the picture in parts that are measured before others may have their turn. */
@@ -290,23 +176,14 @@ const api = {
   /** Fetches and decodes a picture. Progress 0–1. Rejects with a sentence for people. */
   async open(address: string, onProgress: (share: number) => void) {
     const blob = await fetched(address, (share) => onProgress(share * 0.3));
-    const bitmap = await createImageBitmap(blob, {
-      imageOrientation: 'from-image',
-      premultiplyAlpha: 'none',
-      colorSpaceConversion: 'default',
-    }).catch(() => {
-      throw new Error('This browser cannot read the picture. Save it anew as PNG or JPEG, and open that.');
-    });
-    onProgress(0.5);
-    const whole = await pixelsOf(bitmap, (share) => onProgress(0.5 + share * 0.3));
-    bitmap.close();
-    levels = await smaller(whole, (share) => onProgress(0.8 + share * 0.2));
-    histogram = null;
+    const read = await readPicture(blob, (share) => onProgress(0.3 + share * 0.7));
+    ({ levels, histogram } = read);
     divisions = new Map();
+    const { width, height } = picture();
     return {
-      width: whole.width,
-      height: whole.height,
-      faintest: faintestOf(whole.pixels),
+      width,
+      height,
+      faintest: read.faintest,
       /** Bytes of pixels that are held. */
       held: levels.reduce((sum, { pixels }) => sum + pixels.byteLength, 0),
     };
@@ -345,14 +222,28 @@ const api = {
     latestPalettes += 1;
     const own = latestPalettes;
     return inRow(async () => {
-      const h = await counted();
-      const rows: PaletteRow[] = [];
+      if (!histogram) throw new Error('No picture is open.');
+      const h = histogram;
+      const found: { leaning: PaletteStrategy; colors: Omit<RowColor, 'share'>[]; division: Division }[] = [];
       for (const leaning of PALETTE_STRATEGIES) {
         if (own !== latestPalettes) return null;
-        rows.push(rowOf(h, leaning, size, moved));
+        const colors = colorsOf(h, leaning, size, moved);
+        found.push({ leaning, colors, division: divide(h, colors) });
         await yieldTurn();
       }
-      return rows;
+      const small = levels[levels.length - 1]!;
+      const factor = 2 ** (levels.length - 1);
+      const places = await drainInTurns(placesOfPalettes(picture(), h, small, factor, found), yieldTurn);
+      if (own !== latestPalettes) return null;
+      divisions = new Map(found.map(({ leaning, division }) => [leaning, division]));
+      return found.map(({ leaning, colors, division }, row) => ({
+        leaning,
+        colors: colors.map((color, i) => ({
+          ...color,
+          ...(color.moved ? null : places[row]![i]),
+          share: division.shares[i]!,
+        })),
+      }));
     });
   },
 

@@ -7,7 +7,7 @@ import { dimOthers, divide } from './division.ts';
 import { countInParts, histogramOf } from './histogram.ts';
 import { pictureKindOf } from './kind.ts';
 import { meanError, paletteOf, paletteOfHistogram } from './palette.ts';
-import { deepestPlaces, palettePlaces } from './places.ts';
+import { bestPixels, deepestPlaces, placesOfPalettes } from './places.ts';
 import { averageAround, type Pixels, sampledText } from './sample.ts';
 import { halved, partOf } from './shrink.ts';
 import { PALETTE_STRATEGIES, type PaletteStrategy } from './strategies.ts';
@@ -255,12 +255,41 @@ describe('the places of a palette', () => {
     for (const leaning of PALETTE_STRATEGIES)
       for (const size of [2, 6]) {
         const colors = paletteOfHistogram(h, size, leaning);
-        palettePlaces(whole, small, 4, divide(h, colors), colors).forEach(({ x, y }, i) => {
+        const palette = { division: divide(h, colors), colors };
+        drain(placesOfPalettes(whole, h, small, 4, [palette]))[0]!.forEach(({ x, y }, i) => {
           const lab = labOf(colors[i]!);
           const best = labs.reduce((least, one) => Math.min(least, far(one, lab)), Number.POSITIVE_INFINITY);
           expect(far(labs[y * width + x]!, lab)).toBeLessThanOrEqual(Math.max(0.02, best * 2));
         });
       }
+  });
+});
+
+describe('the pixels that show some colours best', () => {
+  const channel = fc.integer({ min: 0, max: 255 });
+  const rgb = fc.record({ r: channel, g: channel, b: channel });
+
+  test('are those that a look at every pixel finds, the first of several as near', () => {
+    const picture = fc.array(fc.tuple(rgb, fc.constantFrom(255, 255, 255, 128, 127, 0)), {
+      minLength: 1,
+      maxLength: 60,
+    });
+    fc.assert(
+      fc.property(picture, fc.array(rgb, { maxLength: 40 }), (list, colors) => {
+        const pixels = Uint8ClampedArray.from(list.flatMap(([{ r, g, b }, alpha]) => [r, g, b, alpha]));
+        const whole = { width: list.length, height: 1, pixels };
+        const expected = colors.map((color) => {
+          const far = list.map(([{ r, g, b }, alpha]) =>
+            alpha < 128
+              ? Number.POSITIVE_INFINITY
+              : (r - color.r) ** 2 + (g - color.g) ** 2 + (b - color.b) ** 2,
+          );
+          const least = Math.min(...far);
+          return least === Number.POSITIVE_INFINITY ? null : { x: far.indexOf(least), y: 0 };
+        });
+        expect(bestPixels(whole, histogramOf(pixels), colors)).toEqual(expected);
+      }),
+    );
   });
 });
 

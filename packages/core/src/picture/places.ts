@@ -1,6 +1,6 @@
 import { rgbToOklab, type Triple } from '../color/kernel.ts';
 import type { Division } from './division.ts';
-import { cellOf, wordsOf } from './histogram.ts';
+import { CELLS, cellOf, type Histogram, wordsOf } from './histogram.ts';
 import type { Pixels } from './sample.ts';
 
 /** A place in a picture, in whole px. */
@@ -23,11 +23,22 @@ const SHOWS = 0.02;
 /** What belongs to no part, since it looks like none of the colours. */
 const NONE = 255;
 
-/** ΔE OK of the pixel at an index and a colour in OKLab. */
-function differenceAt(pixels: Pixels['pixels'], i: number, lab: Readonly<Triple>): number {
-  const [l, a, b] = rgbToOklab(pixels[i * 4]!, pixels[i * 4 + 1]!, pixels[i * 4 + 2]!);
-  return Math.hypot(l - lab[0], a - lab[1], b - lab[2]);
+/** OKLab of every pixel, three numbers each: six palettes of a picture ask for the same. */
+function oklabOfEach({ width, height, pixels }: Pixels): Float64Array {
+  const labs = new Float64Array(width * height * 3);
+  const lab: Triple = [0, 0, 0];
+  for (let i = 0, from = 0, to = 0; i < width * height; i++, from += 4, to += 3) {
+    rgbToOklab(pixels[from]!, pixels[from + 1]!, pixels[from + 2]!, lab);
+    labs[to] = lab[0];
+    labs[to + 1] = lab[1];
+    labs[to + 2] = lab[2];
+  }
+  return labs;
 }
+
+/** ΔE OK of two colours in OKLab, the first of them the `i`th of several. */
+const differenceOf = (labs: Float64Array, i: number, [l, a, b]: Readonly<Triple>): number =>
+  Math.sqrt((labs[i * 3]! - l) ** 2 + (labs[i * 3 + 1]! - a) ** 2 + (labs[i * 3 + 2]! - b) ** 2);
 
 /**
  * For each colour of a divided picture (at most 254) the place that lies deepest within what shows it, as far from all
@@ -35,8 +46,15 @@ function differenceAt(pixels: Pixels['pixels'], i: number, lab: Readonly<Triple>
  * deep, the one nearest to the middle of them. `nearest` is the {@link Division}'s; a pixel shows its colour up to ΔE
  * OK 0.02. Null for colours that no pixel shows. Linear in pixels.
  */
-export function deepestPlaces(
+export const deepestPlaces = (
+  picture: Pixels,
+  division: Pick<Division, 'nearest'>,
+  colors: readonly Rgb[],
+): (Spot | null)[] => deepestOf(picture, oklabOfEach(picture), division, colors);
+
+function deepestOf(
   { width, height, pixels }: Pixels,
+  seen: Float64Array,
   { nearest }: Pick<Division, 'nearest'>,
   colors: readonly Rgb[],
 ): (Spot | null)[] {
@@ -47,7 +65,7 @@ export function deepestPlaces(
   for (let i = 0; i < part.length; i++) {
     const own = nearest[cellOf(words[i]!)]!;
     const lab = labs[own];
-    part[i] = lab && words[i]! < 0 && differenceAt(pixels, i, lab) <= SHOWS ? own : NONE;
+    part[i] = lab && words[i]! < 0 && differenceOf(seen, i, lab) <= SHOWS ? own : NONE;
   }
   const depth = depthOf(part, width, height);
   const most = new Uint8Array(parts);
@@ -79,53 +97,127 @@ export function deepestPlaces(
   });
 }
 
-/** The pixel of a picture, or of a square within it, that shows a colour best: where it is first met. Transparent ones aside. */
-function bestPixel(
+/** The pixel of a square that shows a colour best, and how well, ΔE OK: where it is first met. Transparent ones aside. */
+function bestWithin(
   { width, height, pixels }: Pixels,
   { r, g, b }: Rgb,
-  within: { readonly x: number; readonly y: number; readonly side: number } | null = null,
+  square: { readonly x: number; readonly y: number; readonly side: number },
 ): (Spot & { readonly difference: number }) | null {
   const words = wordsOf(pixels);
-  const [left, top] = within ? [within.x, within.y] : [0, 0];
-  const right = within ? Math.min(width, left + within.side) : width;
-  const bottom = within ? Math.min(height, top + within.side) : height;
+  const right = Math.min(width, square.x + square.side);
+  const bottom = Math.min(height, square.y + square.side);
   // Channels first, which are quick to compare; what looks alike in them looks alike.
   let least = Number.POSITIVE_INFINITY;
   let at = -1;
-  for (let y = top; y < bottom; y++)
-    for (let x = left; x < right; x++) {
+  for (let y = square.y; y < bottom; y++)
+    for (let x = square.x; x < right; x++) {
       const word = words[y * width + x]!;
       if (word >= 0) continue;
-      const [dr, dg, db] = [(word & 255) - r, ((word >> 8) & 255) - g, ((word >> 16) & 255) - b];
-      const d = dr * dr + dg * dg + db * db;
+      const d = distanceTo(word, r, g, b);
       if (d < least) {
         least = d;
         at = y * width + x;
       }
     }
   if (at < 0) return null;
-  const difference = differenceAt(pixels, at, rgbToOklab(r, g, b));
-  return { x: at % width, y: Math.floor(at / width), difference };
+  const word = words[at]!;
+  const [l, a, o] = rgbToOklab(word & 255, (word >> 8) & 255, (word >> 16) & 255);
+  const [cl, ca, cb] = rgbToOklab(r, g, b);
+  return { x: at % width, y: Math.floor(at / width), difference: Math.hypot(l - cl, a - ca, o - cb) };
+}
+
+/** The square of how far a pixel is from a colour, by channels. */
+function distanceTo(word: number, r: number, g: number, b: number): number {
+  const [dr, dg, db] = [(word & 255) - r, ((word >> 8) & 255) - g, ((word >> 16) & 255) - b];
+  return dr * dr + dg * dg + db * db;
+}
+
+/** How far a channel's value lies beside what a cell of 5 bits holds of it. */
+const beside = (bits: number, v: number): number => {
+  const from = (bits & 31) << 3;
+  return v < from ? from - v : v > from + 7 ? v - from - 7 : 0;
+};
+
+/**
+ * For each of some colours the pixel of a picture that shows it best by channels, where it is first met, half
+ * transparent ones aside; null where there is none. `h` has to be counted from the same pixels: it says which cells a
+ * pixel as near as one that is known can lie in, and no other is looked at. One pass over the pixels, of any number of
+ * colours.
+ */
+export function bestPixels(
+  { width, pixels }: Pixels,
+  h: Pick<Histogram, 'key' | 'place'>,
+  colors: readonly Rgb[],
+): (Spot | null)[] {
+  const words = wordsOf(pixels);
+  const asks = new Array<number[] | null>(CELLS).fill(null);
+  colors.forEach(({ r, g, b }, c) => {
+    let known = Number.POSITIVE_INFINITY;
+    for (const at of h.place) known = Math.min(known, distanceTo(words[at]!, r, g, b));
+    for (const key of h.key) {
+      const [dr, dg, db] = [beside(key >> 10, r), beside(key >> 5, g), beside(key, b)];
+      if (dr * dr + dg * dg + db * db > known) continue;
+      const asked = asks[key];
+      if (asked) asked.push(c);
+      else asks[key] = [c];
+    }
+  });
+  const least = new Float64Array(colors.length).fill(Number.POSITIVE_INFINITY);
+  const best = new Int32Array(colors.length).fill(-1);
+  for (let i = 0; i < words.length; i++) {
+    const word = words[i]!;
+    if (word >= 0) continue;
+    const asked = asks[cellOf(word)]!;
+    if (asked === null) continue;
+    for (const c of asked) {
+      const { r, g, b } = colors[c]!;
+      const d = distanceTo(word, r, g, b);
+      if (d < least[c]!) {
+        least[c] = d;
+        best[c] = i;
+      }
+    }
+  }
+  return Array.from(best, (at) => (at < 0 ? null : { x: at % width, y: Math.floor(at / width) }));
+}
+
+/** A palette, and the picture divided among its colours. */
+export interface DividedPalette {
+  readonly division: Pick<Division, 'nearest'>;
+  readonly colors: readonly Rgb[];
 }
 
 /**
- * Where each colour of a palette is shown in a picture: deep within what shows it, as far as it is seen in the picture
- * made `factor` times smaller; else the pixel that shows it best.
+ * Where each colour of some palettes is shown in a picture: deep within what shows it, as far as it is seen in the
+ * picture made `factor` times smaller; else the pixel that shows it best. `h` is counted from the whole picture. Stops
+ * after each palette, so that others may have their turn.
  */
-export function palettePlaces(
+export function* placesOfPalettes(
   whole: Pixels,
+  h: Pick<Histogram, 'key' | 'place'>,
   small: Pixels,
   factor: number,
-  division: Pick<Division, 'nearest'>,
-  colors: readonly Rgb[],
-): Spot[] {
-  return deepestPlaces(small, division, colors).map((deep, i) => {
-    const color = colors[i]!;
-    // A pixel of the small picture is the mean of many: the one among them that shows it is looked for.
-    const found = deep && bestPixel(whole, color, { x: deep.x * factor, y: deep.y * factor, side: factor });
-    const spot = found && found.difference <= SHOWS ? found : (bestPixel(whole, color) ?? found);
-    return { x: spot?.x ?? 0, y: spot?.y ?? 0 };
-  });
+  palettes: readonly DividedPalette[],
+): Generator<void, Spot[][]> {
+  const seen = oklabOfEach(small);
+  const sought: Rgb[] = [];
+  /** Of each colour its place, or which of those that are sought it is. */
+  const found: (Spot | number)[][] = [];
+  for (const { division, colors } of palettes) {
+    found.push(
+      deepestOf(small, seen, division, colors).map((deep, i) => {
+        // A pixel of the small picture is the mean of many: the one among them that shows it is looked for.
+        const square = deep && { x: deep.x * factor, y: deep.y * factor, side: factor };
+        const best = square && bestWithin(whole, colors[i]!, square);
+        return best && best.difference <= SHOWS ? { x: best.x, y: best.y } : sought.push(colors[i]!) - 1;
+      }),
+    );
+    yield;
+  }
+  const best = sought.length ? bestPixels(whole, h, sought) : [];
+  return found.map((row) =>
+    row.map((one) => (typeof one === 'number' ? (best[one] ?? { x: 0, y: 0 }) : one)),
+  );
 }
 
 /** How many px each place lies from the next of another part or the edge, in steps to all eight sides; 1–255. */
