@@ -38,7 +38,7 @@ const IN_SIGHT = `
 /**
  * Targets that are smaller than 24 CSS px where another is near, by WCAG 2.2's rule 2.5.8: a circle of 24 px round the
  * middle of one that is smaller may meet no other target and no such circle. Links within a sentence are exempt, and so
- * are points of a curve, whose shades can be set by fields too.
+ * is what stands where its value is and can be set elsewhere too: points of a curve by fields, pegs by tracks.
  */
 export const smallTargets = (page: Page): Promise<string[]> =>
   page.evaluate(`(() => { ${IN_SIGHT}
@@ -46,7 +46,7 @@ export const smallTargets = (page: Page): Promise<string[]> =>
     const isExempt = ({ one }) =>
       (one.tagName === 'A' && getComputedStyle(one).display === 'inline' &&
         [...one.parentElement.childNodes].some((node) => node.nodeType === 3 && node.textContent.trim().length > 1)) ||
-      one.closest('svg') !== null;
+      one.closest('svg, [data-set-elsewhere]') !== null;
     return all.filter((at) => isSmall(at) && !isExempt(at)).flatMap((at) => {
       const [x, y] = middle(at.box);
       const near = all.find((other) => {
@@ -59,10 +59,13 @@ export const smallTargets = (page: Page): Promise<string[]> =>
     });
   })()`) as Promise<string[]>;
 
-/** Targets that something else lies on, so that a press in their middle does not reach them. */
+/**
+ * Targets that something else lies on, so that a press in their middle does not reach them; but for what stands where its
+ * value is and can be set elsewhere too.
+ */
 export const coveredTargets = (page: Page): Promise<string[]> =>
   page.evaluate(`(() => { ${IN_SIGHT}
-    return all.flatMap((at) => {
+    return all.filter(({ one }) => !one.closest('[data-set-elsewhere]')).flatMap((at) => {
       const own = at.one.getBoundingClientRect();
       const top = document.elementFromPoint(...middle(own));
       const isOwn = top && (at.one.contains(top) || top.contains(at.one) || [...(at.one.labels ?? [])].some((label) => label.contains(top)));

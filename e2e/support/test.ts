@@ -67,6 +67,7 @@ export const test = base.extend<Fixtures, { stack: Stack }>({
         dispatchEvent(new PopStateEvent('popstate'));
       }, `/p/${project}/${station}`);
       const name = station.split('/')[0]!;
+      await expect(page.locator('#station')).toHaveAttribute('data-at', `/p/${project}/${station}`);
       await expect(page.getByRole('heading', { level: 1, name: new RegExp(name, 'i') })).toBeVisible();
     }),
 });

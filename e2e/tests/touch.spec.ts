@@ -70,3 +70,41 @@ test('a long press tells what hovering tells, and presses nothing', async ({ pag
   await expect(told).toBeHidden();
   await expect(page.getByRole('button', { name: 'Switch to light mode' })).toBeVisible();
 });
+
+test('what is put elsewhere by dragging is so by single presses too', async ({
+  page,
+  open,
+  stack,
+  project,
+}) => {
+  const named = async (list: 'families' | 'tray' | 'roles'): Promise<string[]> =>
+    (await onServer(stack, project)).document[list].map((one: { name: string }) => one.name);
+  await open('grow');
+  const families = await named('families');
+  const at = families.indexOf('Kelp');
+  await page.getByRole('button', { name: 'Move Kelp', exact: true }).tap();
+  const up = page.getByRole('button', { name: 'Move Kelp up' });
+  await expect(up).toBeFocused();
+  await up.tap();
+  await expectSaved(page);
+  expect((await named('families')).indexOf('Kelp')).toBe(at - 1);
+  await page.getByRole('button', { name: 'Move Kelp down' }).tap();
+  await expectSaved(page);
+  expect(await named('families')).toEqual(families);
+  await page.keyboard.press('Escape');
+  await expect(up).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Move Kelp', exact: true })).toBeFocused();
+
+  const [first, second] = await named('tray');
+  await page.getByRole('region', { name: 'Tray' }).getByRole('button', { name: first!, exact: true }).tap();
+  await page.getByRole('button', { name: 'Later in the tray' }).tap();
+  await expectSaved(page);
+  expect((await named('tray')).slice(0, 2)).toEqual([second, first]);
+
+  await open('assign');
+  const roles = await named('roles');
+  await page.getByRole('button', { name: 'Move text.quiet', exact: true }).tap();
+  await page.getByRole('button', { name: 'Move text.quiet down' }).tap();
+  await expectSaved(page);
+  expect(await named('roles')).not.toEqual(roles);
+});

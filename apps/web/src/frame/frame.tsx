@@ -17,6 +17,7 @@ import { OpeningPage, useOpenProject } from './open-project.tsx';
 import { TopBar } from './top-bar.tsx';
 import { useShortcuts } from './use-shortcuts.ts';
 import { useWalk } from './walking.ts';
+import { Where } from './where.tsx';
 
 const loadDialogs = () => import('./open-dialog.tsx');
 const loadFinder = () => import('../finder/finder-list.tsx');
@@ -93,6 +94,7 @@ function OpenFrame({ onOpen }: FrameProps) {
             : `48px auto minmax(0, 1fr) ${trayHeight.px}px`,
         }}
       >
+        <Where />
         <TopBar />
         <div className="col-span-2 min-w-0 narrow:col-span-1">
           <ReadoutLine />

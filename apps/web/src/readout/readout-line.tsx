@@ -124,7 +124,7 @@ function WayBack() {
 }
 
 const TONES = { fail: 'text-fail', look: 'text-look', quiet: 'text-quiet' };
-const COUNT = 'rounded-md px-2 py-0.5 whitespace-nowrap hover:bg-pressed hover:text-main';
+const COUNT = 'rounded-md px-2 py-[3px] whitespace-nowrap hover:bg-pressed hover:text-main';
 
 function Count({ to, tone, children }: { to: string; tone: keyof typeof TONES; children: ReactNode }) {
   return (

@@ -1,12 +1,19 @@
-import { groupCommand } from '@mint-lamp/core/document/tray/arrangement';
+import { dropCommand, groupCommand } from '@mint-lamp/core/document/tray/arrangement';
+import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useEditing } from '../../store/editing.ts';
 import { useDocumentPart, useProjectId } from '../../store/selectors.ts';
 import { Button } from '../../ui/button.tsx';
+import { IconButton } from '../../ui/icon-button.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { useNewFamily } from '../families/use-new-family.ts';
 import type { SelectionOf } from '../lit-color.ts';
+
+const WAYS = [
+  { way: -1, says: 'Earlier in the tray', Icon: ArrowLeft },
+  { way: 1, says: 'Later in the tray', Icon: ArrowRight },
+] as const;
 
 /** What can be done with a selected tray colour besides colouring it. */
 export function SwatchActions({ selection }: { selection: SelectionOf<'swatch'> }) {
@@ -17,6 +24,12 @@ export function SwatchActions({ selection }: { selection: SelectionOf<'swatch'> 
   const newFamily = useNewFamily();
   const swatch = tray.find((item) => item.id === selection.swatch);
   if (!swatch) return null;
+  const inGroup = tray.filter(({ group }) => group === swatch.group);
+  const beside = (way: -1 | 1) => inGroup[inGroup.indexOf(swatch) + way];
+  const move = (way: -1 | 1) => {
+    const other = beside(way);
+    if (other) edit(dropCommand(tray, new Set([swatch.id]), other));
+  };
   return (
     <section aria-label="Tray colour" className="flex flex-col gap-2 border-t border-hair pt-2">
       <TextField
@@ -44,6 +57,13 @@ export function SwatchActions({ selection }: { selection: SelectionOf<'swatch'> 
         <Button look="danger" onClick={() => edit({ type: 'removeSwatch', swatch: swatch.id })}>
           Remove
         </Button>
+        <span className="ml-auto flex">
+          {WAYS.map(({ way, says, Icon }) => (
+            <IconButton key={way} label={says} disabled={!beside(way)} onClick={() => move(way)}>
+              <Icon aria-hidden className="size-4" />
+            </IconButton>
+          ))}
+        </span>
       </div>
     </section>
   );

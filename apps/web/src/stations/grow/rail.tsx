@@ -5,13 +5,13 @@ import { luminance } from '@mint-lamp/core/contrast/ratio';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import type { ResolvedFamily, ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
 import clsx from 'clsx';
-import { GripVertical } from 'lucide-react';
 import { memo, useContext } from 'react';
 import { useStore } from 'react-redux';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { addressOf } from '../../addresses.ts';
 import type { DropPlace, MovableThing } from '../../dragging/color-dragging.tsx';
+import { MoveGrip } from '../../dragging/move-grip.tsx';
 import { SORT_MOTION } from '../../dragging/sort-motion.ts';
 import { baseCommand, lyingBetween } from '../../kinds/families/base-command.ts';
 import { useEditing } from '../../store/editing.ts';
@@ -75,27 +75,16 @@ export const Rail = memo(function Rail({
         drop.isDragging && 'z-20 bg-raised',
       )}
     >
-      <button
-        ref={drop.setActivatorNodeRef}
-        type="button"
-        {...drop.attributes}
-        {...drop.listeners}
-        aria-roledescription="family that can be moved"
-        aria-label={`Move ${family.name}`}
-        title={`Move ${family.name}: drag it, or press the up and down arrow keys`}
-        onKeyDown={(event) => {
-          const step = { ArrowUp: -1, ArrowDown: 1 }[event.key];
-          if (step && !drop.isDragging) {
-            event.preventDefault();
-            const last = selectDocument(store.getState()).families.length - 1;
-            const to = clamp(index + step, 0, last);
-            if (to !== index) moveTo(to);
-          } else drop.listeners?.onKeyDown?.(event);
+      <MoveGrip
+        name={family.name}
+        what="family"
+        sorted={drop}
+        onStep={(way) => {
+          const to = clamp(index + way, 0, selectDocument(store.getState()).families.length - 1);
+          if (to !== index) moveTo(to);
         }}
-        className="absolute top-1 -left-[18px] flex h-11 w-4 cursor-grab touch-none items-center rounded-md text-quiet opacity-0 group-hover/rail:opacity-100 focus-visible:opacity-100 pointer-coarse:opacity-100"
-      >
-        <GripVertical aria-hidden className="size-4" />
-      </button>
+        className="top-1 -left-[18px] h-11 group-hover/rail:opacity-100"
+      />
       <Link
         to={addressOf(id, 'grow', family.id)}
         aria-current={own ? 'true' : undefined}

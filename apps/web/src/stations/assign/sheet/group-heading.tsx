@@ -5,11 +5,11 @@ import clsx from 'clsx';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { memo, useCallback } from 'react';
 import type { MovableThing } from '../../../dragging/color-dragging.tsx';
+import { MoveGrip } from '../../../dragging/move-grip.tsx';
 import { SORT_MOTION } from '../../../dragging/sort-motion.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { TextField } from '../../../ui/text-field.tsx';
 import type { GroupRow } from './role-rows.ts';
-import { RowGrip } from './row-grip.tsx';
 import { rowId } from './sheet-row.tsx';
 import { pageBand } from './specimen.tsx';
 
@@ -57,7 +57,15 @@ export const GroupHeading = memo(function GroupHeading(props: GroupHeadingProps)
       className={clsx('group/row', sorted.isDragging && 'relative z-20')}
     >
       <th scope="rowgroup" className="sticky left-0 z-1 bg-ground pt-3 pb-0.5 text-left font-normal">
-        {!still && <RowGrip name={name} sorted={sorted} onStep={(way) => onStep(index, way)} />}
+        {!still && (
+          <MoveGrip
+            name={name}
+            what="row"
+            sorted={sorted}
+            className="inset-y-0 -left-1 group-hover/row:opacity-100"
+            onStep={(way) => onStep(index, way)}
+          />
+        )}
         {row.group.length ? (
           <span className="flex items-center pl-2">
             <button

@@ -17,13 +17,13 @@ import { Trash2 } from 'lucide-react';
 import { memo, useCallback } from 'react';
 import { useStore } from 'react-redux';
 import type { MovableThing } from '../../../dragging/color-dragging.tsx';
+import { MoveGrip } from '../../../dragging/move-grip.tsx';
 import { SORT_MOTION } from '../../../dragging/sort-motion.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { selectDocument, useReadout, useSystem } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
-import { RowGrip } from './row-grip.tsx';
 import { SheetCell } from './sheet-cell.tsx';
 import { pageBand } from './specimen.tsx';
 import type { CellActions } from './use-cell-actions.ts';
@@ -124,7 +124,15 @@ export const SheetRow = memo(function SheetRow(props: SheetRowProps) {
         title="Write a name, or groups and a name with dots between them to move it"
         className="sticky left-0 z-1 w-48 min-w-44 border-b border-hair bg-inherit pl-3 text-left font-normal"
       >
-        {!still && <RowGrip name={name} sorted={sorted} onStep={(way) => onMove(index, index + way)} />}
+        {!still && (
+          <MoveGrip
+            name={name}
+            what="row"
+            sorted={sorted}
+            className="inset-y-0 -left-1 group-hover/row:opacity-100"
+            onStep={(way) => onMove(index, index + way)}
+          />
+        )}
         <TextField
           label={`Name of ${name}`}
           hideLabel

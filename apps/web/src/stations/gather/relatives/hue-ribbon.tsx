@@ -1,3 +1,4 @@
+import { describeCode } from '@mint-lamp/core/color/describe';
 import { hexOfRgb8 } from '@mint-lamp/core/color/write';
 import type { RibbonPlace } from '@mint-lamp/core/harmony/ribbon';
 import type { Member } from '@mint-lamp/core/system/relatives';
@@ -27,11 +28,12 @@ export function HueRibbon({ name, places, members, selected, ...actions }: HueRi
   const labels = useSettled(
     pegs.map(
       ({ hex, hue }, i) =>
-        `${i ? `Peg ${i + 1}` : 'Peg of the source'} of ${name}, ${hex}, hue ${Math.round(hue)}°`,
+        `${i ? `Peg ${i + 1}` : 'Peg of the source'} of ${name}, ${describeCode(hex)}, hue ${Math.round(hue)}°`,
     ),
   );
   return (
-    <div className="relative h-9">
+    // Pegs of one hue lie on each other: their samples select them, and tracks move them.
+    <div className="relative h-9" data-set-elsewhere>
       <Strip places={places} />
       {pegs.map(({ hex, hue }, i) => (
         <Peg

@@ -10,6 +10,7 @@ import {
 } from '@mint-lamp/core/document/relatives/relatives';
 import { type ColorFacts, factsOf } from '@mint-lamp/core/harmony/facts';
 import type { RibbonPlace } from '@mint-lamp/core/harmony/ribbon';
+import { signedTurn } from '@mint-lamp/core/numbers/signed-turn';
 import { relativesOf, sourceOklch } from '@mint-lamp/core/system/relatives';
 import { memo, useCallback, useMemo, useRef, useState } from 'react';
 import { useEditing } from '../../../store/editing.ts';
@@ -76,6 +77,8 @@ export const RelationCard = memo(function RelationCard({ source, row, ribbon }: 
   const onTray = useCallback(() => taking.tray(latest.current), [taking]);
   const onFamilies = useCallback(() => taking.families(latest.current), [taking]);
   const onToggle = useCallback((number: number) => {
+    // Its tracks come too: what is under another peg is moved by them.
+    setSelected(number - 1);
     setChosen((old) => {
       const next = new Set(old);
       if (!next.delete(number - 1)) next.add(number - 1);
@@ -89,7 +92,7 @@ export const RelationCard = memo(function RelationCard({ source, row, ribbon }: 
   const moved = (member: number, degrees: number) => {
     if (alone && member > 0) {
       const before = shiftOf(member);
-      const turn = ((((before.turn + degrees) % 360) + 540) % 360) - 180;
+      const turn = signedTurn(before.turn + degrees);
       return setRow(withShift(row, member, { ...before, turn }));
     }
     const [l, c, h] = sourceOklch(source);
