@@ -147,7 +147,7 @@ async function measure() {
   await page.goto(`${stack.address}/p/${id}/gather/pictures`);
   await page.getByRole('list', { name: 'Pictures of the project' }).waitFor();
   const before = await memory();
-  const opened = await openAndWatch(page, largeAddress, 'What differs most');
+  const opened = await openAndWatch(page, largeAddress, 'Farthest apart');
   console.log(
     `(50 megapixels opened, with six palettes, in ${(opened.total / 1000).toFixed(1)} s; progress was seen in ${opened.told} frames)`,
   );
@@ -177,7 +177,7 @@ async function measure() {
 
   await page.goto(`${stack.address}/p/${id}/gather/pictures`);
   await page.getByRole('list', { name: 'Pictures of the project' }).waitFor();
-  const six = await openAndWatch(page, middleAddress, 'What differs most');
+  const six = await openAndWatch(page, middleAddress, 'Farthest apart');
   console.log(`(6 megapixels opened, with six palettes, in ${six.total.toFixed(0)} ms)`);
 
   const pixels = fullPicture(3000, 2000);
