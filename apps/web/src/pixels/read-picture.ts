@@ -4,7 +4,7 @@ import type { Pixels } from '@mint-lamp/core/picture/sample';
 import { halved } from '@mint-lamp/core/picture/shrink';
 import { yieldTurn } from './turns.ts';
 
-/** Rows that are read before others may have their turn: twice as many as are halved before a stop. */
+/** Rows that are read before others may have their turn. */
 const STRIP = 256;
 /** No smaller picture is kept for being shown from afar. */
 const SMALLEST_LEVEL = 250_000;
@@ -70,23 +70,6 @@ export interface ReadPicture {
   readonly faintest: number;
 }
 
-/** Work in parts that is taken a part further now and then. */
-function inStep<R>(parts: Generator<unknown, R>) {
-  let done: { readonly value: R } | null = null;
-  const on = () => {
-    if (done) return;
-    const step = parts.next();
-    if (step.done) done = { value: step.value };
-  };
-  return {
-    on,
-    finish(): R {
-      while (!done) on();
-      return done.value;
-    },
-  };
-}
-
 /** The least opacity of some pixels that is more than none and less than before. */
 function faintestOf(pixels: Uint8ClampedArray, before: number): number {
   let least = before;
@@ -96,7 +79,7 @@ function faintestOf(pixels: Uint8ClampedArray, before: number): number {
 
 /**
  * Decodes a picture once, and reads it strip by strip, so that no second copy of all of it is needed; each strip is
- * counted and made smaller while the processor still has it at hand. Progress 0–1. Rejects with a sentence for people.
+ * counted while the processor still has it at hand. Progress 0–1. Rejects with a sentence for people.
  */
 export async function readPicture(blob: Blob, tell: (share: number) => void): Promise<ReadPicture> {
   const bitmap = await createImageBitmap(blob, {
@@ -113,8 +96,8 @@ export async function readPicture(blob: Blob, tell: (share: number) => void): Pr
   const context = canvas.getContext('2d', { willReadFrequently: true, colorSpace: 'srgb' })!;
   context.globalCompositeOperation = 'copy';
   context.imageSmoothingEnabled = false;
-  const counting = inStep(countInParts(whole.pixels, STRIP * width));
-  const halving = width * height > SMALLEST_LEVEL ? inStep(halved(whole)) : null;
+  const counting = countInParts(whole.pixels, STRIP * width);
+  let histogram: Histogram | null = null;
   let faintest = 255;
   for (let y = 0; y < height; y += STRIP) {
     const rows = Math.min(STRIP, height - y);
@@ -122,15 +105,19 @@ export async function readPicture(blob: Blob, tell: (share: number) => void): Pr
     const strip = context.getImageData(0, 0, width, rows).data;
     whole.pixels.set(strip, y * width * 4);
     faintest = faintestOf(strip, faintest);
-    counting.on();
-    halving?.on();
-    tell(0.3 + (0.7 * (y + rows)) / height);
+    const counted = counting.next();
+    if (counted.done) histogram = counted.value;
+    tell(0.3 + (0.5 * (y + rows)) / height);
     await yieldTurn();
   }
+  // Only then are smaller ones made: with the bitmap they would be more than the memory that is allowed.
   bitmap.close();
   const levels = [whole];
-  if (halving) levels.push(halving.finish());
-  for (let last = levels[1]; last && last.width * last.height > SMALLEST_LEVEL; levels.push(last))
-    last = await drainInTurns(halved(last), yieldTurn);
-  return { levels, histogram: counting.finish(), faintest };
+  for (let last = whole; last.width * last.height > SMALLEST_LEVEL; levels.push(last))
+    last = await drainInTurns(halved(last), (share) => {
+      if (levels.length === 1) tell(0.8 + share * 0.2);
+      return yieldTurn();
+    });
+  if (!histogram) throw new Error('The picture has no pixels.');
+  return { levels, histogram, faintest };
 }
