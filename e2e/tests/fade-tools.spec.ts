@@ -212,7 +212,7 @@ test('a gradient goes through colours that are typed; one that is none is told w
   const field = page.getByLabel('Through colours you type');
   await field.fill('#0b5f6b');
   await expect(page.getByText('One colour; a gradient needs two.')).toBeVisible();
-  const make = page.getByRole('button', { name: 'Make it', exact: true });
+  const make = page.getByRole('button', { name: 'Make the gradient' });
   await expect(make).toBeDisabled();
   await field.fill('#0b5f6b, #e2552, dark orange');
   await expect(page.getByText(/^#e2552: /)).toBeVisible();

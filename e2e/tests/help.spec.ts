@@ -1,5 +1,6 @@
 import { HELP } from '../../apps/web/src/help/help-list.ts';
 import { axeFaults, expect, test } from '../support/test.ts';
+import { VIEWS } from '../support/views.ts';
 
 test('a mark, a key and the finder say what something is and why one would, in two sentences', async ({
   page,
@@ -34,27 +35,7 @@ test('a mark, a key and the finder say what something is and why one would, in t
 test('every mark that stands anywhere has an answer', async ({ page, open, goOn }) => {
   const known = HELP.map(({ id }) => id);
   await open('gather');
-  for (const view of [
-    'gather',
-    'gather/pictures',
-    'gather/relatives',
-    'gather/proposals/4711',
-    'gather/shelf',
-    'grow/deepwater',
-    'assign',
-    'check/notice-delay-text-on-notice-delay-ground',
-    'check/matrix',
-    'check/readers',
-    'check/report',
-    'fade/first-light',
-    'stage',
-    'deliver',
-    'deliver/values',
-    'deliver/shares',
-    'deliver/hand-overs',
-    'checkpoints',
-    'notes',
-  ]) {
+  for (const view of VIEWS) {
     await goOn(view);
     await page.locator('[data-help-open]').first().waitFor();
     const asked = await page

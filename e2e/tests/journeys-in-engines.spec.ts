@@ -3,6 +3,7 @@ import { type Engine, waitFor } from '../engines/engine.ts';
 import { openFirefox } from '../engines/firefox.ts';
 import { openWebKit } from '../engines/webkit.ts';
 import { test as base, expect } from '../support/test.ts';
+import { VIEWS } from '../support/views.ts';
 
 const [WIDTH, HEIGHT] = [1280, 800];
 
@@ -15,26 +16,6 @@ const test = base.extend<{ engines: readonly Engine[] }>({
   },
 });
 test.skip(!process.env.LONG_TESTS, 'in the long tests');
-
-const VIEWS = [
-  'gather',
-  'gather/pictures',
-  'gather/relatives',
-  'gather/shelf',
-  'grow/deepwater',
-  'assign/text-main',
-  'check',
-  'check/matrix',
-  'check/readers',
-  'check/report',
-  'fade/first-light/dawn',
-  'stage',
-  'stage/form',
-  'deliver',
-  'deliver/values',
-  'checkpoints',
-  'notes',
-];
 
 const text = (engine: Engine) => engine.evaluate<string>('document.body.innerText');
 const says = (engine: Engine, what: RegExp) =>

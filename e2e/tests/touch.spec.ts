@@ -97,7 +97,7 @@ test('what is put elsewhere by dragging is so by single presses too', async ({
 
   const [first, second] = await named('tray');
   await page.getByRole('region', { name: 'Tray' }).getByRole('button', { name: first!, exact: true }).tap();
-  await page.getByRole('button', { name: 'Later in the tray' }).tap();
+  await page.getByRole('button', { name: 'Move it later in the tray' }).tap();
   await expectSaved(page);
   expect((await named('tray')).slice(0, 2)).toEqual([second, first]);
 

@@ -26,7 +26,7 @@ export function LostPage() {
       <p className="flex gap-4">
         {project && !failed && (
           <Link to={project} className="underline underline-offset-2">
-            The project
+            Back to the project
           </Link>
         )}
         <Link to="/" className="underline underline-offset-2">

@@ -83,7 +83,7 @@ export function SaveStateText() {
       ) : (
         // What is no everyday matter is told by a press too, with the way on.
         <Popover
-          label="State of saving"
+          label="What this means"
           align="end"
           trigger={
             <button

@@ -196,7 +196,7 @@ export const HELP: readonly HelpEntry[] = [
     id: 'moving-in',
     title: 'From your style sheets',
     what: 'Your sheets, tokens or a page become families, roles and pairs here, with their names kept.',
-    why: 'You go on from what is built already, and every colour stays as it was until you let one shift.',
+    why: 'You carry on from what is already built, and every colour stays as it was until you let one shift.',
     also: 'import css scss less tokens migrate',
   },
   {
@@ -210,7 +210,7 @@ export const HELP: readonly HelpEntry[] = [
     id: 'pair',
     title: 'Pair',
     what: 'A text role on a ground role, at a size, with the contrast it needs.',
-    why: 'Once it is a pair it is measured in every theme for good, and whatever breaks it is shown at once.',
+    why: 'From then on it is measured in every theme, and whatever breaks it shows at once.',
     also: 'text ground contrast',
   },
   {
@@ -218,12 +218,12 @@ export const HELP: readonly HelpEntry[] = [
     title: 'Matrix',
     what: 'Every foreground on every ground, with the ratio of each.',
     why: 'It shows at a glance which combinations you can use, before anybody tries one that fails.',
-    also: 'table combinations contrast grid',
+    also: 'table combinations ratios all pairs',
   },
   {
     id: 'readers',
     title: 'Readers',
-    what: 'Your page as people see it who have a colour vision deficiency, cataract, or the sun on their screen.',
+    what: 'Your page as others see it: with a colour vision deficiency, without any colour, blurred, or in glare.',
     why: 'About one man in twelve confuses some reds and greens; here you find out which of yours.',
     also: 'colour blind protan deutan tritan simulate',
   },
@@ -293,8 +293,8 @@ export const HELP: readonly HelpEntry[] = [
   {
     id: 'notations',
     title: 'Notations',
-    what: 'The same colour in every way of writing it that CSS and print know.',
-    why: 'Copy whichever the place you paste it into understands; all of them paint the same colour.',
+    what: 'The same colour as hex, rgb, hsl, oklch and more; CMYK by the plain formula, which is for orientation.',
+    why: 'Copy whichever one the place you paste it into understands.',
     also: 'hex rgb hsl oklch copy format cmyk',
   },
   {

@@ -11,8 +11,8 @@ import { useNewFamily } from '../families/use-new-family.ts';
 import type { SelectionOf } from '../lit-color.ts';
 
 const WAYS = [
-  { way: -1, says: 'Earlier in the tray', Icon: ArrowLeft },
-  { way: 1, says: 'Later in the tray', Icon: ArrowRight },
+  { way: -1, says: 'Move it earlier in the tray', Icon: ArrowLeft },
+  { way: 1, says: 'Move it later in the tray', Icon: ArrowRight },
 ] as const;
 
 /** What can be done with a selected tray colour besides colouring it. */

@@ -92,7 +92,7 @@ function TypedColors({ onMake }: NewFromProps) {
         ? 'One colour; a gradient needs two.'
         : colors.length
           ? `${colors.length} colours, as plain stops`
-          : 'Parted by commas or lines.';
+          : 'Separate them with commas or line breaks.';
   return (
     <form
       onSubmit={(event) => {
@@ -119,7 +119,7 @@ function TypedColors({ onMake }: NewFromProps) {
           className="h-8 min-w-0 flex-1 rounded-md border border-control bg-raised px-2 font-mono text-sm"
         />
         <Button type="submit" disabled={!isReady}>
-          Make it
+          Make the gradient
         </Button>
       </div>
       {codes.length > 1 && (

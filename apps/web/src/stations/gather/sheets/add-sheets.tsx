@@ -105,7 +105,9 @@ export function AddSheets({ project, onAdd, onFault }: AddSheetsProps) {
           onChange={({ currentTarget }) => void chosen(currentTarget)}
         />
       </div>
-      <p className="text-sm text-quiet">CSS, SCSS, LESS, design tokens or HTML; drop or paste them too.</p>
+      <p className="text-sm text-quiet">
+        CSS, SCSS, LESS, design tokens or HTML. You can drop or paste them, too.
+      </p>
       {pages.length > 0 && (
         <p className="flex flex-wrap items-center gap-1.5 text-sm">
           <span className="text-quiet">Or try a sample:</span>

@@ -45,7 +45,7 @@ export function Gathered() {
         </Button>
         <span className="text-quiet">
           {families.length
-            ? `${families.length === 1 ? 'One family has' : `${families.length} families have`} grown there already.`
+            ? `You have ${families.length === 1 ? 'one family' : `${families.length} families`} there already.`
             : 'Each one you choose there becomes a family.'}
         </span>
       </p>
