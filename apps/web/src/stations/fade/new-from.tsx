@@ -85,7 +85,9 @@ function TypedColors({ onMake }: NewFromProps) {
   const codes = colors.slice(0, MOST_STOPS).map((color) => canonical(color));
   const isReady = codes.length > 1 && !fault;
   const says = fault
-    ? `${fault.text}: ${fault.reason}`
+    ? fault.reason.includes(fault.text)
+      ? fault.reason
+      : `${fault.text}: ${fault.reason}`
     : colors.length > MOST_STOPS
       ? `A gradient has at most ${MOST_STOPS} stops, so the first ${MOST_STOPS} are used.`
       : colors.length === 1
@@ -107,21 +109,16 @@ function TypedColors({ onMake }: NewFromProps) {
       <label htmlFor={id} className="mb-0.5 block text-sm text-quiet">
         Through colours you type
       </label>
-      <div className="flex gap-2">
-        <input
-          id={id}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          placeholder="#0b5f6b, orange"
-          spellCheck={false}
-          autoComplete="off"
-          aria-describedby={`${id}-says`}
-          className="h-8 min-w-0 flex-1 rounded-md border border-control bg-raised px-2 font-mono text-sm"
-        />
-        <Button type="submit" disabled={!isReady}>
-          Make the gradient
-        </Button>
-      </div>
+      <input
+        id={id}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        placeholder="#0b5f6b, orange"
+        spellCheck={false}
+        autoComplete="off"
+        aria-describedby={`${id}-says`}
+        className="h-8 w-full rounded-md border border-control bg-raised px-2 font-mono text-sm"
+      />
       {codes.length > 1 && (
         <span aria-hidden data-specimen className="checker mt-1 block h-5 overflow-hidden rounded-[4px]">
           <span
@@ -149,6 +146,9 @@ function TypedColors({ onMake }: NewFromProps) {
           ))}
         </p>
       )}
+      <Button type="submit" disabled={!isReady} className="mt-2">
+        Make the gradient
+      </Button>
     </form>
   );
 }
