@@ -71,6 +71,22 @@ async function refuseNewer(migrating: DataSource): Promise<void> {
 /** How long a query may go unanswered, ms; then the database counts as away. */
 const PATIENCE_MS = 20_000;
 
+/** How long the database may take to let the first connections in, ms: it may have been started just now. */
+const START_MS = 30_000;
+
+/** Opens a source; tries again where the database lets nobody in yet, for as long as a start may take. */
+async function openPatiently(source: DataSource): Promise<DataSource> {
+  const latest = Date.now() + START_MS;
+  for (;;) {
+    try {
+      return await source.initialize();
+    } catch (error) {
+      if (!isDatabaseAway(error) || Date.now() > latest) throw error;
+      await new Promise((resolve) => setTimeout(resolve, 250));
+    }
+  }
+}
+
 /** Options of the connections that do the daily work: none of them waits for an answer for ever. */
 const bounded = (patience: number, max: number) => ({
   max,
@@ -134,7 +150,7 @@ export async function openDatabase(
       Shares1790000000010,
       Mentions1790000000011,
     ],
-    extra: { max: 2, connectionTimeoutMillis: 3000 },
+    extra: { max: 2, connectionTimeoutMillis: START_MS },
   });
   await migrating.initialize();
   try {
@@ -145,9 +161,7 @@ export async function openDatabase(
   } finally {
     await migrating.destroy();
   }
-  const source = new DataSource({ ...connection, extra: bounded(patience, connections) });
-  await source.initialize();
-  return source;
+  return openPatiently(new DataSource({ ...connection, extra: bounded(patience, connections) }));
 }
 
 /**
