@@ -20,14 +20,14 @@ export function SaveCheckpoint({ onSave }: { onSave: (name: string) => Promise<s
   };
   return (
     <form
-      className="flex flex-wrap items-end justify-end gap-2"
+      className="flex flex-wrap items-center justify-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
         if (name.trim() && !busy) void save();
       }}
     >
-      <label>
-        <span className="mb-0.5 block text-sm text-quiet">Save a checkpoint</span>
+      <label className="flex items-center gap-2">
+        <span className="text-sm text-quiet">Save a checkpoint</span>
         <input
           value={name}
           maxLength={MOST_NAME}

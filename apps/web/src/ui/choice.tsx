@@ -10,6 +10,8 @@ interface ChoiceProps<T extends string> {
   onChange: (value: T) => void;
   /** What of the list of help tells of it. */
   help?: string;
+  /** The label stands before the list and not above it. */
+  beside?: boolean;
   className?: string;
 }
 
@@ -21,6 +23,7 @@ function ChoiceOf<T extends string>({
   options,
   onChange,
   help,
+  beside = false,
   className,
 }: ChoiceProps<T>) {
   const id = useId();
@@ -30,9 +33,12 @@ function ChoiceOf<T extends string>({
     groups.set(group, [...(groups.get(group) ?? []), option]);
   }
   return (
-    <div className={className} data-help={help}>
-      <div className={help && 'flex items-center justify-between'}>
-        <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-sm text-quiet'}>
+    <div className={clsx(className, beside && 'flex items-center gap-2')} data-help={help}>
+      <div className={clsx(help && 'flex items-center justify-between', beside && 'shrink-0')}>
+        <label
+          htmlFor={id}
+          className={hideLabel ? 'sr-only' : clsx('block text-sm text-quiet', !beside && 'mb-0.5')}
+        >
           {label}
         </label>
         {help && <HelpMark of={help} about={label} className="-mt-1" />}

@@ -15,7 +15,7 @@ export function Waiting({ children }: { children: ReactNode }) {
 /** A calm panel for what is missing: says what goes here and offers the next step. */
 export function EmptyState({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <div className="m-auto max-w-md py-12 text-center">
+    <div className="mx-auto max-w-md py-16 text-center">
       <h2 className="mb-1 font-title text-lg font-semibold">{title}</h2>
       <div className="text-quiet">{children}</div>
     </div>

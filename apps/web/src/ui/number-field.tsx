@@ -8,6 +8,8 @@ interface NumberFieldProps {
   max: number;
   decimals?: number;
   unit?: string;
+  /** The label stands before the field and not above it. */
+  beside?: boolean;
   onCommit: (value: number) => void;
   className?: string;
 }

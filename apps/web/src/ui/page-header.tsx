@@ -9,18 +9,20 @@ interface PageHeaderProps {
   children?: ReactNode;
 }
 
-/** A page's title line: what it is, in its own words, and its main action at the right. */
+/** A page's head: what it is with its main actions at the right, and below, across it, what it is for in its own words. */
 export function PageHeader({ title, lead, help, children }: PageHeaderProps) {
   return (
-    <header className="flex flex-wrap items-end gap-x-4 gap-y-2 px-5 pt-4 pb-3">
-      <div className="min-w-0 flex-1 narrow:basis-full">
-        <div className="flex items-center gap-1" data-help={help}>
-          <h1 className="font-title text-xl leading-tight font-semibold">{title}</h1>
-          {help && <HelpMark of={help} about={title} />}
-        </div>
-        <div className="text-quiet">{lead}</div>
+    <header className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-4 gap-y-0.5 px-5 pt-3 pb-3 narrow:grid-cols-1 narrow:gap-y-2">
+      <div className="flex min-h-9 items-center gap-1 narrow:min-h-0" data-help={help}>
+        <h1 className="font-title text-xl leading-tight font-semibold">{title}</h1>
+        {help && <HelpMark of={help} about={title} />}
       </div>
-      {children}
+      <div className="row-start-2 min-w-0 text-quiet narrow:row-auto col-span-full">{lead}</div>
+      {children && (
+        <div className="flex min-w-0 flex-wrap items-center justify-end gap-x-3 gap-y-2 narrow:justify-start">
+          {children}
+        </div>
+      )}
     </header>
   );
 }

@@ -16,6 +16,8 @@ interface TextFieldProps {
   unit?: string;
   /** Id of a list of texts that are offered. */
   list?: string;
+  /** The label stands before the field and not above it. */
+  beside?: boolean;
   className?: string;
   inputClassName?: string;
 }
@@ -31,6 +33,7 @@ export function TextField({
   mono,
   unit,
   list,
+  beside = false,
   className,
   inputClassName,
 }: TextFieldProps) {
@@ -50,11 +53,14 @@ export function TextField({
     if (!problem) setDraft(null);
   };
   return (
-    <div className={clsx('min-w-0', className)}>
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-sm text-quiet'}>
+    <div className={clsx('min-w-0', beside && 'flex flex-wrap items-center gap-x-2', className)}>
+      <label
+        htmlFor={id}
+        className={hideLabel ? 'sr-only' : clsx('block text-sm text-quiet', beside ? 'shrink-0' : 'mb-0.5')}
+      >
         {label}
       </label>
-      <div className="flex items-center gap-1">
+      <div className={clsx('flex items-center gap-1', beside && 'min-w-0 flex-1')}>
         <input
           id={id}
           value={draft ?? value}

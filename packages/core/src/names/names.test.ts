@@ -4,8 +4,9 @@ import { describe, expect, it } from 'vitest';
 import { format, isPlain, NOT_PLAIN, plainNames } from '../../names/plain.ts';
 import { runs } from '../../test/runs.ts';
 import { describeColor } from '../color/describe.ts';
+import { rgbToOklab } from '../color/kernel.ts';
 import { fromRgb8 } from '../color/parse.ts';
-import { indexNames, nameOf, shippedNames } from './names.ts';
+import { channelsOf, indexNames, nameOf, shippedNames } from './names.ts';
 import { PLAIN_NAMES } from './plain-names.ts';
 
 const channel = fc.integer({ min: 0, max: 255 });
@@ -66,6 +67,23 @@ describe('the names that ship', () => {
     ['digits or signs', 'Grey 3'],
   ])('leave out %s', (_, name) => {
     expect(isPlain(name)).toBe(false);
+  });
+
+  it('are found near a colour, the nearest first', () => {
+    fc.assert(
+      fc.property(channel, channel, channel, (r, g, b) => {
+        const [l, a, b2] = rgbToOklab(r, g, b);
+        const found = shippedNames().near(r, g, b, 12);
+        const away = found.map(({ hex }) => {
+          const [ownL, ownA, ownB] = rgbToOklab(...channelsOf(hex));
+          return Math.hypot(ownL - l, ownA - a, ownB - b2);
+        });
+        expect(found).toHaveLength(12);
+        expect(away[0]).toBeCloseTo(shippedNames().nearest(r, g, b).difference, 12);
+        expect([...away].sort((x, y) => x - y)).toEqual(away);
+      }),
+      { numRuns: runs(50) },
+    );
   });
 
   it('name any colour by a near one, or by what it looks like; always alike', () => {

@@ -13,6 +13,8 @@ export interface NamedColor {
 export interface NameIndex {
   /** The name nearest to 8-bit channels (ΔE OK), with its distance. */
   nearest(r: number, g: number, b: number): NamedColor & { readonly difference: number };
+  /** The names nearest to 8-bit channels (ΔE OK), nearest first; at most `most`. */
+  near(r: number, g: number, b: number, most: number): NamedColor[];
   /** Names that contain all words of a text, those that begin with it first; at most `most`. */
   search(text: string, most?: number): NamedColor[];
 }
@@ -69,6 +71,18 @@ export function indexNames(list: readonly NamedColor[]): NameIndex {
     return { ...order[found]!.item, difference: Math.sqrt(best) };
   };
 
+  const near = (r: number, g: number, b: number, most: number): NamedColor[] => {
+    const [l, a, b2] = rgbToOklab(r, g, b);
+    return order
+      .map(({ item, lab: [ownL, ownA, ownB] }) => ({
+        item,
+        square: (ownL - l) ** 2 + (ownA - a) ** 2 + (ownB - b2) ** 2,
+      }))
+      .sort((one, other) => one.square - other.square)
+      .slice(0, most)
+      .map(({ item }) => item);
+  };
+
   const search = (text: string, most = 50): NamedColor[] => {
     const wanted = plain(text).split(/\s+/).filter(Boolean);
     if (!wanted.length) return [];
@@ -81,7 +95,7 @@ export function indexNames(list: readonly NamedColor[]): NameIndex {
       .slice(0, most)
       .map(({ item }) => item);
   };
-  return { nearest, search };
+  return { nearest, near, search };
 }
 
 let shipped: NameIndex | undefined;

@@ -1,8 +1,24 @@
+import { toRgb8 } from '@mint-lamp/core/color/gamut';
+import { parseColor } from '@mint-lamp/core/color/parse';
 import { type NamedColor, shippedNames } from '@mint-lamp/core/names/names';
 import type { Job } from '../job.ts';
 
 const MOST = 120;
+/** Of those near a colour. */
+const MOST_NEAR = 48;
 
-/** The names of the shipped list that have all words of a text. */
-const work: Job<string, NamedColor[]> = (text) => shippedNames().search(text, MOST);
+export interface FoundNames {
+  readonly names: readonly NamedColor[];
+  /** Whether they are those near a colour, and not those with a word. */
+  readonly near: boolean;
+}
+
+/** The names of the shipped list that have all words of a text; where it is a colour in no name, those nearest to it. */
+const work: Job<string, FoundNames> = (text) => {
+  const names = shippedNames().search(text, MOST);
+  const parsed = names.length ? null : parseColor(text);
+  return parsed?.ok
+    ? { names: shippedNames().near(...toRgb8(parsed.color), MOST_NEAR), near: true }
+    : { names, near: false };
+};
 export default work;

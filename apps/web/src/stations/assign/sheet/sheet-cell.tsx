@@ -126,7 +126,7 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
       <Specimen use={use} css={css} on={on} text={text} words={words} />
       <span
         className={clsx(
-          'flex h-full min-w-0 flex-1 items-center gap-2 border-b border-hair px-2',
+          'flex h-full min-w-0 flex-1 items-center gap-1.5 border-b border-hair px-1.5',
           picked ? 'bg-main text-inverse' : 'hover:bg-pressed',
           css === null && !picked && 'text-fail',
         )}

@@ -46,7 +46,7 @@ export const SheetHead = memo(function SheetHead({ themes, current, proposed }: 
             </button>
           </th>
         ))}
-        <th scope="col" className="sticky top-0 z-10 w-8 border-b border-control bg-ground">
+        <th scope="col" className="sticky top-0 z-10 border-b border-control bg-ground">
           <span className="sr-only">Remove</span>
         </th>
       </tr>

@@ -28,9 +28,12 @@ import { SheetCell } from './sheet-cell.tsx';
 import { pageBand } from './specimen.tsx';
 import type { CellActions } from './use-cell-actions.ts';
 
-/** Px of the names at the left, and of a theme's column where there are many. */
-export const NAME_WIDTH = 192;
+/** Px of the names at the left, of a theme's column where there are many, and the least of one where all are drawn. */
+export const NAME_WIDTH = 168;
 export const COLUMN_WIDTH = 288;
+export const LEAST_COLUMN_WIDTH = 240;
+/** Px of what removes a role. */
+export const END_WIDTH = 28;
 
 /** What a row is called among the things that can be dragged. */
 export const rowId = (key: string) => `sheet row ${key}`;
@@ -122,7 +125,7 @@ export const SheetRow = memo(function SheetRow(props: SheetRowProps) {
       <th
         scope="row"
         title="Write a name, or groups and a name with dots between them to move it"
-        className="sticky left-0 z-1 w-48 min-w-44 border-b border-hair bg-inherit pl-3 text-left font-normal"
+        className="sticky left-0 z-1 border-b border-hair bg-inherit pl-3 text-left font-normal"
       >
         {!still && (
           <MoveGrip
@@ -170,11 +173,7 @@ function RowCells(props: SheetRowProps) {
         const i = first + drawn;
         const resolved = system.themes.get(theme.id)!;
         return (
-          <td
-            key={theme.id}
-            className="min-w-72 p-0"
-            style={{ background: pageBand(pageOf(system, resolved)) }}
-          >
+          <td key={theme.id} className="p-0" style={{ background: pageBand(pageOf(system, resolved)) }}>
             <SheetCell
               role={role}
               theme={theme}

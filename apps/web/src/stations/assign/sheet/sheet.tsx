@@ -2,7 +2,6 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import type { Link } from '@mint-lamp/core/document/links/link';
 import { writeGroup } from '@mint-lamp/core/document/naming/role-name';
 import type { Role } from '@mint-lamp/core/document/roles/role';
-import clsx from 'clsx';
 import { useCallback, useMemo, useRef } from 'react';
 import { toast } from 'sonner';
 import { useEditing } from '../../../store/editing.ts';
@@ -16,7 +15,15 @@ import { movedRow } from './moved-row.ts';
 import { RackDrawer } from './rack-drawer.tsx';
 import { type RoleRow, roleRows } from './role-rows.ts';
 import { SheetHead } from './sheet-head.tsx';
-import { COLUMN_WIDTH, NAME_WIDTH, pageOf, rowId, SheetRow } from './sheet-row.tsx';
+import {
+  COLUMN_WIDTH,
+  END_WIDTH,
+  LEAST_COLUMN_WIDTH,
+  NAME_WIDTH,
+  pageOf,
+  rowId,
+  SheetRow,
+} from './sheet-row.tsx';
 import { useBlockEdits } from './use-block-edits.ts';
 import { useCellActions } from './use-cell-actions.ts';
 import { useCellPicking } from './use-cell-picking.ts';
@@ -164,18 +171,20 @@ export function Sheet({ open, proposed, still: isStill }: SheetProps) {
       <div ref={inside} className="min-h-0 min-w-fit flex-1 px-5 pb-5">
         <table
           aria-rowcount={items.length + 1}
-          className={clsx('border-separate border-spacing-0', whole ? 'w-full' : 'table-fixed')}
-          // Many columns have a fixed width: as wide as their content, all would be laid out to learn their widths.
-          style={whole ? undefined : { width: NAME_WIDTH + themes.length * COLUMN_WIDTH + 32 }}
+          className="table-fixed border-separate border-spacing-0"
+          // Columns are as wide as there is room: as wide as their content, all would be laid out to learn their widths.
+          style={
+            whole
+              ? { width: '100%', minWidth: NAME_WIDTH + themes.length * LEAST_COLUMN_WIDTH + END_WIDTH }
+              : { width: NAME_WIDTH + themes.length * COLUMN_WIDTH + END_WIDTH }
+          }
         >
           <caption className="sr-only">Roles and what they link to in each theme</caption>
-          {!whole && (
-            <colgroup>
-              <col style={{ width: NAME_WIDTH }} />
-              <col span={themes.length} style={{ width: COLUMN_WIDTH }} />
-              <col style={{ width: 32 }} />
-            </colgroup>
-          )}
+          <colgroup>
+            <col style={{ width: NAME_WIDTH }} />
+            <col span={themes.length} style={whole ? undefined : { width: COLUMN_WIDTH }} />
+            <col style={{ width: END_WIDTH }} />
+          </colgroup>
           <SheetHead themes={themes} current={current.id} proposed={proposed?.column ?? null} />
           <SortableContext items={order} strategy={verticalListSortingStrategy}>
             <tbody ref={list}>

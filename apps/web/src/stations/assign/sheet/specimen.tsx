@@ -3,12 +3,12 @@ import clsx from 'clsx';
 import { memo } from 'react';
 import { paintedText } from '../../../ui/painted-text.ts';
 
-/** Px of a theme's page on the sheet. */
-const PAGE_WIDTH = 132;
+/** Width of a theme's page on the sheet, of its column. */
+const PAGE_WIDTH = 'min(132px, 36%)';
 
 /** The page of a theme, running down its column behind everything. */
 export const pageBand = (page: string) =>
-  `linear-gradient(to right, ${page} 0 ${PAGE_WIDTH}px, transparent ${PAGE_WIDTH}px)`;
+  `linear-gradient(to right, ${page} 0 ${PAGE_WIDTH}, transparent ${PAGE_WIDTH})`;
 
 interface SpecimenProps {
   use: RoleUse;
@@ -28,7 +28,7 @@ export const Specimen = memo(function Specimen({ use, css, on, text, words }: Sp
     <span
       aria-hidden
       data-specimen
-      className="relative flex h-full shrink-0 items-center overflow-hidden px-3"
+      className="relative flex h-full shrink-0 items-center overflow-hidden px-2"
       style={{ width: PAGE_WIDTH, background: use === 'ground' ? (css ?? undefined) : (on ?? undefined) }}
     >
       {css === null ? <span className="h-px w-full border-t-2 border-dashed border-fail" /> : null}

@@ -48,12 +48,14 @@ export function Sample({
         <Graphic use={use} />
       ) : (
         <span
-          className="whitespace-nowrap"
+          // One line of whole words: what has no room is left out, never cut.
+          className={clsx('overflow-hidden', after && 'pr-12')}
           style={{
             ...(paints?.text ? paintedText(paints.text) : {}),
             fontSize: pair.size,
             fontWeight: pair.weight,
             lineHeight: 1.2,
+            maxHeight: '1.2em',
           }}
         >
           {words}

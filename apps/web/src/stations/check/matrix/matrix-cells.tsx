@@ -1,10 +1,12 @@
 import { formatRatio, reaches } from '@mint-lamp/core/contrast/ratio';
 import clsx from 'clsx';
-import { type CSSProperties, memo, useMemo } from 'react';
+import { type CSSProperties, Fragment, memo, useMemo } from 'react';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import type { Entry } from './entries.ts';
 
+/** Px of a column: at least, and at most where there is room to spare. */
 export const CELL_WIDTH = 84;
+export const MOST_CELL_WIDTH = 132;
 export const CELL_HEIGHT = 34;
 export const HEAD_WIDTH = 168;
 export const HEAD_HEIGHT = 52;
@@ -27,9 +29,10 @@ interface ColumnHeadProps {
   css: string | null;
   index: number;
   left: number;
+  width: number;
 }
 
-export const ColumnHead = memo(function ColumnHead({ entry, css, index, left }: ColumnHeadProps) {
+export const ColumnHead = memo(function ColumnHead({ entry, css, index, left, width }: ColumnHeadProps) {
   return (
     // biome-ignore lint/a11y/useSemanticElements lint/a11y/useFocusableInteractive: as above
     <div
@@ -37,10 +40,22 @@ export const ColumnHead = memo(function ColumnHead({ entry, css, index, left }: 
       aria-colindex={index + 2}
       title={entry.name}
       className="absolute bottom-0 flex flex-col gap-0.5 border-l border-hair px-1.5 pb-1"
-      style={{ left, width: CELL_WIDTH, height: HEAD_HEIGHT }}
+      style={{ left, width, height: HEAD_HEIGHT }}
     >
       <ColorChip css={css} className="mt-1 h-4 w-full" />
-      <span className="line-clamp-2 text-[11px] leading-tight [overflow-wrap:anywhere]">{entry.name}</span>
+      <span className="line-clamp-2 text-[11px] leading-tight [overflow-wrap:anywhere]">
+        {entry.name.split('.').map((name, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a name is its place among the groups
+          <Fragment key={i}>
+            {i > 0 && (
+              <>
+                .<wbr />
+              </>
+            )}
+            {name}
+          </Fragment>
+        ))}
+      </span>
     </div>
   );
 });
@@ -81,11 +96,12 @@ interface MatrixRowProps {
   paired: ReadonlyMap<string, string>;
   /** The column that has the focus in this row, or −1. */
   active: number;
+  cellWidth: number;
 }
 
 export const MatrixRow = memo(function MatrixRow(props: MatrixRowProps) {
   const { entry, index, top, columns, first, last, table, least, only } = props;
-  const { paired, active, cssOf } = props;
+  const { paired, active, cssOf, cellWidth } = props;
   const css = cssOf(entry);
   const drawn = useMemo(() => columns.slice(first, last + 1), [columns, first, last]);
   return (
@@ -118,6 +134,7 @@ export const MatrixRow = memo(function MatrixRow(props: MatrixRowProps) {
             frontCss={css}
             backCss={cssOf(column)}
             isActive={active === place}
+            width={cellWidth}
           />
         );
       })}
@@ -137,11 +154,12 @@ interface CellProps {
   frontCss: string | null;
   backCss: string | null;
   isActive: boolean;
+  width: number;
 }
 
 const Cell = memo(function Cell(props: CellProps) {
   const { row, column, front, back, ratio, isEmpty, isLow, isPair, frontCss, backCss } = props;
-  const { isActive } = props;
+  const { isActive, width } = props;
   const { bars, words } = levelOf(ratio);
   const figure = formatRatio(ratio);
   const says = isEmpty
@@ -165,8 +183,8 @@ const Cell = memo(function Cell(props: CellProps) {
       )}
       style={
         {
-          left: HEAD_WIDTH + column * CELL_WIDTH,
-          width: CELL_WIDTH,
+          left: HEAD_WIDTH + column * width,
+          width,
           '--front': frontCss,
           '--back': backCss,
         } as CSSProperties

@@ -39,9 +39,10 @@ interface HeadRowProps {
   /** Of the columns that are drawn. */
   places: readonly VirtualItem[];
   cssOf: (entry: Entry) => string | null;
+  cellWidth: number;
 }
 
-function HeadRow({ columns, places, cssOf }: HeadRowProps) {
+function HeadRow({ columns, places, cssOf, cellWidth }: HeadRowProps) {
   return (
     // biome-ignore lint/a11y/useSemanticElements lint/a11y/useFocusableInteractive: a table cannot leave out what is out of sight at both sides
     <div
@@ -66,6 +67,7 @@ function HeadRow({ columns, places, cssOf }: HeadRowProps) {
           css={cssOf(columns[index]!)}
           index={index}
           left={start}
+          width={cellWidth}
         />
       ))}
     </div>
@@ -79,7 +81,7 @@ export function MatrixGrid(props: MatrixGridProps) {
   const current = useTheme();
   const shown = (theme && system.themes.get(theme)) || current;
   const grid = useMatrixGrid(props);
-  const { scroller, at, down, across } = grid;
+  const { scroller, at, down, across, cellWidth } = grid;
   const cssOf = useCssOf(shown);
   const visible = across.getVirtualItems();
   return (
@@ -103,7 +105,7 @@ export function MatrixGrid(props: MatrixGridProps) {
           height: HEAD_HEIGHT + down.getTotalSize(),
         }}
       >
-        <HeadRow columns={columns} places={visible} cssOf={cssOf} />
+        <HeadRow columns={columns} places={visible} cssOf={cssOf} cellWidth={cellWidth} />
         {/* The heads at the left stick as one: each by itself would be a layer that moves against all others. */}
         <div
           aria-hidden
@@ -134,6 +136,7 @@ export function MatrixGrid(props: MatrixGridProps) {
             cssOf={cssOf}
             paired={paired}
             active={at.row === index ? at.column : -1}
+            cellWidth={cellWidth}
           />
         ))}
       </div>

@@ -1,8 +1,19 @@
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useSize } from '../../../ui/use-size.ts';
 import type { Entry } from './entries.ts';
-import { CELL_HEIGHT, CELL_WIDTH, HEAD_HEIGHT, HEAD_WIDTH, isEmptyCell } from './matrix-cells.tsx';
+import {
+  CELL_HEIGHT,
+  CELL_WIDTH,
+  HEAD_HEIGHT,
+  HEAD_WIDTH,
+  isEmptyCell,
+  MOST_CELL_WIDTH,
+} from './matrix-cells.tsx';
+
+/** Px that the frame and a bar for scrolling take. */
+const BESIDE = 18;
 
 export interface MatrixTable {
   rows: readonly Entry[];
@@ -38,7 +49,12 @@ function cellAfter(key: string, { row, column }: CellAt): CellAt | null {
 
 /** The rows and columns that are drawn, of which one cell has the focus, and what keys and presses do. */
 export function useMatrixGrid({ rows, columns, table, least, only, onPress }: MatrixTable) {
-  const scroller = useRef<HTMLDivElement>(null);
+  const { element: scroller, width } = useSize<HTMLDivElement>();
+  const cellWidth = clamp(
+    Math.floor((width - HEAD_WIDTH - BESIDE) / columns.length),
+    CELL_WIDTH,
+    MOST_CELL_WIDTH,
+  );
   const [active, setActive] = useState({ row: 0, column: 0 });
   const at = {
     row: Math.min(active.row, rows.length - 1),
@@ -59,13 +75,15 @@ export function useMatrixGrid({ rows, columns, table, least, only, onPress }: Ma
     horizontal: true,
     count: columns.length,
     getScrollElement: () => scroller.current,
-    estimateSize: () => CELL_WIDTH,
+    estimateSize: () => cellWidth,
     overscan: 1,
     scrollMargin: HEAD_WIDTH,
     scrollPaddingStart: HEAD_WIDTH,
     initialRect: { width: 900, height: 500 },
     useFlushSync: false,
   });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what has another width is measured anew
+  useLayoutEffect(() => across.measure(), [cellWidth]);
   // The cell that the arrow keys go to may have to be drawn first.
   const going = useRef(false);
   useEffect(() => {
@@ -105,5 +123,5 @@ export function useMatrixGrid({ rows, columns, table, least, only, onPress }: Ma
     const cell = cellOf(event);
     if (cell) setActive(cell);
   };
-  return { scroller, at, down, across, press, onKeyDown, onFocus };
+  return { scroller, cellWidth, at, down, across, press, onKeyDown, onFocus };
 }

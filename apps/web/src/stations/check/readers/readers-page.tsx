@@ -1,3 +1,4 @@
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
 import { METHOD } from '@mint-lamp/core/vision/simulate';
 import { SceneThumb } from '../../../scene/scene-thumb.tsx';
 import { READERS } from '../../../seeing/readers.ts';
@@ -8,11 +9,19 @@ import { useDocumentPart, useTheme } from '../../../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { EmptyState } from '../../../ui/notice.tsx';
+import { useSize } from '../../../ui/use-size.ts';
 import { CheckHeader } from '../check-header.tsx';
 import { TwinsList } from './twins-list.tsx';
 
-const WIDTH = 224;
-const HEIGHT = 128;
+/** The page as wide as its place. */
+function Page({ theme }: { theme: ResolvedTheme }) {
+  const { element, width, height } = useSize<HTMLDivElement>();
+  return (
+    <div ref={element} className="aspect-[7/4]">
+      {width > 0 && <SceneThumb theme={theme} width={width} height={height} />}
+    </div>
+  );
+}
 
 /** The page as several people see it, side by side, and what of its colours somebody cannot tell apart. @public Found by its file. */
 export default function ReadersPage() {
@@ -38,17 +47,17 @@ export default function ReadersPage() {
       <SeeingFilters severity={severity} />
       <ul
         aria-label="Readers"
-        className="grid grid-cols-[repeat(auto-fill,224px)] gap-x-[12px] gap-y-2 px-5 pb-4"
+        className="grid grid-cols-[repeat(auto-fill,minmax(max(200px,22%),1fr))] gap-x-[12px] gap-y-2 px-5 pb-4"
       >
         <li data-reader="everyone">
-          <SceneThumb theme={theme} width={WIDTH} height={HEIGHT} />
+          <Page theme={theme} />
           <p className="pt-0.5 text-sm">As it is</p>
         </li>
         {READERS.map(({ id, name, note, filter }) => (
           <li key={id} data-reader={id}>
-            <div className="overflow-hidden rounded-md" style={{ width: WIDTH }}>
+            <div className="overflow-hidden rounded-md">
               <div style={{ filter }}>
-                <SceneThumb theme={theme} width={WIDTH} height={HEIGHT} />
+                <Page theme={theme} />
               </div>
             </div>
             <div className="flex items-start gap-1 pt-0.5">

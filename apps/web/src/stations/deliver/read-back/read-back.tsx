@@ -1,4 +1,5 @@
 import { BACK_KINDS } from '@mint-lamp/core/read-back/read-back';
+import clsx from 'clsx';
 import { FileUp } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { useJob } from '../../../jobs/use-job.ts';
@@ -42,6 +43,7 @@ export default function ReadBack() {
       />
       <div className="flex flex-col gap-3 px-5 py-3">
         <Source
+          large={!given}
           onFile={(file) => void take(file)}
           onText={(text) => setGiven({ name: 'The pasted text', text })}
         />
@@ -93,7 +95,14 @@ export default function ReadBack() {
   );
 }
 
-function Source({ onFile, onText }: { onFile: (file: File) => void; onText: (text: string) => void }) {
+interface SourceProps {
+  onFile: (file: File) => void;
+  onText: (text: string) => void;
+  /** While nothing has been read yet. */
+  large: boolean;
+}
+
+function Source({ onFile, onText, large }: SourceProps) {
   const field = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
   return (
@@ -133,7 +142,10 @@ function Source({ onFile, onText }: { onFile: (file: File) => void; onText: (tex
         value={text}
         rows={1}
         onChange={(event) => setText(event.target.value)}
-        className="h-8 min-w-64 flex-1 resize-y rounded-md border border-control bg-raised px-2 py-1 font-mono text-sm"
+        className={clsx(
+          'min-w-64 flex-1 resize-y rounded-md border border-control bg-raised px-2 py-1 font-mono text-sm',
+          large ? 'h-[clamp(120px,40dvh,480px)]' : 'h-8',
+        )}
       />
       <Button type="submit" disabled={!text.trim()}>
         Read it

@@ -18,7 +18,8 @@ export function ValuesPage() {
           value={copied}
           options={COPIED_OPTIONS}
           onChange={(as) => dispatch(edit({ type: 'setCopied', as }))}
-          className="w-44"
+          beside
+          className="w-60"
         />
       </DeliverHeader>
       <div className="flex min-h-0 flex-1 flex-col px-5 pb-3">

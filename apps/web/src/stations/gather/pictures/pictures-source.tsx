@@ -47,7 +47,7 @@ function AllPictures() {
             className={
               // A few are shown large.
               pictures.length <= FEW
-                ? 'grid grid-cols-[repeat(auto-fill,minmax(min(100%,340px),1fr))] gap-4'
+                ? 'grid grid-cols-[repeat(auto-fill,minmax(max(min(100%,340px),24%),1fr))] gap-4'
                 : 'grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-4'
             }
           >

@@ -5,7 +5,7 @@ import { memo } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { part } from '../../../ui/part.tsx';
 
-const SmallPage = part(() => import('./small-page.tsx'), <div className="h-[130px]" />);
+const SmallPage = part(() => import('./small-page.tsx'), <div className="aspect-[7/3]" />);
 
 interface ProposalCardProps {
   proposal: ProposedSystem;

@@ -80,34 +80,33 @@ export default function ProposalsSource({ view: address }: { view: string | null
             : 'Whole variations side by side. What you keep stays in all of them.'
         }
       >
-        <div className="flex flex-wrap items-end gap-3">
-          <KeepChoice keeping={draft} onChange={setDraft} />
-          <NumberField
-            label="More colours"
-            value={draft.more}
+        <KeepChoice keeping={draft} onChange={setDraft} />
+        <NumberField
+          label="More colours"
+          beside
+          value={draft.more}
+          min={0}
+          max={MOST_MORE}
+          className="w-36"
+          onCommit={(more) => setDraft({ more: Math.round(more) })}
+        />
+        <div className="grid w-40 grid-cols-[auto_1fr] items-center gap-2">
+          <span className="text-sm text-quiet">Variety</span>
+          <Track
+            label="How varied the proposals are"
+            value={draft.stray * 100}
             min={0}
-            max={MOST_MORE}
-            className="w-24"
-            onCommit={(more) => setDraft({ more: Math.round(more) })}
+            max={100}
+            step={5}
+            background="var(--surface-sunken)"
+            valueText={`${Math.round(draft.stray * 100)} %`}
+            onPreview={(stray) => setDraft({ stray: stray / 100 })}
+            onCommit={(stray) => setDraft({ stray: stray / 100 })}
           />
-          <div className="w-32">
-            <span className="text-sm text-quiet">Variety</span>
-            <Track
-              label="How varied the proposals are"
-              value={draft.stray * 100}
-              min={0}
-              max={100}
-              step={5}
-              background="var(--surface-sunken)"
-              valueText={`${Math.round(draft.stray * 100)} %`}
-              onPreview={(stray) => setDraft({ stray: stray / 100 })}
-              onCommit={(stray) => setDraft({ stray: stray / 100 })}
-            />
-          </div>
-          <Button look="primary" onClick={() => make()}>
-            New round
-          </Button>
         </div>
+        <Button look="primary" onClick={() => make()}>
+          New round
+        </Button>
       </GatherHeader>
       <RoundStrip rounds={rounds} open={round} />
       {round ? (

@@ -8,17 +8,16 @@ import { useSceneText } from '../../../scene/use-scene.ts';
 import { useSize } from '../../../ui/use-size.ts';
 
 const PAGE = 900;
-const HEIGHT = 130;
 
 /** The landing page painted with a proposal, small. */
 function SmallPage({ page }: { page: ScenePaints }) {
   const text = useSceneText();
   const style = useMemo(() => sceneStyle(page), [page]);
-  const { element, width } = useSize<HTMLDivElement>();
+  const { element, width, height } = useSize<HTMLDivElement>();
   return (
-    <div ref={element} style={{ height: HEIGHT }}>
+    <div ref={element} className="aspect-[7/3]">
       {width > 0 && (
-        <Small width={width} height={HEIGHT} page={PAGE}>
+        <Small width={width} height={height} page={PAGE}>
           <SceneRoot Draw={Landing} text={text} style={style} states={false} />
         </Small>
       )}

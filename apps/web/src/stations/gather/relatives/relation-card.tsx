@@ -117,7 +117,7 @@ export const RelationCard = memo(function RelationCard({ source, row, ribbon }: 
   return (
     <li aria-label={name} className="min-w-0 border-t border-hair py-3">
       <RelationHead row={row} />
-      <ul className="flex h-14 overflow-hidden rounded-md border border-hair">
+      <ul className="flex h-16 overflow-hidden rounded-md border border-hair">
         {hexes.map((hex, i) => {
           const [white, black] = carries(i);
           return (

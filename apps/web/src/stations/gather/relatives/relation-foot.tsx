@@ -19,15 +19,15 @@ export const RelationFoot = memo(function RelationFoot(props: RelationFootProps)
   const { name, alone, onAlone, told, count, picked, onTray, onFamilies } = props;
   return (
     <div className="mt-1 flex min-h-8 flex-wrap items-center gap-x-3 gap-y-1 text-sm">
-      <label className="flex items-center gap-1.5">
+      {told ? (
+        <p className="basis-full text-look">{told}</p>
+      ) : (
+        <p className="basis-full text-quiet">{count} that anyone can tell apart</p>
+      )}
+      <label className="mr-auto flex items-center gap-1.5">
         <input type="checkbox" checked={alone} onChange={(event) => onAlone(event.target.checked)} />
         move separately
       </label>
-      {told ? (
-        <span className="min-w-40 flex-1 text-look">{told}</span>
-      ) : (
-        <span className="min-w-40 flex-1 text-quiet">{count} that anyone can tell apart</span>
-      )}
       <Button
         small
         onClick={onTray}

@@ -49,7 +49,7 @@ export default function RelativesSource() {
       {source ? (
         <ul
           aria-label="Relations"
-          className="grid grid-cols-[repeat(auto-fill,minmax(min(400px,100%),1fr))] gap-x-8 px-5 pb-5"
+          className="grid grid-cols-[repeat(auto-fill,minmax(max(min(400px,100%),23%),1fr))] gap-x-8 px-5 pb-5"
         >
           {RELATIONS.map((relation) => (
             <RelationCard key={relation} source={source} row={rowOf(relatives, relation)} ribbon={ribbon} />

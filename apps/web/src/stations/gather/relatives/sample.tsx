@@ -36,20 +36,20 @@ export const Sample = memo(function Sample({
         aria-label={label}
         title={`${words}, ${hex}`}
         onClick={() => onToggle(number)}
-        className="relative flex size-full items-end justify-between p-1 text-left -outline-offset-2"
+        className="relative flex size-full flex-col justify-between p-1 text-left -outline-offset-2"
         style={{ background: hex, color: dark ? '#ffffff' : '#000000' }}
       >
         <span className="flex gap-1 text-sm font-semibold" aria-hidden>
           {white && <span style={{ color: '#ffffff' }}>Aa</span>}
           {black && <span style={{ color: '#000000' }}>Aa</span>}
         </span>
-        <span className="line-clamp-2 min-w-0 pl-1 text-right text-xs leading-tight" aria-hidden>
+        <span className="line-clamp-2 min-w-0 text-xs leading-tight" aria-hidden>
           {words}
         </span>
         {chosen && (
           <span
             aria-hidden
-            className="absolute top-1 left-1 size-3 rounded-full border-2 border-[#000] bg-[#fff]"
+            className="absolute top-1 right-1 size-3 rounded-full border-2 border-[#000] bg-[#fff]"
           />
         )}
       </button>

@@ -1,4 +1,5 @@
 import type { SheetFile } from '@mint-lamp/core/sheet/sheet-files';
+import clsx from 'clsx';
 import { useMemo, useState } from 'react';
 import { useJob } from '../../../jobs/use-job.ts';
 import { useProjectId } from '../../../store/selectors.ts';
@@ -86,7 +87,14 @@ export default function SheetsSource() {
             source="sheets"
             lead="Turn what you have into a system, colour for colour: style sheets, SCSS, LESS, tokens, or a page."
           />
-          <div className="grid grid-cols-[minmax(230px,1fr)_3fr] narrow:grid-cols-1 gap-5 px-5 pb-5">
+          <div
+            className={clsx(
+              'grid gap-5 px-5 pb-5 narrow:grid-cols-1',
+              files.length
+                ? 'grid-cols-[minmax(230px,1fr)_3fr]'
+                : 'grid-cols-[minmax(0,3fr)_minmax(240px,2fr)]',
+            )}
+          >
             {list}
             <div className="min-w-0">
               <Notes fault={fault} reading={reading} onStop={() => setStopped(files)} busy={reading.busy} />

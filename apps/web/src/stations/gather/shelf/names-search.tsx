@@ -1,34 +1,53 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useJob } from '../../../jobs/use-job.ts';
-import { useDocumentPart } from '../../../store/selectors.ts';
+import type { FoundNames } from '../../../jobs/work/search-names.ts';
+import { litColor } from '../../../kinds/lit.ts';
+import { useDocumentPart, useSystem, useTheme } from '../../../store/selectors.ts';
+import { useAppSelector } from '../../../store/store.ts';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
 import { SearchField } from '../../../ui/search-field.tsx';
 import { useResting } from '../../../ui/use-resting.ts';
 import { useTaking } from '../taking/use-taking.ts';
 
-/** The plain colour names that ship with the app, searched by word; what is found goes to the tray when it is pressed. */
+/** The colour that names are looked for near while nothing is typed: what the lamp holds, else the first of the tray. */
+function useUsualColor(): { readonly name: string; readonly css: string } | null {
+  const system = useSystem();
+  const theme = useTheme();
+  const lit = litColor(
+    system,
+    theme,
+    useAppSelector((state) => state.interface.selection),
+  );
+  const [swatch] = useDocumentPart('tray');
+  if (lit?.painted) return { name: lit.title, css: lit.painted.css };
+  return swatch ? { name: swatch.name, css: swatch.color } : null;
+}
+
+/**
+ * The plain colour names that ship with the app, by word or near a colour; what is found goes to the tray when it is
+ * pressed.
+ */
 export function NamesSearch() {
   const [text, setText] = useState('');
+  const usual = useUsualColor();
   const resting = useResting(text.trim());
-  const job = useJob('searchNames', resting || null);
-  const found = useMemo(() => (resting ? (job.result ?? []) : []), [resting, job.result]);
+  const job = useJob('searchNames', resting || usual?.css || null);
+  const found = job.result?.names ?? NO_NAMES;
   const tray = useDocumentPart('tray');
   const inTray = new Set(tray.map(({ color }) => color));
   const taking = useTaking('Names');
   return (
     <div className="px-5 pb-5">
       <SearchField
-        label="A word: rust, moss, harbour …"
+        label="A word, or a colour: rust, moss, harbour, #0b5f6b …"
         value={text}
         onChange={setText}
         className="mb-4 block max-w-xl"
       />
       {job.fault && <Failure fault={job.fault} onAgain={job.again} />}
       <p role="status" className="mb-2 text-quiet">
-        {resting && !job.busy
-          ? `${found.length === MOST ? `The first ${MOST}` : found.length} ${found.length === 1 ? 'name' : 'names'} with “${resting}”`
-          : resting && 'Looking …'}
+        {job.busy && !job.result ? 'Looking …' : saidOf(job.result, resting, usual?.name)}
       </p>
       {found.length > 0 ? (
         <ul aria-label="Names" className="grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-3">
@@ -52,8 +71,11 @@ export function NamesSearch() {
           ))}
         </ul>
       ) : (
-        !resting && (
-          <EmptyState title="Three thousand plain names">Type a word to find colours by name.</EmptyState>
+        !resting &&
+        !usual && (
+          <EmptyState title="Three thousand plain names">
+            Type a word to find colours by name, or a colour to see what is near it.
+          </EmptyState>
         )
       )}
     </div>
@@ -61,3 +83,13 @@ export function NamesSearch() {
 }
 
 const MOST = 120;
+const NO_NAMES: FoundNames['names'] = [];
+
+/** What was found, in a sentence. */
+function saidOf(found: FoundNames | null, typed: string, usual: string | undefined): string {
+  if (!found) return '';
+  const { names, near } = found;
+  if (near) return `The names nearest to ${typed || usual}`;
+  const count = names.length === MOST ? `The first ${MOST}` : names.length;
+  return `${count} ${names.length === 1 ? 'name' : 'names'} with “${typed}”`;
+}

@@ -3,6 +3,7 @@ import { readColor } from '@mint-lamp/core/color/parse';
 import { lightAndDark } from '@mint-lamp/core/contrast/light-and-dark';
 import { formatRatio, reaches } from '@mint-lamp/core/contrast/ratio';
 import type { Swatch } from '@mint-lamp/core/document/tray/swatch';
+import clsx from 'clsx';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
@@ -31,7 +32,7 @@ export function Gathered() {
       <p className="mb-3 text-quiet">
         {count} in the tray. <Span tray={tray} />
       </p>
-      <ul className="grid grid-cols-[repeat(auto-fill,minmax(132px,1fr))] gap-3">
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(max(112px,18%),1fr))] gap-3">
         {tray.slice(0, MOST).map((swatch) => (
           <GatheredTile key={swatch.id} swatch={swatch} />
         ))}
@@ -82,7 +83,7 @@ function GatheredTile({ swatch }: { swatch: Swatch }) {
       >
         <ColorChip
           css={color}
-          className={lit ? 'h-24 w-full rounded-md! ring-2 ring-main' : 'h-24 w-full rounded-md!'}
+          className={clsx('aspect-[3/2] w-full rounded-md!', lit && 'ring-2 ring-main')}
         />
         <span className="block font-semibold">{name}</span>
         {words !== name && <span className="block text-sm text-quiet">{words}</span>}

@@ -87,7 +87,7 @@ export default function TextSource() {
           {chosen.length ? `Add ${chosen.length} to the tray` : 'Add to the tray'}
         </Button>
       </GatherHeader>
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(240px,2fr)_3fr] narrow:grid-cols-1 gap-5 px-5 pb-5">
+      <div className="grid min-h-[calc(100dvh-264px)] flex-1 grid-cols-[minmax(240px,2fr)_3fr] gap-5 px-5 pb-5 narrow:min-h-0 narrow:grid-cols-1">
         <PasteArea text={text} onText={setText} field={field} />
         <section
           aria-label="Found colours"

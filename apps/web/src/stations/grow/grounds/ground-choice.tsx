@@ -25,8 +25,8 @@ export const GroundChoice = memo(function GroundChoice({ grounds, onChoose }: Gr
   };
   return (
     <fieldset aria-label="Marks against" className="flex items-end gap-1.5">
-      <div>
-        <p className="mb-0.5 text-sm text-quiet">Marks against</p>
+      <div className="flex flex-wrap items-center gap-x-2 gap-y-0.5">
+        <p className="text-sm text-quiet">Marks against</p>
         <div className="flex items-center gap-1.5">
           <One
             ground={first!}
