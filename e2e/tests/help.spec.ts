@@ -49,3 +49,53 @@ test('every mark that stands anywhere has an answer', async ({ page, open, goOn 
     ).toEqual([]);
   }
 });
+
+test('any control of the frame and of every view is answered, what it is itself first', async ({
+  page,
+  open,
+  goOn,
+}) => {
+  const known = HELP.map(({ id }) => id);
+  await open('gather');
+  for (const view of VIEWS) {
+    await goOn(view);
+    await page.locator('[data-help-open]').first().waitFor();
+    const unanswered = await page
+      .locator('button, input, select, textarea, a[href], [role=slider], [role=gridcell]')
+      .evaluateAll(
+        (all, ids) =>
+          all
+            .filter((one) => one.checkVisibility() && !one.matches('[data-help-open]'))
+            .filter((one) => {
+              const view = '#station nav[data-help], #station header [data-help]';
+              const marked =
+                one.closest<HTMLElement>('[data-help]') ??
+                (one.closest('#station') ? document.querySelector<HTMLElement>(view) : null);
+              return !ids.includes(marked?.dataset.help ?? '');
+            })
+            .map((one) => one.getAttribute('aria-label') ?? one.textContent),
+        known,
+      );
+    expect(unanswered, view).toEqual([]);
+  }
+  const asked = async (title: string) => {
+    await page.keyboard.press('?');
+    return page.getByRole('dialog', { name: title, exact: true });
+  };
+  await goOn('check/readers');
+  await page.getByRole('button', { name: 'See everything this way: Blurred' }).hover();
+  const readers = await asked('Readers');
+  await expect(readers).toContainText(
+    'See everything this way: Blurred: At every station, until you switch it off',
+  );
+  await expect(readers).toContainText('Your page as others see it');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Undo' }).hover();
+  await expect(await asked('Undo, redo and steps')).toContainText('Undo: Nothing to undo');
+  await page.keyboard.press('Escape');
+  // Where nothing is asked about, the keys are shown.
+  await page.mouse.move(1, 1);
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.mouse.move(500, 700);
+  await expect(await asked('Shortcuts')).toBeVisible();
+});

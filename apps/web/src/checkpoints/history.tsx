@@ -57,6 +57,7 @@ export default function HistoryPage() {
     <div className="flex min-h-full flex-col">
       <PageHeader
         title="Every step"
+        help="steps"
         lead="What was done in this project, by whom and when, the newest first."
       >
         {authors.length > 1 && (

@@ -52,6 +52,7 @@ export default function SincePage() {
     <div className="min-h-full pb-6">
       <PageHeader
         title="Since you were here"
+        help="steps"
         lead={`What was done after revision ${since}, by whom, and what it came to.`}
       >
         <Link to={historyAddress(id)} className="underline underline-offset-2">

@@ -51,12 +51,18 @@ export default function AtHand() {
   useKeptOffline();
   return (
     <>
-      <IconButton label="Shortcuts" hint="Shortcuts (?)" onClick={() => dispatch(dialogOpened('shortcuts'))}>
+      <IconButton
+        data-help="shortcuts"
+        label="Shortcuts"
+        hint="Shortcuts (?)"
+        onClick={() => dispatch(dialogOpened('shortcuts'))}
+      >
         <Keyboard aria-hidden className="size-4" />
       </IconButton>
       <Link
         to={addressOf(id, 'deliver', 'shares')}
         aria-label="Share"
+        data-help="share"
         title="Share with a client or a developer"
         className="flex size-8 items-center justify-center rounded-md hover:bg-pressed"
       >
@@ -70,6 +76,7 @@ export default function AtHand() {
           <Button
             look="quiet"
             aria-label="Seen by"
+            data-help="seen-by"
             title="See everything as others see it"
             className="size-8 px-0!"
           >

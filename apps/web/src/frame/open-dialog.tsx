@@ -1,4 +1,5 @@
 import { Finder } from '../finder/finder-dialog.tsx';
+import { askedIn } from '../help/asked-about.ts';
 import HelpCard from '../help/help-card.tsx';
 import { dialogOpened } from '../store/interface-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
@@ -9,13 +10,13 @@ import { ShortcutSheet } from './shortcut-sheet.tsx';
 export default function OpenDialog() {
   const dispatch = useAppDispatch();
   const dialog = useAppSelector((state) => state.interface.dialog);
-  const asked = dialog?.startsWith('help:') ? dialog.slice('help:'.length) : null;
+  const asked = dialog?.startsWith('help:') ? askedIn(dialog) : null;
   return (
     <>
       <Finder />
       <ShortcutSheet />
       <RenameDialog />
-      {asked && <HelpCard key={asked} id={asked} onClose={() => dispatch(dialogOpened(null))} />}
+      {asked && <HelpCard key={dialog} asked={asked} onClose={() => dispatch(dialogOpened(null))} />}
     </>
   );
 }

@@ -71,6 +71,7 @@ export function SaveStateText() {
   );
   const state = (
     <span
+      data-help="saved"
       role="status"
       data-saving={saving}
       className={clsx(

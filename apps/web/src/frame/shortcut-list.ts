@@ -89,7 +89,11 @@ export const SHORTCUT_GROUPS: readonly ShortcutGroup[] = [
       { keys: 'B', does: 'Jump to the tray', isSingle: true },
       { keys: 'N', does: 'Next theme of the project', isSingle: true },
       { keys: 'G', does: 'Mid-grey surround on or off', isSingle: true },
-      { keys: '?', does: 'This sheet', isSingle: true },
+      {
+        keys: '?',
+        does: 'What is this? of what you point at or are on; elsewhere this sheet',
+        isSingle: true,
+      },
     ],
   },
   {

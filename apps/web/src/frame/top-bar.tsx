@@ -25,7 +25,7 @@ export function TopBar() {
   if (useNarrow()) return <NarrowTopBar name={name} />;
   return (
     <header className="col-span-2 flex min-w-0 items-center gap-3 border-b border-hair bg-raised px-3">
-      <Link to="/" aria-label="All projects" className="shrink-0 rounded-md p-0.5">
+      <Link to="/" aria-label="All projects" data-help="projects" className="shrink-0 rounded-md p-0.5">
         <Mark className="size-7" />
       </Link>
       <span className="min-w-12 truncate font-title text-lg font-semibold" title={name}>
@@ -49,7 +49,7 @@ function NarrowTopBar({ name }: { name: string }) {
   const [open, setOpen] = useState(false);
   return (
     <header className="flex min-w-0 flex-wrap items-center gap-x-1 border-b border-hair bg-raised px-2 py-1.5">
-      <Link to="/" aria-label="All projects" className="shrink-0 rounded-md p-0.5">
+      <Link to="/" aria-label="All projects" data-help="projects" className="shrink-0 rounded-md p-0.5">
         <Mark className="size-7" />
       </Link>
       <StationMenu />
@@ -77,7 +77,7 @@ function StationPath() {
   const id = useAppSelector((state) => selectProject(state).id);
   const current = useLocation().pathname.split('/')[3];
   return (
-    <nav aria-label="Stations" className="shrink-0">
+    <nav aria-label="Stations" data-help="path" className="shrink-0">
       <ol className="flex items-stretch">
         {STATIONS.map((station, i) => {
           const here = station.id === current;
@@ -120,6 +120,7 @@ function ThemeSwitch({ asList = false }: { asList?: boolean }) {
     return (
       <select
         aria-label="Theme"
+        data-help="themes"
         value={theme.id}
         onChange={(event) => switchTheme(event.target.value)}
         className="h-8 max-w-36 min-w-0 rounded-md max-[374px]:w-20 border border-control bg-raised px-1"
@@ -133,6 +134,7 @@ function ThemeSwitch({ asList = false }: { asList?: boolean }) {
     );
   return (
     <SwitchGroup
+      help="themes"
       label="Theme"
       value={theme.id}
       options={themes.map(({ id, name }) => ({ value: id, label: name }))}
@@ -161,7 +163,7 @@ function UndoRedo() {
   const undo = useAppSelector((state) => selectProject(state).undo.at(-1));
   const redo = useAppSelector((state) => selectProject(state).redo.at(-1));
   return (
-    <div className="flex">
+    <div data-help="steps" className="flex">
       <IconButton
         label="Undo"
         hint={undo ? `Undo: ${undo.label} (${keyLabel('Mod+Z')})` : 'Nothing to undo'}
@@ -192,6 +194,7 @@ const Steps = () => (
       <Button
         look="quiet"
         aria-label="Steps"
+        data-help="steps"
         title="What you did since you opened the project"
         className="size-8 px-0!"
       >
@@ -212,6 +215,7 @@ function Tools() {
       <AtHand />
       <IconButton
         label="Finder"
+        data-help="finder"
         hint={`Go to or do anything (${keyLabel('Mod+K')})`}
         onClick={() => dispatch(dialogOpened('finder'))}
       >
@@ -219,6 +223,7 @@ function Tools() {
       </IconButton>
       <IconButton
         label={`Switch to ${other} mode`}
+        data-help="dress"
         onClick={() => {
           setAppearance(other);
           setDress(other);

@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { addressOf, STATIONS } from '../addresses.ts';
+import { askedAbout, wordOf } from '../help/asked-about.ts';
 import { useThemeSwitch } from '../kinds/themes/use-theme-switch.ts';
 import { rememberSurround } from '../look/appearance.ts';
 import { isMac, singleKeyOf } from '../shortcuts.ts';
@@ -26,13 +27,6 @@ function jumpTo(id: string) {
       'button:not(:disabled, [data-help-open]), input, a[href], [tabindex="0"]',
     );
   (first ?? part)?.focus();
-}
-
-/** What the pointer is over, or else what has the focus, can be asked about; null where that is nothing of its own. */
-function askedAbout(): string | null {
-  const over = [...document.querySelectorAll<HTMLElement>('[data-help]:hover')].at(-1);
-  const focused = document.activeElement?.closest<HTMLElement>('[data-help]');
-  return over?.dataset.help ?? focused?.dataset.help ?? null;
 }
 
 /** The shortcuts that work anywhere in the frame. Single keys do nothing while a text is typed or a dialog is open. */
@@ -68,7 +62,7 @@ export function useShortcuts() {
         rememberSurround(on);
       } else if (single === '?') {
         const asked = askedAbout();
-        store.dispatch(dialogOpened(asked ? `help:${asked}` : 'shortcuts'));
+        store.dispatch(dialogOpened(asked ? wordOf(asked) : 'shortcuts'));
       } else return;
       event.preventDefault();
     };

@@ -1,4 +1,4 @@
-import type { HelpEntry } from './help-list.ts';
+import type { HelpEntry } from './help-entry.ts';
 
 /** What a few words cannot say. For sighted eyes: the words beside it say the same. */
 export function HelpPicture({ of }: { of: NonNullable<HelpEntry['picture']> }) {

@@ -42,7 +42,7 @@ export default function Standing({ painted, on }: StandingProps) {
       });
   };
   return (
-    <section aria-label="What works on it" className="border-t border-hair pt-2">
+    <section aria-label="What works on it" data-help="works-on" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">What works on it</h3>
       <ul>
         {texts.map((text) => (

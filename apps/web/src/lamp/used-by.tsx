@@ -128,7 +128,7 @@ const UserList = memo(function UserList({ users: { here, elsewhere }, themeName,
   const [replacing, setReplacing] = useState(false);
   const [open, setOpen] = useState(false);
   return (
-    <section aria-label="Used by" className="border-t border-hair pt-2">
+    <section aria-label="Used by" data-help="used-by" className="border-t border-hair pt-2">
       <h3 className="text-sm text-quiet">
         {here.length ? `Used by ${here.length} in ${themeName}` : `Nothing uses it in ${themeName}`}
       </h3>

@@ -21,6 +21,7 @@ export function PocketButton() {
     <>
       <IconButton
         label="Pocket"
+        data-help="pocket"
         hint="Pocket: your colours in a small window"
         aria-pressed={open}
         onClick={() => (innerWidth < NARROW ? navigate(`/p/${id}/pocket`) : setOpen(!open))}

@@ -6,10 +6,12 @@ interface SwitchGroupProps {
   value: string;
   options: readonly { readonly value: string; readonly label: string }[];
   onChange: (value: string) => void;
+  /** What of the list of help tells of it. */
+  help?: string;
 }
 
 /** A few choices side by side of which one is on; arrow keys go from one to the next and switch. */
-export function SwitchGroup({ label, value, options, onChange }: SwitchGroupProps) {
+export function SwitchGroup({ label, value, options, onChange, help }: SwitchGroupProps) {
   const choose = (next: string) => {
     // Pressing the one that is on would turn it off.
     if (next && next !== value) onChange(next);
@@ -19,6 +21,7 @@ export function SwitchGroup({ label, value, options, onChange }: SwitchGroupProp
       type="single"
       role="radiogroup"
       aria-label={label}
+      data-help={help}
       value={value}
       onValueChange={choose}
       className="flex rounded-md border border-control"

@@ -38,7 +38,7 @@ export function StopList({ resolved, openStop }: { resolved: ResolvedGradient; o
     add(Math.round(((places[at]! + places[at + 1]!) / 2) * 10) / 10);
   };
   return (
-    <section aria-label="Stops">
+    <section aria-label="Stops" data-help="stops">
       <div className="mb-1 flex items-center justify-between">
         <div className="flex items-center gap-1" data-help="post">
           <h2 className="font-title font-semibold">Stops</h2>

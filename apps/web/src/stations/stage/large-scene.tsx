@@ -104,6 +104,7 @@ export function LargeScene({ scene }: { scene: Scene }) {
   const shown = (
     <section
       aria-label={scene.name}
+      data-help="stage"
       className={clsx('flex min-h-0 flex-1 flex-col', whole && 'fixed inset-0 z-30 bg-ground')}
     >
       <header className="flex flex-wrap items-center gap-x-3 gap-y-2 px-5 pt-3 pb-2">

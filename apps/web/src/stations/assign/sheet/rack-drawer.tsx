@@ -9,7 +9,7 @@ const OPEN = 'mint-lamp/rack-open';
 export function RackDrawer({ onPick }: { onPick: (link: Link, name: string) => void }) {
   const [open, setOpen] = useState(() => ofTab.read(OPEN) === 'yes');
   return (
-    <section aria-label="Rails" className="border-t border-control bg-raised px-5 py-1">
+    <section aria-label="Rails" data-help="rack" className="border-t border-control bg-raised px-5 py-1">
       <div className="flex items-center gap-3">
         <button
           type="button"

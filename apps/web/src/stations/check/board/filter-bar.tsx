@@ -38,7 +38,11 @@ export const FilterBar = memo(function FilterBar({ filter, shown, all, onChange 
     (key) => key === 'byGround' || filter[key as keyof BoardFilter] === EVERYTHING[key as keyof BoardFilter],
   );
   return (
-    <fieldset aria-label="Which pairs" className="flex flex-wrap items-center gap-x-2 gap-y-1 px-5 pb-2">
+    <fieldset
+      aria-label="Which pairs"
+      data-help="filters"
+      className="flex flex-wrap items-center gap-x-2 gap-y-1 px-5 pb-2"
+    >
       <label className="mr-1 flex h-8 items-center gap-1.5">
         <input
           type="checkbox"

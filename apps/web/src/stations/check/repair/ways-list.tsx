@@ -27,7 +27,11 @@ export default function WaysList({ measurement }: { measurement: Measurement }) 
   }, [ways]);
   if (!ways.length) return null;
   return (
-    <ul aria-label="Ways to repair it" className="mt-2 flex flex-col gap-2 border-t border-hair pt-2">
+    <ul
+      aria-label="Ways to repair it"
+      data-help="repair"
+      className="mt-2 flex flex-col gap-2 border-t border-hair pt-2"
+    >
       {ways
         .map((way) => ({ ...way, way, ...effectWords(way) }))
         .map(({ way, key, cost, text, ground, ratio, command, mends, breaks }) => (

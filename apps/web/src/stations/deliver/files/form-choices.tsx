@@ -29,7 +29,7 @@ export const FormChoices = memo(function FormChoices({ form }: { form: FormId })
     return !only || !choicesIn(form)[only[0]] || only[1].includes(String(chosenOf(only[0])));
   };
   return (
-    <section aria-label="Options" className="flex flex-col gap-2">
+    <section aria-label="Options" data-help="options" className="flex flex-col gap-2">
       <h2 className="font-title font-semibold">Options</h2>
       {!choices.length && <p className="text-quiet">This format has no options.</p>}
       {choices

@@ -28,6 +28,7 @@ export function FormList({ form, handOver }: { form: FormId; handOver: HandingOv
   return (
     <nav
       aria-label="Forms"
+      data-help="package"
       className="flex min-h-0 flex-col gap-2 overflow-auto border-r border-hair py-3 pr-2 pl-3 max-[900px]:border-r-0"
     >
       {FORM_GROUPS.map((group) => (

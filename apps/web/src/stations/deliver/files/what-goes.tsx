@@ -43,7 +43,7 @@ export function WhatGoes({ needed }: { needed: readonly string[] }) {
     return count ? `${count} ${NAMES[kind][count === 1 ? 0 : 1]}` : [];
   });
   return (
-    <section aria-label="What’s included">
+    <section aria-label="What’s included" data-help="included">
       <h2 className="mb-1 font-title font-semibold">What’s included</h2>
       <p>{said.length ? `Everything but ${said.join(', ')}.` : 'Everything.'}</p>
       {needed.length > 0 && (

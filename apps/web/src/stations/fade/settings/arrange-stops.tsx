@@ -18,7 +18,7 @@ export const ArrangeStops = memo(function ArrangeStops({ gradient }: { gradient:
   const turn = turnedRound(gradient);
   const double = mirrored(gradient, newId);
   return (
-    <fieldset aria-label="All stops" className="flex flex-wrap gap-1.5">
+    <fieldset aria-label="All stops" data-help="stops" className="flex flex-wrap gap-1.5">
       <Button small onClick={() => set(evenlySpaced(gradient))}>
         Space evenly
       </Button>

@@ -49,7 +49,7 @@ function CutInto({ resolved }: { resolved: ResolvedGradient }) {
     edit({ type: 'setStops', gradient: gradient.id, stops: cutStops(resolved, count, hard, newId) });
   if (!colors.length) return null;
   return (
-    <section aria-label="Cut into colours" className="flex flex-col gap-1.5">
+    <section aria-label="Cut into colours" data-help="cut" className="flex flex-col gap-1.5">
       <h2 className="font-title font-semibold">Cut into colours</h2>
       <div className="flex items-end gap-2">
         <NumberField

@@ -45,7 +45,7 @@ export const DownloadPng = memo(function DownloadPng({
     setProgress(null);
   };
   return (
-    <fieldset aria-label="As a picture" className="flex flex-col gap-1.5">
+    <fieldset aria-label="As a picture" data-help="copy-gradient" className="flex flex-col gap-1.5">
       <div className="grid grid-cols-2 gap-2">
         {(['width', 'height'] as const).map((side) => (
           <NumberField

@@ -31,7 +31,7 @@ function Handing({ resolved, size }: { resolved: ResolvedGradient; size: BoxSize
   };
   if (!forms.length) return null;
   return (
-    <section aria-label="Copy as CSS">
+    <section aria-label="Copy as CSS" data-help="copy-gradient">
       <h2 className="mb-1 font-title font-semibold">Copy as CSS</h2>
       <ul className="flex flex-col">
         {forms.map(({ form, name: formName, css }) => (

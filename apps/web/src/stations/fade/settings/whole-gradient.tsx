@@ -43,7 +43,7 @@ export default function WholeGradient({ gradient: id }: { gradient: string }) {
   const straight = straightened(before, 600);
   const isMoved = shift !== NO_SHIFT;
   return (
-    <section aria-label="The whole gradient" className="flex flex-col gap-1.5">
+    <section aria-label="The whole gradient" data-help="whole-gradient" className="flex flex-col gap-1.5">
       <h2 className="font-title font-semibold">The whole gradient</h2>
       {TRACKS.map(({ key, label, most, of, unit }) => {
         const value = Math.round(shift[key] * of);

@@ -64,7 +64,11 @@ export function TextOnGradient({ gradient, trial, tried, size, onChange, onVeil 
   };
   const { along, inBox, veil } = tried;
   return (
-    <section aria-label="Text on it" className="flex flex-wrap items-end gap-x-2 gap-y-1">
+    <section
+      aria-label="Text on it"
+      data-help="fade-text"
+      className="flex flex-wrap items-end gap-x-2 gap-y-1"
+    >
       <Choice
         label="Text on it"
         value={trial?.role ?? NONE}

@@ -24,7 +24,7 @@ export const GroundChoice = memo(function GroundChoice({ grounds, onChoose }: Gr
     return null;
   };
   return (
-    <fieldset aria-label="Marks against" className="flex items-end gap-1.5">
+    <fieldset aria-label="Marks against" data-help="marks" className="flex items-end gap-1.5">
       <div className="flex flex-wrap items-center gap-x-2 gap-y-0.5">
         <p className="text-sm text-quiet">Marks against</p>
         <div className="flex items-center gap-1.5">

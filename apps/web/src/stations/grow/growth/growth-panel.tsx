@@ -53,7 +53,7 @@ export const GrowthPanel = memo(function GrowthPanel({ family, growth, ground, g
     return tryEdit(command(next));
   };
   return (
-    <section aria-label="Growth" className="flex flex-col gap-1">
+    <section aria-label="Growth" data-help="growth" className="flex flex-col gap-1">
       <div className="flex items-end justify-between gap-2">
         <Choice
           label="Grows by"

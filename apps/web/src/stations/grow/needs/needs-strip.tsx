@@ -34,6 +34,7 @@ const Strip = memo(function Strip({ needs }: { needs: Needs }) {
   return (
     <section
       aria-label="What the system needs"
+      data-help="needs"
       className="flex flex-wrap items-center gap-x-1 px-3.5 pb-1 text-sm"
     >
       <CarrierNeed what="a dark" ground="lightest" carrier={dark} />

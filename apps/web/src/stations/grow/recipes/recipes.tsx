@@ -35,7 +35,7 @@ export const Recipes = memo(function Recipes({ family, name, onTry }: RecipesPro
   };
   const one = recipes.find(({ id }) => id === applied);
   return (
-    <section aria-label="Recipes" className="border-t border-hair pt-2">
+    <section aria-label="Recipes" data-help="recipes" className="border-t border-hair pt-2">
       <div className="flex items-center justify-between gap-2">
         <h2 className="text-sm text-quiet">The project’s recipes</h2>
         <Button small onClick={keep} title={`Keeps how ${name} grows under a name`}>

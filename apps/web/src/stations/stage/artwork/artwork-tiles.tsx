@@ -29,7 +29,7 @@ export function ArtworkTiles() {
   const themes = useSeenThemes();
   const [adding, setAdding] = useState(false);
   return (
-    <section aria-label="Artwork" className="mx-5 mb-5 border-t border-hair pt-3">
+    <section aria-label="Artwork" data-help="artwork" className="mx-5 mb-5 border-t border-hair pt-3">
       <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 className="font-title text-lg font-semibold">Your artwork</h2>
         {!artworks.length && (

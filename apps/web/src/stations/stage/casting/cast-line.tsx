@@ -53,7 +53,14 @@ export function CastLine() {
       <p className={unpainted.length || lost.length ? 'min-w-0 text-look' : 'min-w-0 text-quiet'}>
         {told.length ? told.join(' · ') : 'Every part of the pages has a role of its own.'}
       </p>
-      <Popover label="What paints what" trigger={<Button small>What paints what …</Button>}>
+      <Popover
+        label="What paints what"
+        trigger={
+          <Button small data-help="casting">
+            What paints what …
+          </Button>
+        }
+      >
         <CastPanel />
       </Popover>
     </div>

@@ -21,12 +21,13 @@ const ZOOM = 1.5;
 export function DeskTools({ viewing, side, onSide, panel, onPanel }: DeskToolsProps) {
   const { view, zoom, fit, actual } = viewing;
   return (
-    <div className="flex items-end gap-3">
+    <div className="flex flex-wrap items-center justify-end gap-x-3 gap-y-1">
       <Choice
         label="Averaged area"
         value={String(side)}
         options={SIDE_OPTIONS}
-        className="w-36"
+        beside
+        className="w-60"
         onChange={(next) => onSide(sideOf(next))}
       />
       <fieldset aria-label="Zoom" className="flex items-center gap-1">
