@@ -3,7 +3,7 @@ import type { Socket } from 'node:net';
 import { ERROR_CODES, type ErrorAnswer, type ErrorCode } from '@mint-lamp/core/wire/errors';
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import fp from 'fastify-plugin';
-import { isDatabaseAway } from './database/away.ts';
+import { isDatabaseAway, isDiskFull } from './database/away.ts';
 import { SchemaVersionAhead } from './database/schema-version-ahead.ts';
 
 /** An error with an answer: what is wrong, and where in the request (`path`, empty for the whole of it). */
@@ -30,6 +30,11 @@ function toApiError(error: FastifyError | ApiError): ApiError {
     );
   if (isDatabaseAway(error))
     return new ApiError('DATABASE_AWAY', 'The database does not answer. Try again shortly.');
+  if (isDiskFull(error))
+    return new ApiError(
+      'DISK_FULL',
+      'The server’s disk is full. Nothing more can be saved there until somebody makes room on it.',
+    );
   const status = error.statusCode ?? 500;
   if (status === 413) return new ApiError('TOO_LARGE', 'The request is larger than is accepted here.');
   if (status === 415) return new ApiError('WRONG_MEDIA_TYPE', 'Send JSON, as application/json.');
@@ -108,7 +113,7 @@ export const errors = fp(async (app: FastifyInstance) => {
   app.setErrorHandler<FastifyError | ApiError>(async (error, request, reply) => {
     const answer = toApiError(error);
     if (answer.code === 'TOO_LARGE') await heardOut(request.raw);
-    if (answer.code === 'INTERNAL') request.log.error(error);
+    if (answer.code === 'INTERNAL' || answer.code === 'DISK_FULL') request.log.error(error);
     reply.header('cache-control', 'no-store');
     return send(reply, answer);
   });

@@ -220,6 +220,20 @@ it('a fault of the server is told as one, and logged', async () => {
   expect(logged.join('')).toContain('The disk is full.');
 });
 
+it.each([
+  ['the database', Object.assign(new Error('could not extend file'), { code: '53100' })],
+  ['the server', new Error('not written', { cause: Object.assign(new Error('no'), { code: 'ENOSPC' }) })],
+])('a full disk of %s is told as one, and logged', async (_, fault) => {
+  const { list } = app.projects;
+  app.projects.list = async () => {
+    throw fault;
+  };
+  const answer = await app.inject({ url: '/api/projects', headers: FORM });
+  app.projects.list = list;
+  expect([answer.statusCode, answer.json().error.code]).toEqual([507, 'DISK_FULL']);
+  expect(logged.join('')).toContain(fault.message);
+});
+
 /** Stands between a server and its database, and can fall silent without hanging up. */
 async function silentProxy(url: URL) {
   let silent = false;

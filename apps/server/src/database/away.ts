@@ -13,6 +13,18 @@ const CODES = new Set([
   '25P03',
 ]);
 
+/** Whether an error means that there is no room left on a disk, the database's or the server's own. */
+export function isDiskFull(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const { code, cause, driverError } = error as Error & {
+    code?: string;
+    cause?: unknown;
+    driverError?: unknown;
+  };
+  if (code === '53100' || code === 'ENOSPC') return true;
+  return [cause, driverError].some((inner) => inner !== error && isDiskFull(inner));
+}
+
 /** Whether a query was given up because nothing answered it. */
 export const isLateAnswer = (error: unknown): boolean =>
   error instanceof Error && error.message === 'Query read timeout';

@@ -38,7 +38,7 @@ function shownOf({ saving, unsent, readOnly }: ProjectState, unkept: number): Sh
       return [
         CloudOff,
         waiting ? `${edits} kept here` : 'Server away',
-        'The server or its database isn’t answering. Keep working: your edits are stored in this browser and sent when it’s back, even if you close the tab.',
+        'The server or its database isn’t answering, or its disk is full. Keep working: your edits are stored in this browser and sent when it’s back, even if you close the tab.',
       ];
     case 'outdated':
       return [

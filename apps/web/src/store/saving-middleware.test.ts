@@ -452,6 +452,19 @@ describe('saving', () => {
     expect(server.requests).toBe(requests);
   });
 
+  it('keeps everything while the disk of the server is full, and sends it once there is room', async () => {
+    server.refuse = (commands) => (commands.length > 0 ? [507, 'DISK_FULL'] : null);
+    for (const color of colors) setBase(color);
+    await settle(120_000);
+    expect(state()).toMatchObject({ saving: 'away', unsent: { length: 5 } });
+    expect(kept()).toHaveLength(5);
+    expect(Object.keys(localStorage).filter((key) => key.startsWith('mint-lamp/set-aside/'))).toEqual([]);
+    server.refuse = () => null;
+    await settle(120_000);
+    expect(sentColors()).toEqual(colors);
+    expect(state()).toMatchObject({ saving: 'idle', unsent: [] });
+  });
+
   it('sets nothing aside while the server fails at everything', async () => {
     vi.stubGlobal('fetch', async () => answer({ error: { code: 'INTERNAL', message: '', path: '' } }, 500));
     for (const color of colors) setBase(color);

@@ -51,6 +51,8 @@ export const ERROR_CODES = {
   DATABASE_AWAY: 503,
   /** More is waiting than can be kept; trying again shortly helps. */
   BUSY: 503,
+  /** There is no room left where the server keeps things; what a page has done stays with it until there is. */
+  DISK_FULL: 507,
   INTERNAL: 500,
 } as const;
 
