@@ -35,6 +35,10 @@ test('what one has had open opens without the server, to be looked at, and goes 
   const tray = page.getByRole('region', { name: 'Tray' }).getByRole('listitem');
   await expect(tray).toHaveCount(length);
   await page.goto('/');
+  const here = page.getByRole('region', { name: 'Kept in this browser' });
+  await here.getByRole('link').click();
+  await expect(page).toHaveURL(new RegExp(`/p/${project}`));
+  await expect(page.getByText('The server does not answer, so this')).toBeVisible();
   await page.goto(`/p/${project}/pocket`);
   await expect(page.getByRole('main', { name: /^Pocket of/ })).toBeVisible();
   await page.goto(`/p/${project}/grow`);

@@ -9,10 +9,7 @@ const TALL = 2600;
 const SPACED =
   '* { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important } p { margin-bottom: 2em !important }';
 
-/**
- * Texts whose foot is cut off by what they stand in. The heads of the matrix have two lines each and are whole in the
- * names of its cells.
- */
+/** Texts whose foot is cut off by what they stand in. */
 const cutTexts = (page: Page) =>
   page.evaluate(() =>
     [...document.querySelectorAll<HTMLElement>('#root *')]
@@ -20,7 +17,7 @@ const cutTexts = (page: Page) =>
         (one) =>
           [...one.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim()) &&
           one.checkVisibility() &&
-          !one.closest('.sr-only, [data-specimen], [role=columnheader]') &&
+          !one.closest('.sr-only, [data-specimen]') &&
           /hidden|clip/.test(getComputedStyle(one).overflowY) &&
           one.clientHeight > 2 &&
           one.scrollHeight > one.clientHeight + 3,

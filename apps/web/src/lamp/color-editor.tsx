@@ -268,7 +268,7 @@ const Models = memo(function Models({
   onChoose: (id: string) => void;
 }) {
   return (
-    <fieldset aria-label="Colour model" data-help="models" className="flex justify-between">
+    <fieldset aria-label="Colour model" data-help="models" className="flex flex-wrap justify-between">
       {MODELS.map((m) => (
         <button
           key={m.id}

@@ -2,10 +2,8 @@ import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { SCHEMA_VERSION_HEADER } from '@mint-lamp/core/wire/schema-version';
 import { personOfPage } from '../person/person.ts';
 import type { AppStore } from '../store/store.ts';
+import { KEPT, SHELL } from './caches.ts';
 
-/** As the script of `public/sw.js` calls them. */
-const SHELL = 'mint-lamp-shell';
-const KEPT = 'mint-lamp-kept';
 /** Edits come one after the other; what is kept follows after so many ms. */
 const PACE_MS = 3000;
 /** Parts of earlier versions go, the oldest first. */

@@ -29,6 +29,7 @@ const RemovedProjects = part(async () => ({
 const AccountMenu = part(async () => ({
   default: (await import('../people/account-menu.tsx')).AccountMenu,
 }));
+const KeptHere = part(async () => ({ default: (await import('./kept-here.tsx')).KeptHere }));
 const SetAside = part(async () => ({ default: (await import('./set-aside.tsx')).SetAside }));
 
 /** Letters as they are searched for: without accents, small. */
@@ -88,6 +89,7 @@ function Projects() {
           {problem} Trying again …
         </p>
       )}
+      {problem && !projects && <KeptHere />}
       <SetAside
         nameOf={(id) => projects?.find((project) => project.id === id)?.name ?? null}
         onAgain={reload}

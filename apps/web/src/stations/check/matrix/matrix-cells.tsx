@@ -9,7 +9,7 @@ export const CELL_WIDTH = 84;
 export const MOST_CELL_WIDTH = 132;
 export const CELL_HEIGHT = 34;
 export const HEAD_WIDTH = 168;
-export const HEAD_HEIGHT = 52;
+export const HEAD_HEIGHT = 72;
 
 /** Bars that say how far a ratio carries: three for 7, two for 4.5, one for 3; so that it is not told by colour alone. */
 const LEVELS = [
@@ -43,7 +43,7 @@ export const ColumnHead = memo(function ColumnHead({ entry, css, index, left, wi
       style={{ left, width, height: HEAD_HEIGHT }}
     >
       <ColorChip css={css} className="mt-1 h-4 w-full" />
-      <span className="line-clamp-2 text-[11px] leading-tight [overflow-wrap:anywhere]">
+      <span className="line-clamp-3 text-[11px] leading-tight [overflow-wrap:anywhere]">
         {entry.name.split('.').map((name, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a name is its place among the groups
           <Fragment key={i}>
