@@ -37,7 +37,7 @@ for (const dress of ['light', 'dark'] as const)
     await expect(page.getByRole('option').first()).toBeVisible();
     await check('finder');
     await page.keyboard.press('Escape');
-    await page.keyboard.press('?');
+    await page.getByRole('button', { name: 'Shortcuts' }).click();
     await expect(page.getByRole('heading', { name: 'Shortcuts' })).toBeVisible();
     await check('shortcuts');
     await page.goto('/nowhere');

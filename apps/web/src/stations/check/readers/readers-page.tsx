@@ -1,4 +1,4 @@
-import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { METHOD } from '@mint-lamp/core/vision/simulate';
 import { SceneThumb } from '../../../scene/scene-thumb.tsx';
 import { READERS } from '../../../seeing/readers.ts';
@@ -13,22 +13,23 @@ import { useSize } from '../../../ui/use-size.ts';
 import { CheckHeader } from '../check-header.tsx';
 import { TwinsList } from './twins-list.tsx';
 
-/** The page as wide as its place. */
-function Page({ theme }: { theme: ResolvedTheme }) {
-  const { element, width, height } = useSize<HTMLDivElement>();
-  return (
-    <div ref={element} className="aspect-[7/4]">
-      {width > 0 && <SceneThumb theme={theme} width={width} height={height} />}
-    </div>
-  );
+/** Px between the pages, of one at least, and how many stand beside each other at most. */
+const GAP = 12;
+const LEAST = 200;
+const MOST_COLUMNS = 4;
+
+/** How large each page is: whole pixels, so that all of them are drawn alike. */
+function sizeIn(room: number) {
+  const columns = clamp(Math.floor((room + GAP) / (LEAST + GAP)), 1, MOST_COLUMNS);
+  const width = Math.floor((room + GAP) / columns) - GAP;
+  return { columns, width, height: Math.round((width * 4) / 7) };
 }
 
 /** The page as several people see it, side by side, and what of its colours somebody cannot tell apart. @public Found by its file. */
 export default function ReadersPage() {
   const theme = useTheme();
   const roles = useDocumentPart('roles');
-  const { severity, reader } = useAppSelector((state) => state.interface);
-  const dispatch = useAppDispatch();
+  const severity = useAppSelector((state) => state.interface.severity);
   if (!roles.length)
     return (
       <>
@@ -45,19 +46,35 @@ export default function ReadersPage() {
         <SeverityTrack />
       </CheckHeader>
       <SeeingFilters severity={severity} />
+      <Pages />
+      <TwinsList severity={severity} />
+    </>
+  );
+}
+
+/** The page as it is and as each of the readers sees it, as large as there is room for. */
+function Pages() {
+  const theme = useTheme();
+  const reader = useAppSelector((state) => state.interface.reader);
+  const dispatch = useAppDispatch();
+  const { element, width: room } = useSize<HTMLDivElement>();
+  const { columns, width, height } = sizeIn(room);
+  return (
+    <div ref={element} className="mx-5 mb-4">
       <ul
         aria-label="Readers"
-        className="grid grid-cols-[repeat(auto-fill,minmax(max(200px,22%),1fr))] gap-x-[12px] gap-y-2 px-5 pb-4"
+        className="grid gap-y-2"
+        style={{ columnGap: GAP, gridTemplateColumns: `repeat(${columns}, ${width}px)` }}
       >
         <li data-reader="everyone">
-          <Page theme={theme} />
+          <SceneThumb theme={theme} width={width} height={height} />
           <p className="pt-0.5 text-sm">As it is</p>
         </li>
         {READERS.map(({ id, name, note, filter }) => (
           <li key={id} data-reader={id}>
             <div className="overflow-hidden rounded-md">
               <div style={{ filter }}>
-                <Page theme={theme} />
+                <SceneThumb theme={theme} width={width} height={height} />
               </div>
             </div>
             <div className="flex items-start gap-1 pt-0.5">
@@ -79,7 +96,6 @@ export default function ReadersPage() {
           </li>
         ))}
       </ul>
-      <TwinsList severity={severity} />
-    </>
+    </div>
   );
 }
