@@ -208,7 +208,7 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
           <ChannelRow key={channel.name} {...{ model, values, set, giveBack }} place={i} />
         ),
       )}
-      {model.note && <p className="text-xs text-quiet">{model.note}</p>}
+      {model.note && <p className="text-sm text-quiet">{model.note}</p>}
       {translucent && <Opacity painted={painted} onSet={setAlpha} onGiveBack={giveBack} />}
     </section>
   );
@@ -228,7 +228,7 @@ function ChannelRow({ model, values, place, set, giveBack }: ChannelRowProps) {
   const value = values[place]!;
   return (
     <div>
-      <div className="-mb-0.5 text-xs text-quiet">
+      <div className="-mb-0.5 text-sm text-quiet">
         {name}
         {unit && ` (${unit})`}
       </div>
@@ -297,7 +297,7 @@ function Opacity({ painted, onSet, onGiveBack }: OpacityProps) {
   const { r, g, b, alpha } = painted;
   return (
     <div data-help="opacity">
-      <div className="-mb-0.5 text-xs text-quiet">Opacity (%)</div>
+      <div className="-mb-0.5 text-sm text-quiet">Opacity (%)</div>
       <div className="flex items-center gap-2">
         <div className="checker w-full rounded-[4px]">
           <Track

@@ -235,8 +235,8 @@ function Halves({ before, now, gradient, onBack, carries }: HalvesProps) {
       </div>
       {changed && (
         <>
-          <span className="absolute top-1 left-1 rounded-[4px] bg-raised px-1 text-xs">before</span>
-          <span className="absolute top-1 right-1 rounded-[4px] bg-raised px-1 text-xs">now</span>
+          <span className="absolute top-1 left-1 rounded-[4px] bg-raised px-1 text-sm">before</span>
+          <span className="absolute top-1 right-1 rounded-[4px] bg-raised px-1 text-sm">now</span>
           {onBack && (
             <Button small className="absolute bottom-1 left-1" onClick={onBack}>
               Back to {before.css}

@@ -111,7 +111,7 @@ export default function Plane({ lightness, chroma, hue: exact, css, onShow, onMo
           }}
         />
       </div>
-      <figcaption className="flex justify-between text-xs text-quiet">
+      <figcaption className="flex justify-between text-sm text-quiet">
         <span>Lightness up, chroma to the right</span>
         <span>
           sRGB, <span className="underline decoration-dashed underline-offset-2">Display P3</span>

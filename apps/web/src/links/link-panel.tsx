@@ -160,7 +160,7 @@ function BaseChoice({ family, name, css, link, onPick, onLook }: BaseChoiceProps
       onPointerEnter={() => onLook(next)}
       onFocus={() => onLook(next)}
       onClick={() => onPick(next)}
-      className={clsx('flex items-center gap-1 rounded-[5px] pr-1 text-xs', on && 'ring-2 ring-main')}
+      className={clsx('flex items-center gap-1 rounded-[5px] pr-1 text-sm', on && 'ring-2 ring-main')}
     >
       <ColorChip css={css} className="block size-7" />
       base

@@ -28,6 +28,7 @@ const SIZES = [
   ['14 px, the interface', 'text-base'],
   ['13 px, what is secondary', 'text-sm text-quiet'],
   ['13 px, codes', 'font-mono text-sm'],
+  ['11 px, what has no room', 'text-xs'],
 ] as const;
 const GROUNDS = ['ground', 'raised', 'sunken', 'pressed'] as const;
 const nothing = () => {};
@@ -168,6 +169,16 @@ function Fields() {
       </Row>
       <Row>
         <NumberField label="Figure" value={4.5} min={1} max={21} decimals={2} onCommit={nothing} />
+        <Choice
+          label="In a head"
+          beside
+          value={on}
+          options={[
+            { value: 'one', label: 'One' },
+            { value: 'two', label: 'Two' },
+          ]}
+          onChange={setOn}
+        />
         <Choice
           label="Choice"
           help="large"

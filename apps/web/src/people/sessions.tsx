@@ -27,7 +27,7 @@ export function Sessions() {
           <li key={id} className="flex items-center gap-3 py-1.5">
             <span className="min-w-0 flex-1">
               {agentInWords(agent)}
-              <span title={agent} className="block truncate font-mono text-xs text-quiet">
+              <span title={agent} className="block truncate font-mono text-sm text-quiet">
                 {agent}
               </span>
               <span className="block text-sm text-quiet">

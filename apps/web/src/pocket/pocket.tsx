@@ -250,7 +250,7 @@ export default function Pocket() {
                 <span className="block size-full rounded-[3px]" style={{ background: one.css }} />
               </span>
               <span className="min-w-0 flex-1 truncate">{one.name}</span>
-              <span className="max-w-[55%] truncate font-mono text-xs text-quiet">{one.copied}</span>
+              <span className="max-w-[55%] truncate font-mono text-sm text-quiet">{one.copied}</span>
             </button>
           </li>
         ))}

@@ -9,7 +9,7 @@ export function NotePin({ count, className, style, ...rest }: ComponentProps<'bu
       type="button"
       data-pin
       className={clsx(
-        'grid size-6 place-content-center rounded-[3px] border-2 text-xs leading-none font-semibold shadow-[0_0_0_1px_#000]',
+        'grid size-6 place-content-center rounded-[3px] border-2 text-sm leading-none font-semibold shadow-[0_0_0_1px_#000]',
         className,
       )}
       style={{ background: '#000', color: '#fff', borderColor: '#fff', ...style }}

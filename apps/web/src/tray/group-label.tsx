@@ -45,7 +45,7 @@ export function GroupLabel({ name, count, picked }: { name: string; count: numbe
           {name}
         </button>
       )}
-      <span className="text-xs text-quiet">{count}</span>
+      <span className="text-sm text-quiet">{count}</span>
     </li>
   );
 }

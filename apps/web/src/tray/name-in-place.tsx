@@ -33,7 +33,7 @@ export function NameInPlace({ label, value, onDone }: NameInPlaceProps) {
         if (event.key === 'Enter') finish(event.currentTarget.value.trim());
         if (event.key === 'Escape') finish(null);
       }}
-      className="w-full min-w-0 rounded-[4px] border border-control bg-raised px-0.5 text-center text-xs"
+      className="w-full min-w-0 rounded-[4px] border border-control bg-raised px-0.5 text-center text-sm"
     />
   );
 }

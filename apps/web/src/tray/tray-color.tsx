@@ -96,7 +96,7 @@ export function TrayColor({ swatch, picked, arrived }: TrayColorProps) {
             css={swatch.color}
             className={clsx('h-7 w-full', (lit || isPicked) && 'ring-2 ring-main')}
           />
-          <span className="w-full truncate text-center text-xs leading-tight">{swatch.name}</span>
+          <span className="w-full truncate text-center text-sm leading-tight">{swatch.name}</span>
         </button>
       )}
     </li>

@@ -86,7 +86,7 @@ export function TwinsInTray({ tray }: ToolProps) {
             <ColorChip css={tray[a]!.color} className="h-6 w-10 rounded-r-none!" />
             <ColorChip css={tray[b]!.color} className="mr-2 h-6 w-10 rounded-l-none!" />
             {tray[a]!.name} and {tray[b]!.name}
-            <span className="ml-2 font-mono text-xs text-quiet">ΔE {difference.toFixed(3)}</span>
+            <span className="ml-2 font-mono text-sm text-quiet">ΔE {difference.toFixed(3)}</span>
           </li>
         ))}
       </ul>

@@ -28,7 +28,7 @@ export const PersonMark = ({ person, name, lit }: { person: string; name: string
   <span
     aria-hidden
     className={clsx(
-      'grid size-7 shrink-0 place-content-center border text-xs font-semibold',
+      'grid size-7 shrink-0 place-content-center border text-sm font-semibold',
       lit ? 'border-main bg-main text-inverse' : 'border-control bg-raised text-main',
       outlineOf(person),
     )}

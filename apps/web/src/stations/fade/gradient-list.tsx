@@ -51,7 +51,7 @@ export function GradientList({ open }: { open: string | null }) {
               className={clsx('shrink-0', next > 0 && 'border-l border-hair pl-4')}
             >
               {sections.length > 1 && (
-                <h2 className="h-4.5 truncate text-xs text-quiet">{group || SECTION_NAMES[kind]}</h2>
+                <h2 className="h-4.5 truncate text-sm text-quiet">{group || SECTION_NAMES[kind]}</h2>
               )}
               <ul className="flex gap-2">
                 {list.map((gradient) => (

@@ -103,7 +103,7 @@ export function BaseHandle({ resolved: { family, base }, shade, place, lit, on }
           className="absolute -top-1 -right-1.5 size-3.5 rounded-[4px] bg-main p-px text-inverse"
         />
       )}
-      <span className="bg-ground px-0.5 text-xs leading-none font-semibold">{shade.label}</span>
+      <span className="bg-ground px-0.5 text-sm leading-none font-semibold">{shade.label}</span>
     </button>
   );
 }

@@ -189,7 +189,7 @@ interface ShadeLabelProps {
 
 const ShadeLabel = memo(function ShadeLabel({ label, lit, handSet }: ShadeLabelProps) {
   return (
-    <span className={clsx('text-xs leading-none', lit ? 'text-main' : 'text-quiet', handSet && 'underline')}>
+    <span className={clsx('text-sm leading-none', lit ? 'text-main' : 'text-quiet', handSet && 'underline')}>
       {label}
     </span>
   );

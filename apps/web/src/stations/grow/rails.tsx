@@ -58,14 +58,14 @@ export function Rails({ grounds, open }: RailsProps) {
   return (
     <section aria-label="Rails" className="px-5">
       <div className="grid grid-cols-[112px_1fr] pr-5">
-        <div className="flex items-center self-end text-xs text-quiet" data-help="rail">
+        <div className="flex items-center self-end text-sm text-quiet" data-help="rail">
           light axis, L* <HelpMark of="rail" about="Light axis" />
         </div>
         <div className="relative h-12">
           {TICKS.map((tick) => (
             <span
               key={tick}
-              className="absolute bottom-0 -translate-x-1/2 text-xs text-quiet"
+              className="absolute bottom-0 -translate-x-1/2 text-sm text-quiet"
               style={{ left: `${tick}%` }}
             >
               {tick}
@@ -85,7 +85,7 @@ export function Rails({ grounds, open }: RailsProps) {
               <span
                 key={place}
                 title={`${ratio} to 1 on ${second.name} begins at L* ${place.toFixed(1)}`}
-                className="absolute top-4 -translate-x-1/2 rounded-[4px] border border-main bg-ground px-1 font-mono text-xs"
+                className="absolute top-4 -translate-x-1/2 rounded-[4px] border border-main bg-ground px-1 font-mono text-sm"
                 style={{ left: `${place}%` }}
               >
                 {ratio}
@@ -137,7 +137,7 @@ function GroundNames({ grounds }: { grounds: readonly RailGround[] }) {
       <span
         key={name}
         className={clsx(
-          'absolute top-0 max-w-32 truncate text-xs text-main',
+          'absolute top-0 max-w-32 truncate text-sm text-main',
           apart ? '-translate-x-1/2' : isLower ? '-translate-x-full pr-1' : '',
         )}
         style={{ left: `${apart ? held : isLower ? Math.max(14, at) : Math.min(86, at)}%` }}
@@ -160,7 +160,7 @@ function MarkHandle({ mark, on, onPick }: { mark: ContrastMark; on: boolean; onP
       title={`${mark.ratio} to 1 begins at L* ${place.toFixed(1)}`}
       onClick={onPick}
       className={clsx(
-        'absolute top-4 -translate-x-1/2 rounded-[4px] px-1 font-mono text-xs',
+        'absolute top-4 -translate-x-1/2 rounded-[4px] px-1 font-mono text-sm',
         on ? 'z-10 bg-main text-inverse' : 'bg-sunken text-main hover:bg-pressed',
       )}
       style={{ left: `${place}%` }}

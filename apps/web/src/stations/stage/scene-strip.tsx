@@ -50,7 +50,7 @@ export function SceneStrip({ open }: { open: SceneId }) {
                   <Thumb scene={scene} width={each} />
                 </span>
                 <span
-                  className={clsx('block truncate px-0.5 text-xs', scene.id === open && 'font-semibold')}
+                  className={clsx('block truncate px-0.5 text-sm', scene.id === open && 'font-semibold')}
                   style={{ width: each }}
                 >
                   {scene.name}

@@ -145,7 +145,7 @@ function End({ role, theme, color, says }: EndProps) {
         }
         style={{ background: css(color) }}
       />
-      <span className={isText ? 'text-xs leading-none font-semibold' : 'mt-1.5 text-xs leading-none'}>
+      <span className={isText ? 'text-sm leading-none font-semibold' : 'mt-1.5 text-sm leading-none'}>
         {says}
       </span>
     </button>

@@ -62,7 +62,7 @@ export function Sample({
         </span>
       )}
       {after && (
-        <span className="absolute right-1.5 rounded-[3px] bg-raised px-1 text-[11px] text-main">after</span>
+        <span className="absolute right-1.5 rounded-[3px] bg-raised px-1 text-xs text-main">after</span>
       )}
     </div>
   );

@@ -5,7 +5,7 @@ import { ColorChip } from '../../../ui/color-chip.tsx';
 import type { Entry } from './entries.ts';
 
 /** Px of a column: at least, and at most where there is room to spare. */
-export const CELL_WIDTH = 84;
+export const CELL_WIDTH = 90;
 export const MOST_CELL_WIDTH = 132;
 export const CELL_HEIGHT = 34;
 export const HEAD_WIDTH = 168;
@@ -43,7 +43,7 @@ export const ColumnHead = memo(function ColumnHead({ entry, css, index, left, wi
       style={{ left, width, height: HEAD_HEIGHT }}
     >
       <ColorChip css={css} className="mt-1 h-4 w-full" />
-      <span className="line-clamp-3 text-[11px] leading-tight [overflow-wrap:anywhere]">
+      <span className="line-clamp-3 text-xs leading-tight [overflow-wrap:anywhere]">
         {entry.name.split('.').map((name, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a name is its place among the groups
           <Fragment key={i}>
@@ -176,7 +176,7 @@ const Cell = memo(function Cell(props: CellProps) {
       data-bars={isEmpty ? undefined : bars}
       data-veiled={backCss?.startsWith('rgb(') || undefined}
       className={clsx(
-        'ratio-cell absolute inset-y-0 border-t border-l border-hair px-1 font-mono text-xs -outline-offset-2',
+        'ratio-cell absolute inset-y-0 border-t border-l border-hair px-1 font-mono text-sm -outline-offset-2',
         !isEmpty && 'cursor-pointer hover:bg-pressed',
         isLow ? 'text-quiet' : 'font-bold',
         isPair && 'bg-pressed',

@@ -101,7 +101,7 @@ function Twins({ twins, severity }: { twins: ReaderTwins; severity: number }) {
 }
 
 const Both = ({ css, says }: { css: readonly [string, string]; says: string }) => (
-  <span className="flex shrink-0 flex-col items-center text-xs text-quiet">
+  <span className="flex shrink-0 flex-col items-center text-sm text-quiet">
     <span className="flex">
       <ColorChip css={css[0]} className="h-6 w-9 rounded-r-none" />
       <ColorChip css={css[1]} className="h-6 w-9 rounded-l-none" />

@@ -45,7 +45,7 @@ export function TextPreview({ text, changed, busy, className }: TextPreviewProps
         aria-busy={busy}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
         tabIndex={0}
-        className={clsx(className, 'overflow-auto p-3 font-mono text-xs')}
+        className={clsx(className, 'overflow-auto p-3 font-mono text-sm')}
       >
         {stretches.map(({ from, text: part, isChanged }) =>
           isChanged ? (

@@ -81,7 +81,7 @@ export function BenchAxis({ resolved, openStop, straight, length, along, under }
             </div>
           </PostMenu>
           {along && <TextLane along={along} under={under} />}
-          <div aria-hidden className="relative h-5 text-xs text-quiet">
+          <div aria-hidden className="relative h-5 text-sm text-quiet">
             {[0, 25, 50, 75, 100].map((at) => (
               <span
                 key={at}
@@ -125,7 +125,7 @@ function useTaking(resolved: ResolvedGradient) {
 
 function LaneLabels() {
   return (
-    <div aria-hidden className="text-right text-xs text-quiet">
+    <div aria-hidden className="text-right text-sm text-quiet">
       <div style={{ height: STRIP + LANE.gap }} />
       {LABELS.map(({ lane, says, height }) => (
         <div

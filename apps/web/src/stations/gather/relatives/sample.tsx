@@ -43,7 +43,7 @@ export const Sample = memo(function Sample({
           {white && <span style={{ color: '#ffffff' }}>Aa</span>}
           {black && <span style={{ color: '#000000' }}>Aa</span>}
         </span>
-        <span className="line-clamp-2 min-w-0 text-xs leading-tight" aria-hidden>
+        <span className="line-clamp-2 min-w-0 text-sm leading-tight" aria-hidden>
           {words}
         </span>
         {chosen && (

@@ -46,7 +46,7 @@ export function SourceBar({ source }: { source: string }) {
       <ColorChip css={source} className="h-9 w-16" />
       <div className="w-44">
         <CopyButton text={source} />
-        <p className="px-1.5 text-xs text-quiet">{describeColor(readColor(source))}</p>
+        <p className="px-1.5 text-sm text-quiet">{describeColor(readColor(source))}</p>
       </div>
       <div className="w-40">
         <Track

@@ -100,7 +100,7 @@ const ProposedFamily = memo(function ProposedFamily({ family, taken, unsnapped, 
                 </div>
                 <p
                   className={clsx(
-                    'truncate text-center text-xs',
+                    'truncate text-center text-sm',
                     shade.isBase ? 'font-semibold' : 'text-quiet',
                     // Of many, every other one: side by side they would read as one number.
                     shades.length > MOST_LABELS && i % 2 === 1 && !shade.isBase && 'invisible',
@@ -135,7 +135,7 @@ const ProposedFamily = memo(function ProposedFamily({ family, taken, unsnapped, 
                     css={stays ? color : (shades.find(({ label }) => label === shade)?.css ?? null)}
                     className="mr-1 size-4 rounded-l-none! border-l-0!"
                   />
-                  {shade} <span className="ml-1 font-mono text-xs text-quiet">{distance.toFixed(3)}</span>
+                  {shade} <span className="ml-1 font-mono text-sm text-quiet">{distance.toFixed(3)}</span>
                 </button>
               );
             })}

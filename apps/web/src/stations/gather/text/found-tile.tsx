@@ -50,7 +50,7 @@ export const FoundTile = memo(function FoundTile({ item, chosen, inTray, onToggl
           <span className="shrink-0 text-quiet">{inTray ? 'in tray' : `×${item.count}`}</span>
         </span>
         {item.twins.length > 0 && (
-          <span className="flex items-center gap-0.5 text-xs text-quiet">
+          <span className="flex items-center gap-0.5 text-sm text-quiet">
             with
             {item.twins.slice(0, 5).map((twin) => (
               <ColorChip key={twin} css={twin} className="size-3" />

@@ -74,7 +74,7 @@ export default memo(function CurveCharts({ family, now, before, onHold }: CurveC
           <CurveChart key={curve.channel} {...{ family, curve, now, before, changed, onHold }} />
         ))}
       </div>
-      <p className="text-xs text-quiet">
+      <p className="text-sm text-quiet">
         Drag a point, or move it with the arrow keys; the square is the base.
         {changed && ' Dashed: as it was before.'}
       </p>

@@ -81,9 +81,9 @@ const TileText = memo(function TileText({ label, strong, code, note }: TileTextP
     <>
       <p className={clsx('truncate pt-1 text-center text-sm', strong && 'font-semibold')}>{label}</p>
       <div className="flex justify-center">
-        <CopyButton text={code} bare className="justify-center px-0.5! text-[11px]!" />
+        <CopyButton text={code} bare className="justify-center px-0.5! text-xs!" />
       </div>
-      <p className="h-4 text-center text-xs text-quiet">{note}</p>
+      <p className="h-4 text-center text-sm text-quiet">{note}</p>
     </>
   );
 });

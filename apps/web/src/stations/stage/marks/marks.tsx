@@ -79,7 +79,7 @@ export default function Marks({ page, scale, theme, layout, onPress, onCount }: 
         >
           <span
             className={clsx(
-              'absolute right-0 bg-fail px-1 text-[11px] leading-4 font-semibold whitespace-nowrap text-inverse',
+              'absolute right-0 bg-fail px-1 text-xs leading-4 font-semibold whitespace-nowrap text-inverse',
               box.top < LABEL ? 'top-full rounded-b-[4px]' : 'bottom-full rounded-t-[4px]',
             )}
           >

@@ -157,7 +157,7 @@ const FamilyRow = memo(function FamilyRow({
                 <ColorChip css={shade.css} className="block h-6 w-full" />
                 <span
                   className={clsx(
-                    'block font-mono text-[11px] leading-tight',
+                    'block font-mono text-xs leading-tight',
                     measured && !measured.passes ? 'text-fail line-through' : 'text-main',
                   )}
                 >

@@ -74,7 +74,7 @@ export function Loupe({ aim, x, y, room, taken }: LoupeProps) {
         <span className="flex-1" style={{ background: hex }} />
         {taken && <span className="w-1/3" style={{ background: taken }} />}
       </div>
-      <div className="px-1.5 py-1 text-xs leading-tight">
+      <div className="px-1.5 py-1 text-sm leading-tight">
         <span className="flex justify-between">
           <b className="font-mono font-normal" data-testid="aimed-at">
             {hex}

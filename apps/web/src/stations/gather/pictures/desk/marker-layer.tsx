@@ -78,7 +78,7 @@ export function MarkerLayer({
           <span className="absolute bottom-0 left-0 h-6 w-px bg-[#000] outline outline-[#fff]" />
           <span
             className={clsx(
-              'absolute bottom-2.5 left-0 flex h-5 min-w-6 items-center gap-1 rounded-r-[4px] border border-control px-1 text-xs font-semibold',
+              'absolute bottom-2.5 left-0 flex h-5 min-w-6 items-center gap-1 rounded-r-[4px] border border-control px-1 text-sm font-semibold',
               selected === id ? 'bg-main text-inverse' : 'bg-raised text-main',
             )}
           >

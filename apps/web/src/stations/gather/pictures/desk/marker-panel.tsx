@@ -141,7 +141,7 @@ function MarkerRow({ picture, marker, number, color, model, selected, onSelect }
         {color && (
           <span className="min-w-0 flex-1">
             <span className="block pl-1 text-sm leading-tight">{describeColor(readColor(color))}</span>
-            <CopyButton text={read(color, model)} className="w-full justify-between text-xs!" />
+            <CopyButton text={read(color, model)} className="w-full justify-between text-sm!" />
           </span>
         )}
         <IconButton

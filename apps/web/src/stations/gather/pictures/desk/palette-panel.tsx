@@ -107,7 +107,7 @@ function Row({ row, pinned, onPin, onLight, taking, ...rest }: PalettePanelProps
         {!open && (
           <button
             type="button"
-            className="rounded-md px-1 text-xs text-quiet underline underline-offset-2"
+            className="rounded-md px-1 text-sm text-quiet underline underline-offset-2"
             aria-label={`${LEANING_WORDS[leaning]}: take the row to the tray`}
             onClick={() => taking.tray(hexes)}
           >

@@ -72,7 +72,7 @@ export function TextPanel(props: TextPanelProps) {
               {text && (
                 <span
                   className={clsx(
-                    'block h-4 text-center text-xs',
+                    'block h-4 text-center text-sm',
                     reaches(ratios.get(color) ?? 0, requiredRatio(text.target)) ? 'text-pass' : 'text-quiet',
                   )}
                 >
