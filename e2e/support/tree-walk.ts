@@ -6,6 +6,10 @@ const TOLD =
 /** Whose contents are many of one kind: how many there are is told, and no more. */
 const MANY = /^(\s*)- (list|table|grid|listbox|rowgroup)\b/;
 
+/** A line whose name holds a colon is written in quotes. */
+const unquoted = (line: string) =>
+  line.replace(/^(\s*- )'(.*)'(:?.*)$/, (_, start, said, rest) => start + said.replaceAll("''", "'") + rest);
+
 /** A walk through the tree as a screen reader goes: a line each, indented by where it stands. */
 function walkOf(snapshot: string): string {
   const out: string[] = [];
@@ -14,7 +18,8 @@ function walkOf(snapshot: string): string {
     if (within?.count) out[within.at] += ` (${within.count})`;
     within = null;
   };
-  for (const line of snapshot.split('\n')) {
+  for (const written of snapshot.split('\n')) {
+    const line = unquoted(written);
     const depth = /^\s*/.exec(line)![0].length;
     if (within && depth <= within.depth) close();
     if (within) {

@@ -124,8 +124,7 @@ function Source({ onFile, onText, large }: SourceProps) {
         type="file"
         accept={ENDINGS}
         aria-label="File to read back"
-        className="sr-only"
-        tabIndex={-1}
+        hidden
         onChange={(event) => {
           const [file] = event.target.files ?? [];
           if (file) onFile(file);
