@@ -14,7 +14,12 @@ const FIGURES = [
 ] as const;
 
 const STATES = ['good', 'warning', 'good', 'danger', 'note'] as const;
-const axis = { tickLine: false, tick: { fill: 'var(--s-quiet, #808080)', fontSize: 13 } } as const;
+/** All of the few labels are drawn, without measuring whether they have room: that costs as much as the chart itself. */
+const axis = {
+  interval: 0,
+  tickLine: false,
+  tick: { fill: 'var(--s-quiet, #808080)', fontSize: 13 },
+} as const;
 
 /** Figures: filters, a chart of them, and the table with a chosen row. Charts are painted by roles as all else is. */
 export default function Table({ text }: { text: SceneText }) {

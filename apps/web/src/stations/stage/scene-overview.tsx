@@ -4,6 +4,7 @@ import { SceneThumb } from '../../scene/scene-thumb.tsx';
 import { SCENES } from '../../scene/scenes.ts';
 import { useProjectId } from '../../store/selectors.ts';
 import { PageHeader } from '../../ui/page-header.tsx';
+import { useGradually } from '../../ui/use-gradually.ts';
 import { useSize } from '../../ui/use-size.ts';
 import { ArtworkTiles } from './artwork/artwork-tiles.tsx';
 import { BalancePanel, SharesButton } from './balance/shares-button.tsx';
@@ -28,6 +29,8 @@ export function SceneOverview() {
   const filter = useSeenThrough();
   const { element, width } = useSize<HTMLUListElement>();
   const rows = themes.length > STACKED;
+  // A row has a page of every theme: one with each frame.
+  const drawn = useGradually(SCENES, rows ? 1 : SCENES.length);
   // Where there is room the tiles grow, and not the rows.
   const most = Math.ceil(SCENES.length / 2);
   const columns = rows ? 1 : Math.max(1, Math.min(most, Math.floor((width + GAP) / (LEAST_TILE + GAP))));
@@ -55,7 +58,7 @@ export function SceneOverview() {
         style={{ gap: GAP, gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
       >
         {width > 0 &&
-          SCENES.map((scene) => (
+          drawn.map((scene) => (
             <li key={scene.id} data-scene={scene.id}>
               <Link
                 to={addressOf(id, 'stage', scene.id)}
