@@ -319,7 +319,7 @@ test('Fade: stops are added, moved by key and number, linked, and removed by but
   await open('fade/first-light');
   const stops = page.getByRole('region', { name: 'Stops' }).getByRole('listitem');
   await expect(stops).toHaveCount(4);
-  await page.getByRole('button', { name: 'Add a stop' }).click();
+  await page.getByRole('button', { name: 'Add a stop', exact: true }).click();
   await expect(stops).toHaveCount(5);
   await expect(stops.nth(1)).toContainText('#');
   const second = page.getByRole('slider', { name: 'Stop 2' });
