@@ -1,3 +1,4 @@
+import { shippedNames } from '@mint-lamp/core/names/names';
 import type { Page } from '@playwright/test';
 import { axeFaults, expect, expectSaved, onServer, post, test } from '../support/test.ts';
 
@@ -150,4 +151,20 @@ test('by keyboard, colours by their names, and axe finds nothing', async ({ page
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
   expect(await axeFaults(page)).toEqual([]);
+});
+
+test('names near the colour of the lamp are there at once; a colour can be typed too, with corrections', async ({
+  page,
+  open,
+}) => {
+  await open('gather/shelf/names');
+  const names = page.getByRole('list', { name: 'Names' }).getByRole('button');
+  await expect(page.getByText('The names nearest to Deepwater 700')).toBeVisible();
+  await expect(names).toHaveCount(48);
+  await page.getByLabel(/A word, or a colour/).fill('#ff880');
+  await expect(page.getByText('No name has that in it')).toBeVisible();
+  await page.getByRole('button', { name: 'Use #ff8800' }).click();
+  await expect(page.getByText('The names nearest to #ff8800')).toBeVisible();
+  const [nearest] = shippedNames().near(0xff, 0x88, 0x00, 1);
+  await expect(names.first()).toHaveAccessibleName(`${nearest!.name}, ${nearest!.hex}`);
 });

@@ -54,7 +54,7 @@ export const CONTROLS: readonly HelpEntry[] = [
   {
     id: 'seen-by',
     title: 'Seen by',
-    what: 'Shows the whole interface, and every scene, as somebody with another colour vision sees it.',
+    what: 'Shows every page and swatch as somebody with another colour vision sees it, or blurred, or in glare.',
     why: 'Leave it on while you choose, and you notice at once when two colours become one.',
     also: 'colour blind simulate filter',
   },
@@ -82,8 +82,8 @@ export const CONTROLS: readonly HelpEntry[] = [
   {
     id: 'recipes',
     title: 'Recipes',
-    what: 'A growth kept under a name, to be used by other families of the project.',
-    why: 'One change of the recipe then changes all families that use it, so they stay of one kind.',
+    what: 'A way of growing that you keep under a name for other families of the project.',
+    why: 'Apply it to several families in one go, seen on the rails first, so that they grow alike.',
     also: 'growth shared template',
   },
   {
@@ -97,14 +97,14 @@ export const CONTROLS: readonly HelpEntry[] = [
     id: 'filters',
     title: 'Which pairs',
     what: 'Narrows the board to failing pairs, a theme, a group, a kind of content or a level, and sorts it.',
-    why: 'Only what is shown changes; the counts above always speak of all pairs.',
+    why: 'Only what is shown changes; the counts above are always those of all pairs.',
     also: 'filter sort board',
   },
   {
     id: 'repair',
     title: 'Repair',
     what: 'The smallest changes that make a failing pair pass, each with the ratio it comes to.',
-    why: 'The first keeps most of your system as it is; each can be undone.',
+    why: 'Each says what else it repairs or breaks; the first breaks least, and undo takes it back.',
     also: 'fix failing suggestion',
   },
   {
@@ -118,7 +118,7 @@ export const CONTROLS: readonly HelpEntry[] = [
     id: 'whole-gradient',
     title: 'The whole gradient',
     what: 'Makes every stop lighter, more colourful or of another hue at once.',
-    why: 'Links are kept as far as they can be: each stop moves along its own family.',
+    why: 'Stops stay linked where a shade of theirs is near enough; it says how many do before you apply it.',
     also: 'adjust all lightness chroma hue',
   },
   {
@@ -132,28 +132,28 @@ export const CONTROLS: readonly HelpEntry[] = [
     id: 'fade-text',
     title: 'Text on it',
     what: 'A text role on the gradient, measured where it does worst.',
-    why: 'A gradient passes only when its worst place does; that place is marked on the strip.',
+    why: 'A gradient passes only when its worst place does; that place is marked with a cross.',
     also: 'contrast text gradient worst',
   },
   {
     id: 'copy-gradient',
     title: 'Copy the gradient',
     what: 'The gradient as CSS in several forms, as an SVG and as a PNG.',
-    why: 'The plain fallback looks the same in browsers that don’t know the mixing space.',
+    why: 'The plain fallback stands first for browsers that don’t know the mixing space.',
     also: 'css export png svg',
   },
   {
     id: 'casting',
     title: 'What paints what',
-    what: 'Which of your roles paints each part of the scenes.',
-    why: 'Scenes guess by the names of roles; correct it here where your names mean something else.',
+    what: 'Which of your roles paints which part of the pages.',
+    why: 'It is guessed from the names of your roles; correct it here where a guess is wrong.',
     also: 'roles scenes parts',
   },
   {
     id: 'artwork',
     title: 'Your artwork',
     what: 'Your own drawing or page as a scene: its colours are matched to your roles.',
-    why: 'See the system on what you are really making, and not only on our examples.',
+    why: 'See the system on what you are really making rather than on our examples.',
     also: 'svg html own page',
   },
   {
@@ -180,7 +180,7 @@ export const CONTROLS: readonly HelpEntry[] = [
   {
     id: 'models',
     title: 'Colour model',
-    what: 'Which three numbers the sliders below move: OKLCH, HSL, RGB and others.',
+    what: 'Which numbers the sliders below move: OKLCH, HSL, RGB and others.',
     why: 'In OKLCH equal steps look equal, and the hatched part of a track is what a screen can’t show.',
     also: 'sliders oklch hsl rgb',
   },

@@ -1,5 +1,5 @@
 import { toRgb8 } from '@mint-lamp/core/color/gamut';
-import { parseColor } from '@mint-lamp/core/color/parse';
+import { readTyped } from '@mint-lamp/core/color/typed';
 import { type NamedColor, shippedNames } from '@mint-lamp/core/names/names';
 import type { Job } from '../job.ts';
 
@@ -16,9 +16,9 @@ export interface FoundNames {
 /** The names of the shipped list that have all words of a text; where it is a colour in no name, those nearest to it. */
 const work: Job<string, FoundNames> = (text) => {
   const names = shippedNames().search(text, MOST);
-  const parsed = names.length ? null : parseColor(text);
-  return parsed?.ok
-    ? { names: shippedNames().near(...toRgb8(parsed.color), MOST_NEAR), near: true }
+  const typed = names.length ? null : readTyped(text);
+  return typed?.ok
+    ? { names: shippedNames().near(...toRgb8(typed.color), MOST_NEAR), near: true }
     : { names, near: false };
 };
 export default work;

@@ -43,7 +43,7 @@ export default function ReadBack() {
       />
       <div className="flex flex-col gap-3 px-5 py-3">
         <Source
-          large={!given}
+          large={!(given && result?.ok)}
           onFile={(file) => void take(file)}
           onText={(text) => setGiven({ name: 'The pasted text', text })}
         />
@@ -98,7 +98,7 @@ export default function ReadBack() {
 interface SourceProps {
   onFile: (file: File) => void;
   onText: (text: string) => void;
-  /** While nothing has been read yet. */
+  /** While nothing could be read yet. */
   large: boolean;
 }
 

@@ -4,7 +4,9 @@ import type { FoundNames } from '../../../jobs/work/search-names.ts';
 import { litColor } from '../../../kinds/lit.ts';
 import { useDocumentPart, useSystem, useTheme } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
+import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
+import { colorTyping } from '../../../ui/color-text.ts';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
 import { SearchField } from '../../../ui/search-field.tsx';
 import { useResting } from '../../../ui/use-resting.ts';
@@ -32,8 +34,11 @@ export function NamesSearch() {
   const [text, setText] = useState('');
   const usual = useUsualColor();
   const resting = useResting(text.trim());
-  const job = useJob('searchNames', resting || usual?.css || null);
-  const found = job.result?.names ?? NO_NAMES;
+  const asked = resting || usual?.css || null;
+  const job = useJob('searchNames', asked);
+  // What was found last stays until the next is there.
+  const result = asked === null ? null : job.result;
+  const found = result?.names ?? NO_NAMES;
   const tray = useDocumentPart('tray');
   const inTray = new Set(tray.map(({ color }) => color));
   const taking = useTaking('Names');
@@ -47,7 +52,7 @@ export function NamesSearch() {
       />
       {job.fault && <Failure fault={job.fault} onAgain={job.again} />}
       <p role="status" className="mb-2 text-quiet">
-        {job.busy && !job.result ? 'Looking …' : saidOf(job.result, resting, usual?.name)}
+        {job.busy ? 'Looking …' : saidOf(result, resting, usual?.name)}
       </p>
       {found.length > 0 ? (
         <ul aria-label="Names" className="grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-3">
@@ -71,14 +76,32 @@ export function NamesSearch() {
           ))}
         </ul>
       ) : (
-        !resting &&
-        !usual && (
+        !job.busy &&
+        (resting ? (
+          <NoName typed={resting} onText={setText} />
+        ) : (
           <EmptyState title="Three thousand plain names">
             Type a word to find colours by name, or a colour to see what is near it.
           </EmptyState>
-        )
+        ))
       )}
     </div>
+  );
+}
+
+/** That there is none, and what may have been meant where it is nearly a colour. */
+function NoName({ typed, onText }: { typed: string; onText: (text: string) => void }) {
+  return (
+    <EmptyState title="No name has that in it">
+      Try a shorter word, or a whole colour such as #0b5f6b.
+      <p className="mt-3 flex flex-wrap justify-center gap-1.5">
+        {colorTyping.corrections(typed).map((text) => (
+          <Button key={text} small aria-label={`Use ${text}`} onClick={() => onText(text)}>
+            <ColorChip css={text} className="size-4" /> {text}
+          </Button>
+        ))}
+      </p>
+    </EmptyState>
   );
 }
 
