@@ -79,7 +79,7 @@ export async function post({ address }: Stack, path: string, body: unknown) {
     body: JSON.stringify(body),
   });
   if (!response.ok) throw new Error(await response.text());
-  return response.json();
+  return response.status === 204 ? null : response.json();
 }
 
 /** Sends commands to a project, as another tab would; one that is refused fails the test. */

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { coveredTargets, smallTargets } from '../support/targets.ts';
-import { expect, test } from '../support/test.ts';
+import { expect, post, test } from '../support/test.ts';
 import { VIEWS } from '../support/views.ts';
 
 /** High enough that nearly all of a view is in sight at once. */
@@ -30,8 +30,17 @@ for (const width of [1280, 375])
     page,
     open,
     goOn,
+    stack,
   }) => {
     test.setTimeout(300_000);
+    // One's own set, adopted and favoured: all that a set on the shelf can show and be asked for.
+    const { id } = await post(stack, '/shelf', {
+      name: 'All that is on board',
+      words: 'a ferry, its quay and its bakery',
+      content: { kind: 'palette', colors: [{ name: 'Kelp', color: '#1f6f5c' }] },
+      colors: ['#1f6f5c'],
+    });
+    await post(stack, `/shelf/${id}/adopted`, {});
     await page.setViewportSize({ width, height: TALL });
     await open('gather');
     for (const view of VIEWS) {

@@ -31,19 +31,32 @@ export const SetCard = memo(function SetCard({ set, onFavour, onAdopt, onTakeBac
           {name}
         </b>
         <span className="shrink-0 text-sm text-quiet">{kind}</span>
+        <IconButton
+          small
+          label={favourite ? `Remove ${name} from favourites` : `Add ${name} to favourites`}
+          aria-pressed={favourite}
+          onClick={() => onFavour(set)}
+          className="-mr-1 w-auto! gap-1 self-center px-1.5!"
+        >
+          <Bookmark aria-hidden className="size-4" fill={favourite ? 'currentColor' : 'none'} />
+          {favoured > 0 && <span className="text-sm">{favoured}</span>}
+        </IconButton>
       </div>
-      <p className="truncate text-sm text-quiet" title={from ? `${words} (${from})` : words}>
-        {from && <span className="text-main">{from} </span>}
-        {words || ' '}
-      </p>
-      <div className="mt-1 flex items-center gap-1.5">
+      <div className="flex items-baseline gap-2 text-sm text-quiet">
+        <p className="min-w-0 flex-1 truncate" title={from ? `${words} (${from})` : words}>
+          {from && <span className="text-main">{from} </span>}
+          {words || ' '}
+        </p>
+        {adopted > 0 && <span className="shrink-0">adopted {adopted} ×</span>}
+      </div>
+      <div className="mt-1 flex flex-wrap items-center gap-1.5">
         <Button small onClick={() => onAdopt(set)} aria-label={`Adopt ${name} …`}>
           Adopt …
         </Button>
         <Link
           to={`${addressOf(project, 'deliver', 'shares')}?${new URLSearchParams({ of: `set.${set.id}`, called: name })}`}
           aria-label={`Share ${name} …`}
-          className="text-sm underline underline-offset-2"
+          className="inline-flex min-h-[24px] items-center text-sm underline underline-offset-2"
         >
           Share …
         </Link>
@@ -62,17 +75,6 @@ export const SetCard = memo(function SetCard({ set, onFavour, onAdopt, onTakeBac
             Take {name} off the shelf? Whoever adopted it keeps it.
           </Confirm>
         )}
-        <span className="ml-auto text-sm text-quiet">{adopted > 0 && `adopted ${adopted} ×`}</span>
-        <IconButton
-          small
-          label={favourite ? `Remove ${name} from favourites` : `Add ${name} to favourites`}
-          aria-pressed={favourite}
-          onClick={() => onFavour(set)}
-          className="w-auto! gap-1 px-1.5!"
-        >
-          <Bookmark aria-hidden className="size-4" fill={favourite ? 'currentColor' : 'none'} />
-          {favoured > 0 && <span className="text-sm">{favoured}</span>}
-        </IconButton>
       </div>
     </li>
   );
