@@ -5,6 +5,13 @@ import { VIEWS } from '../support/views.ts';
 /** What is a table or a drawing with two directions, which may scroll both ways. */
 const WIDE = new Set(['assign/text-main', 'check/matrix', 'stage/form']);
 
+/** Buttons that a page has once what is worked out or fetched for it is there. */
+const COMES_LATER: Readonly<Record<string, RegExp>> = {
+  '/': /^Remove /,
+  '/new/set': /^Show more/,
+  '/new/nothing': /^Idea 9/,
+};
+
 /** What reaches beyond the window or the station, by its text. */
 const beyond = (page: Page, mayBeWide: boolean) =>
   page.evaluate((wide) => {
@@ -64,6 +71,8 @@ for (const [width, height, told] of [
     for (const address of ['/', '/new/text', '/new/nothing', '/new/set', '/teams', '/nowhere']) {
       await page.goto(address);
       await expect(page.getByRole('heading').first()).toBeVisible();
+      if (COMES_LATER[address])
+        await page.getByRole('button', { name: COMES_LATER[address] }).first().waitFor();
       await expect.poll(() => beyond(page, false), address).toEqual([]);
     }
   });

@@ -14,12 +14,19 @@ import { Landing } from '../scene/scenes/landing.tsx';
 import { Small } from '../scene/small.tsx';
 import { Button } from '../ui/button.tsx';
 import { Failure } from '../ui/notice.tsx';
+import { useSize } from '../ui/use-size.ts';
 import type { WayProps } from './to-begin-with.ts';
 
 const EMPTY = emptyDocument('', NEW_THEMES);
 const TEXT = sceneText('Your product', 'Start', {});
 const NONE: readonly ProposedSystem[] = [];
 const COLORS = 5;
+/** Px between two ideas, what stands around the page of one, and the width of a list in which two stand abreast, not three. */
+const GAP = 8;
+const AROUND = 10;
+const NARROW = 380;
+/** The height of an idea's page to its width. */
+const TALL = 0.7;
 
 const roundOf = (seed: number): Round => ({
   id: `begin-${seed}`,
@@ -55,6 +62,9 @@ export default function FromNothing({ onGiven }: WayProps) {
     [chosen],
   );
   useEffect(() => onGiven(given), [given, onGiven]);
+  const { element, width } = useSize<HTMLUListElement>();
+  const abreast = width < NARROW ? 2 : 3;
+  const each = Math.floor((width - GAP * (abreast - 1)) / abreast) - AROUND;
   return (
     <section aria-label="Ideas" aria-busy={job.busy}>
       <p className="mb-2 flex items-center gap-2">
@@ -66,8 +76,12 @@ export default function FromNothing({ onGiven }: WayProps) {
         </Button>
       </p>
       {job.fault && <Failure fault={job.fault} onAgain={job.again} />}
-      <ul className={clsx('grid grid-cols-3 gap-2', job.busy && 'opacity-60')}>
-        {ideas.map((idea, i) => (
+      <ul
+        ref={element}
+        className={clsx('grid', job.busy && 'opacity-60')}
+        style={{ gap: GAP, gridTemplateColumns: `repeat(${abreast}, minmax(0, 1fr))` }}
+      >
+        {(width > 0 ? ideas : NONE).map((idea, i) => (
           <li key={idea.colors.join()}>
             <button
               type="button"
@@ -79,7 +93,7 @@ export default function FromNothing({ onGiven }: WayProps) {
                 idea === chosen ? 'border-main bg-pressed' : 'border-transparent hover:bg-sunken',
               )}
             >
-              <Small width={126} height={88} page={760}>
+              <Small width={each} height={Math.round(each * TALL)} page={760}>
                 <SceneRoot Draw={Landing} text={TEXT} style={sceneStyle(idea.page)} states={false} />
               </Small>
               <span data-specimen className="mt-1 flex h-3.5 overflow-hidden rounded-[3px]">
