@@ -3,6 +3,8 @@
 const SHELL = 'mint-lamp-shell';
 const KEPT = 'mint-lamp-kept';
 const PERSON = 'mint-lamp-person';
+/** Parts of earlier versions go, the oldest first. */
+const MOST_PARTS = 600;
 /** A server that does not answer a page within so many ms is taken for away. */
 const PATIENCE_MS = 4000;
 
@@ -17,6 +19,20 @@ async function fromShell(request) {
   if (answer.ok) await (await caches.open(SHELL)).put(request, answer.clone());
   return answer;
 }
+
+/** Keeps pages as they are now, and parts that were fetched before there was this script; one by one, since nobody waits. */
+async function keep({ pages, parts }) {
+  const shell = await caches.open(SHELL);
+  const add = (address) => shell.add(address).catch(() => {});
+  for (const address of pages) await add(address);
+  for (const address of parts) if (!(await shell.match(address))) await add(address);
+  const keys = await shell.keys();
+  for (const key of keys.slice(0, -MOST_PARTS)) await shell.delete(key);
+}
+
+self.addEventListener('message', (event) => {
+  event.waitUntil(keep(event.data).finally(() => event.ports[0].postMessage('kept')));
+});
 
 /** The one page of all addresses. */
 async function page(request) {

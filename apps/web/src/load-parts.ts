@@ -3,6 +3,7 @@ import { toast } from 'sonner';
 import type { CheckViewId } from './addresses.ts';
 import { lineIsCostly } from './fetching/line.ts';
 import { fetchedPart } from './ui/fetched-part.ts';
+import { yieldTurn } from './ui/turns.ts';
 
 interface View {
   readonly default: ComponentType;
@@ -80,17 +81,12 @@ export const loadFrame = () => inTime(() => import('./frame/frame.tsx'));
 export const loadFrontDoor = async () => ({ Component: (await loadFrame()).FrontDoor });
 
 const QUIET_MS = 4000;
-
-/** When the page has nothing else to do. */
-const idle = () =>
-  new Promise<void>((resolve) => {
-    if ('requestIdleCallback' in globalThis) requestIdleCallback(() => resolve());
-    else setTimeout(resolve, QUIET_MS);
-  });
+/** Parts that are fetched ahead at once: each is read and run when it is there, and somebody may be scrolling. */
+const FEW = 4;
 
 /**
- * Fetches the parts that were not opened yet once the page is quiet, the large ones after all others, one at a time and
- * when it is idle; returns the way to call it off. On a slow or metered line nothing is fetched that nobody asked for.
+ * Fetches the parts that were not opened yet once the page is quiet, a few at a time and when it is idle, the large ones
+ * after all others and one at a time; returns the way to call it off. On a slow or metered line nothing is fetched that nobody asked for.
  */
 export function fetchAhead(others: readonly (() => Promise<unknown>)[]): () => void {
   let over = false;
@@ -100,11 +96,14 @@ export function fetchAhead(others: readonly (() => Promise<unknown>)[]): () => v
       return;
     }
     const { PARTS, LARGE_PARTS } = await import('./parts-ahead.ts');
-    await Promise.allSettled(
-      [...Object.values(LOADERS), ...Object.values(CHECK_PAGES), ...PARTS, ...others].map((load) => load()),
-    );
+    const small = [...Object.values(LOADERS), ...Object.values(CHECK_PAGES), ...PARTS, ...others];
+    for (let at = 0; at < small.length; at += FEW) {
+      await yieldTurn();
+      if (over) return;
+      await Promise.allSettled(small.slice(at, at + FEW).map((load) => load()));
+    }
     for (const load of LARGE_PARTS) {
-      await idle();
+      await yieldTurn();
       if (over) return;
       await Promise.allSettled([load()]);
     }

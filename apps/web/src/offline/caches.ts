@@ -1,3 +1,2 @@
 /** What is kept for when the server does not answer, by the names that the script of `public/sw.js` knows. */
-export const SHELL = 'mint-lamp-shell';
 export const KEPT = 'mint-lamp-kept';

@@ -2,12 +2,10 @@ import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { SCHEMA_VERSION_HEADER } from '@mint-lamp/core/wire/schema-version';
 import { personOfPage } from '../person/person.ts';
 import type { AppStore } from '../store/store.ts';
-import { KEPT, SHELL } from './caches.ts';
+import { KEPT } from './caches.ts';
 
 /** Edits come one after the other; what is kept follows after so many ms. */
 const PACE_MS = 3000;
-/** Parts of earlier versions go, the oldest first. */
-const MOST_PARTS = 600;
 /** Projects that are kept, the newest of them. */
 const MOST_PROJECTS = 20;
 
@@ -16,17 +14,29 @@ async function trim(cache: Cache, most: number): Promise<void> {
   await Promise.all(keys.slice(0, -most).map((key) => cache.delete(key)));
 }
 
-/** The page itself and all parts of it that were fetched so far. */
+/** How long its script may take to keep the page, ms; one of an earlier version does not answer. */
+const PATIENCE_MS = 20_000;
+
+/**
+ * Has the page itself and all parts of it that were fetched so far kept, by the script beside it: done by the page, it
+ * would hold up what moves.
+ */
 async function keepShell(): Promise<void> {
-  const shell = await caches.open(SHELL);
+  const { active } = await navigator.serviceWorker.ready;
   const parts = performance
     .getEntriesByType('resource')
     .map(({ name }) => name)
     .filter((name) => new URL(name).pathname.startsWith('/assets/'));
-  const missing: string[] = [];
-  for (const part of new Set(parts)) if (!(await shell.match(part))) missing.push(part);
-  await Promise.allSettled(['/', '/appearance.js', ...missing].map((address) => shell.add(address)));
-  await trim(shell, MOST_PARTS);
+  const { port1, port2 } = new MessageChannel();
+  await new Promise<void>((done) => {
+    const timer = setTimeout(done, PATIENCE_MS);
+    port1.onmessage = () => {
+      clearTimeout(timer);
+      done();
+    };
+    active?.postMessage({ pages: ['/', '/appearance.js'], parts: [...new Set(parts)] }, [port2]);
+  });
+  port1.close();
 }
 
 /**

@@ -60,10 +60,12 @@ export function cssNames(doc: ProjectDocument, prefix = ''): CssNames {
 export function namesUnder(doc: ProjectDocument, start: string, ofGradients: string): CssNames {
   const unique = uniqueNames();
   const roles = new Map(doc.roles.map((role) => [role.id, unique(`${start}${roleSlug(role)}`)]));
-  const shades = new Map<string, string>();
-  for (const family of doc.families)
-    for (const label of family.growth.labels)
-      shades.set(`${family.id} ${label}`, unique(shadeName(start, family.name, label)));
+  const shades = new Map(
+    doc.families.map(({ id, name, growth }) => [
+      id,
+      new Map(growth.labels.map((label) => [label, unique(shadeName(start, name, label))])),
+    ]),
+  );
   const families = familiesOf(doc);
   const bases = new Map<string, string>();
   for (const id of linkedBases(doc)) {
@@ -76,7 +78,7 @@ export function namesUnder(doc: ProjectDocument, start: string, ofGradients: str
   const themes = new Map(doc.themes.map((theme) => [theme.id, themeName(slug(theme.name))]));
   const missing = '--missing';
   return {
-    shade: (family, label) => shades.get(`${family} ${label}`) ?? missing,
+    shade: (family, label) => shades.get(family)?.get(label) ?? missing,
     base: (id) => {
       const resolved = families.get(id);
       if (!resolved) return `var(${missing})`;

@@ -3,7 +3,7 @@ import type { ChoicesOf } from '../document/delivery/forms.ts';
 import { writeRoleName } from '../document/naming/role-name.ts';
 import { opposite, otherScheme, schemeOf } from '../system/delivery/schemes.ts';
 import { gradientCss } from '../system/gradients/gradient-css.ts';
-import type { ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
+import { hasColors, type ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
 import type { ResolvedTheme, System } from '../system/resolve.ts';
 import { type Code, codeOf } from './codes.ts';
 import { type Block, comment, type Declaration } from './css-blocks.ts';
@@ -87,7 +87,7 @@ export class CssSheet {
     if (!link) return null;
     if (link.to === 'gradient' || gradient) {
       const painted = gradient && theme.gradients.get(gradient);
-      if (!painted || !gradientCss(painted)) return null;
+      if (!painted || !hasColors(painted)) return null;
       if (this.base.links)
         return {
           value: `var(${link.to === 'role' ? this.names.role(link.role) : this.names.gradient(gradient)})`,
@@ -99,8 +99,10 @@ export class CssSheet {
     return { value, ...(this.wide ? { wider: colorValue(color, link, this.wide) } : {}) };
   }
 
-  private gradientDeclaration(resolved: ResolvedGradient): Omit<Declaration, 'property'> | null {
-    const own = this.gradient(resolved);
+  private gradientDeclaration(
+    resolved: ResolvedGradient,
+    own = this.gradient(resolved),
+  ): Omit<Declaration, 'property'> | null {
     if (!own) return null;
     const wider = this.wide && !own.isPlain ? this.gradient(resolved, this.wide)?.value : undefined;
     return {
@@ -124,8 +126,9 @@ export class CssSheet {
     for (const resolved of theme.gradients.values()) {
       const { id, name } = resolved.gradient;
       const property = this.names.gradient(id);
-      const value = this.gradientDeclaration(resolved);
-      const remark = gradientRemark(name, this.gradient(resolved)?.isPlain ?? false);
+      const own = this.gradient(resolved);
+      const value = this.gradientDeclaration(resolved, own);
+      const remark = gradientRemark(name, own?.isPlain ?? false);
       out.push(
         value
           ? { property, ...value, ...this.said(property, remark) }
@@ -228,7 +231,7 @@ export class CssSheet {
     }
     for (const resolved of first?.gradients.values() ?? []) {
       const { id } = resolved.gradient;
-      const everywhere = [...system.themes.values()].every((theme) => gradientCss(theme.gradients.get(id)!));
+      const everywhere = [...system.themes.values()].every((theme) => hasColors(theme.gradients.get(id)!));
       const initial = everywhere && (plainGradient(resolved) ?? gradientCss(resolved));
       if (initial) register(names.gradient(id), '<image>', initial);
     }

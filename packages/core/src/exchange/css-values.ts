@@ -1,9 +1,10 @@
+import type { Gradient } from '../document/gradients/gradient.ts';
 import type { Link } from '../document/links/link.ts';
-import { engineFaults } from '../gradient/engines.ts';
+import { faultsOfEngines } from '../gradient/engines.ts';
 import { plainStops } from '../gradient/plain-stops.ts';
 import { writeGradient } from '../gradient/write-css.ts';
 import { gradientText, type StopPaint } from '../system/gradients/gradient-css.ts';
-import { paintedGradient, type ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
+import { hasColors, paintedGradient, type ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
 import type { Painted } from '../system/painted.ts';
 import type { System } from '../system/resolve.ts';
 import { type Code, codeOf } from './codes.ts';
@@ -39,9 +40,19 @@ function linkValue(link: Link, names: CssNames): string {
 export const colorValue = (color: Painted, link: Link, { code, links }: ValueStyle): string =>
   !links || link.to === 'color' ? codeOf(color, code) : linkValue(link, links);
 
+/** Gradients as they were last written by links, which are the same in every theme where no stop has lost its colour. */
+const linked = new WeakMap<Gradient, { readonly style: ValueStyle; readonly text: string }>();
+
 /** A gradient as CSS with its stops as a style has them; null when fewer than two of its stops have a colour. */
-export const mixedGradient = (resolved: ResolvedGradient, style: ValueStyle): string | null =>
-  gradientText(resolved, ({ color, link }: StopPaint) => colorValue(color, link, style));
+export function mixedGradient(resolved: ResolvedGradient, style: ValueStyle): string | null {
+  const { gradient, colors } = resolved;
+  const isSameEverywhere = style.links !== null && colors.every((color) => color !== null);
+  const known = isSameEverywhere ? linked.get(gradient) : undefined;
+  if (known?.style.links === style.links && known.style.code === style.code) return known.text;
+  const text = gradientText(resolved, ({ color, link }: StopPaint) => colorValue(color, link, style));
+  if (isSameEverywhere && text !== null) linked.set(gradient, { style, text });
+  return text;
+}
 
 const plains = new WeakMap<ResolvedGradient, string | null>();
 
@@ -53,7 +64,7 @@ export function plainGradient(resolved: ResolvedGradient): string | null {
   let known = plains.get(resolved);
   if (known === undefined) {
     const painted = paintedGradient(resolved);
-    const plain = painted && enough(resolved) ? plainStops(painted) : null;
+    const plain = painted && hasColors(resolved) ? plainStops(painted) : null;
     // Browsers that do not know other spaces do not know their names either.
     known = plain && writeGradient(plain).replace(' in srgb,', ',').replace('(in srgb, ', '(');
     plains.set(resolved, known);
@@ -61,14 +72,12 @@ export function plainGradient(resolved: ResolvedGradient): string | null {
   return known;
 }
 
-const enough = ({ colors }: ResolvedGradient) => colors.filter(Boolean).length > 1;
-
 /** Whether engines paint a gradient otherwise than each other. */
 export function isPaintedOtherwise(resolved: ResolvedGradient): boolean {
   let known = otherwises.get(resolved);
   if (known === undefined) {
     const painted = paintedGradient(resolved);
-    known = painted !== null && engineFaults(painted).length > 0;
+    known = painted !== null && !faultsOfEngines(painted).next().done;
     otherwises.set(resolved, known);
   }
   return known;

@@ -1,6 +1,5 @@
 import { writeRoleName } from '../document/naming/role-name.ts';
 import type { Role } from '../document/roles/role.ts';
-import { gradientCss } from '../system/gradients/gradient-css.ts';
 import type { ResolvedGradient } from '../system/gradients/resolved-gradient.ts';
 import type { ResolvedTheme, System } from '../system/resolve.ts';
 import type { ResolvedRole } from '../system/roles/resolved-role.ts';
@@ -21,7 +20,6 @@ function roleValueOf(
 
 /** A gradient as plain CSS without links; in plain stops where the choice says so. */
 function flatGradient(resolved: ResolvedGradient, code: Code, gradients: GradientChoice): string | null {
-  if (!gradientCss(resolved)) return null;
   const style = { links: null, code };
   return gradientValue(resolved, gradients === 'fallback' ? 'mixed' : gradients, style)?.value ?? null;
 }

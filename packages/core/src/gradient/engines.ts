@@ -1,5 +1,5 @@
-import { convert, numbers } from '../color/convert.ts';
-import { color, SPACES } from '../color/spaces.ts';
+import { rgbToOklab } from '../color/kernel.ts';
+import { SPACES } from '../color/spaces.ts';
 import type { Rgba } from '../contrast/ratio.ts';
 import { type CssGradient, placeStops } from './model.ts';
 import { endsEarly, hasNoExtent } from './plain-stops.ts';
@@ -23,30 +23,34 @@ export type EngineFault = keyof typeof ENGINE_FAULTS;
 /** OKLCH chroma below which engines keep or lose a hue at other limits. */
 const NEARLY_GREY = 0.021;
 
-const chromaOf = ({ r, g, b }: Rgba) =>
-  numbers(convert(color('srgb', [r / 255, g / 255, b / 255]), 'oklch'))[1];
+function chromaOf({ r, g, b }: Rgba): number {
+  const [, x, y] = rgbToOklab(r, g, b);
+  return Math.hypot(x, y);
+}
 
 /** Whether what it repeats is seen more than once in any box: along a line or a turn from 0 to 100 % it is not. */
 function isSeenRepeating(gradient: CssGradient): boolean {
+  if (!gradient.repeating || gradient.kind === 'radial') return gradient.repeating;
   const { first, last } = placeStops({ ...gradient, repeating: false });
-  return gradient.repeating && (gradient.kind === 'radial' || first > 0 || last < 100);
+  return first > 0 || last < 100;
 }
 
 /** What in a gradient, as CSS has it, engines paint otherwise than each other; empty where all paint the same. */
-export function engineFaults(gradient: CssGradient): EngineFault[] {
-  const faults: EngineFault[] = [];
+export const engineFaults = (gradient: CssGradient): EngineFault[] => [...faultsOfEngines(gradient)];
+
+/** {@link engineFaults} one after the other, for who asks only whether there is any. */
+export function* faultsOfEngines(gradient: CssGradient): Generator<EngineFault, void> {
   const { space, hueWay } = gradient;
   const stops = gradient.stops.flatMap((item) => (item.kind === 'stop' ? [item.color] : []));
   if (space !== 'srgb') {
-    if (stops.some(({ alpha }) => alpha !== stops[0]!.alpha)) faults.push('opacity');
-    if (gradient.stops.some(({ kind }) => kind === 'hint')) faults.push('middle');
-    if (isSeenRepeating(gradient)) faults.push('repeats');
+    if (stops.some(({ alpha }) => alpha !== stops[0]!.alpha)) yield 'opacity';
+    if (gradient.stops.some(({ kind }) => kind === 'hint')) yield 'middle';
+    if (isSeenRepeating(gradient)) yield 'repeats';
   }
   if (SPACES[space].hue) {
-    if (stops.some((stop) => chromaOf(stop) < NEARLY_GREY)) faults.push('grey');
-    if (hueWay !== 'shorter' && placeStops(gradient).first > 0) faults.push('way');
+    if (stops.some((stop) => chromaOf(stop) < NEARLY_GREY)) yield 'grey';
+    if (hueWay !== 'shorter' && placeStops(gradient).first > 0) yield 'way';
   }
-  if (gradient.kind === 'radial' && hasNoExtent(gradient)) faults.push('extent');
-  else if (endsEarly(gradient)) faults.push('ellipse');
-  return faults;
+  if (gradient.kind === 'radial' && hasNoExtent(gradient)) yield 'extent';
+  else if (endsEarly(gradient)) yield 'ellipse';
 }

@@ -12,10 +12,22 @@ function paintedText({ r, g, b, alpha }: Rgba): string {
   return `rgb(${number(r)} ${number(g)} ${number(b)}${alpha === 1 ? '' : ` / ${number(alpha)}`})`;
 }
 
-function itemText<C>(item: ColorStop<C> | Hint, colorText: (color: C) => string): string {
-  if (item.kind === 'hint') return placeText(item.place);
-  return [colorText(item.color), ...item.places.map(placeText)].join(' ');
+// A document's places are the same in every theme, and most of what is written of a gradient.
+const placesTexts = new WeakMap<readonly StopPlace[], string>();
+
+/** The places of a stop, each with a space before it. */
+function placesText(places: readonly StopPlace[]): string {
+  if (!places.length) return '';
+  let text = placesTexts.get(places);
+  if (text === undefined) {
+    text = places.map((place) => ` ${placeText(place)}`).join('');
+    placesTexts.set(places, text);
+  }
+  return text;
 }
+
+const itemText = <C>(item: ColorStop<C> | Hint, colorText: (color: C) => string): string =>
+  item.kind === 'hint' ? placeText(item.place) : `${colorText(item.color)}${placesText(item.places)}`;
 
 const isCenter = (center: readonly [StopPlace, StopPlace]) =>
   center.every((place) => place.value === 50 && place.unit === '%');

@@ -1,7 +1,7 @@
 import type { Link } from '../../document/links/link.ts';
 import { writeGradientWith } from '../../gradient/write-css.ts';
 import type { Painted } from '../painted.ts';
-import { coloredGradient, type ResolvedGradient } from './resolved-gradient.ts';
+import { coloredGradient, hasColors, type ResolvedGradient } from './resolved-gradient.ts';
 
 /** What a stop is written as: the link that it has, and the colour that this comes to. */
 export interface StopPaint {
@@ -11,9 +11,11 @@ export interface StopPaint {
 
 /** A gradient as CSS with each stop's colour as `value` writes it; null when fewer than two of its stops have one. */
 export function gradientText(resolved: ResolvedGradient, value: (stop: StopPaint) => string): string | null {
-  const gradient = coloredGradient(resolved, (color, link) => ({ color, link }));
-  const enough = gradient && gradient.stops.filter(({ kind }) => kind === 'stop').length > 1;
-  return enough ? writeGradientWith(gradient, value) : null;
+  if (!hasColors(resolved)) return null;
+  return writeGradientWith(
+    coloredGradient(resolved, (color, link) => value({ color, link }))!,
+    (text) => text,
+  );
 }
 
 /** A gradient as CSS with plain colours; null when fewer than two of its stops have one. */

@@ -145,6 +145,16 @@ export function coloredGradient<C>(
   return items.length ? { ...gradient, stops: items } : null;
 }
 
+/** Whether at least two stops have a colour, without which it is no gradient of CSS. */
+export function hasColors({ colors }: ResolvedGradient): boolean {
+  let count = 0;
+  for (const color of colors) {
+    if (color) count += 1;
+    if (count > 1) return true;
+  }
+  return false;
+}
+
 /** A resolved gradient as CSS has it; null when no stop has a colour. */
 export const paintedGradient = (resolved: ResolvedGradient): CssGradient | null =>
   coloredGradient(resolved, (color) => color);

@@ -2,12 +2,16 @@ import { groundName } from '@mint-lamp/core/document/naming/pair-name';
 import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import { sampleOf } from '@mint-lamp/core/judged/pairs/sample';
 import type { Readout } from '@mint-lamp/core/judged/readout/readout';
-import type { Ref } from 'react';
+import { type Ref, useCallback } from 'react';
 import { useLongList } from '../../../ui/long-list.ts';
 import { useColumnsInView } from '../../../ui/wide-table.ts';
+import { useOffersAhead } from '../repair/use-offers-ahead.ts';
 import type { BoardRow } from './board-filter.ts';
 import { CELL_WIDTH, NAME_WIDTH, PairRow } from './pair-row.tsx';
 import { rowAt } from './use-order.ts';
+
+/** Rows after those that are drawn whose repairs are worked out ahead. */
+const ROWS_AHEAD = 24;
 
 interface PairBoardProps {
   readout: Readout;
@@ -39,6 +43,19 @@ export function PairBoard({ readout, before: was, rows, theme, open, label }: Pa
   const count = theme !== null && readout.measured.has(theme) ? 1 : readout.themes;
   const { inside, first, last } = useColumnsInView<HTMLDivElement>(count, CELL_WIDTH, NAME_WIDTH);
   const whole = last - first + 1 === count;
+  const below = (shown.at(-1) ?? -1) + 1;
+  const ahead = useCallback(
+    () =>
+      rows
+        .slice(below, below + ROWS_AHEAD)
+        .flatMap((row) =>
+          row.kind === 'ground'
+            ? []
+            : rowAt(readout, row.place, count === 1 ? theme : null).slice(first, last + 1),
+        ),
+    [readout, rows, below, count, theme, first, last],
+  );
+  useOffersAhead(readout, ahead);
   return (
     <div ref={inside}>
       <ol

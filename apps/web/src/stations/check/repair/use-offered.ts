@@ -5,7 +5,7 @@ import { useMoving } from '../../../store/use-moving.ts';
 import { knownOffer, type Offered, offeredFor } from './repair-of.ts';
 
 /** What may be worked out while a frame is drawn, ms; the rest comes after it, one by one. */
-const IN_FRAME_MS = 24;
+const IN_FRAME_MS = 12;
 
 let spent = 0;
 let isCounting = false;
