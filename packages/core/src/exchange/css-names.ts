@@ -52,9 +52,14 @@ export function uniqueNames(): (wanted: string) => string {
  * is asked for. Where two would be the same, the later one gets a number. Roles come first, since they are what pages use.
  */
 export function cssNames(doc: ProjectDocument, prefix = ''): CssNames {
+  const known = knownNames.get(doc);
+  if (known?.prefix === prefix) return known.names;
   const start = prefix ? `--${prefix}-` : '--';
-  return namesUnder(doc, start, `${start}gradient-`);
+  const names = namesUnder(doc, start, `${start}gradient-`);
+  knownNames.set(doc, { prefix, names });
+  return names;
 }
+const knownNames = new WeakMap<ProjectDocument, { readonly prefix: string; readonly names: CssNames }>();
 
 /** {@link cssNames} with other beginnings: of colours, and of gradients. */
 export function namesUnder(doc: ProjectDocument, start: string, ofGradients: string): CssNames {

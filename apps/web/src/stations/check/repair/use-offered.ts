@@ -4,22 +4,21 @@ import { useEffect, useReducer, useRef } from 'react';
 import { useMoving } from '../../../store/use-moving.ts';
 import { knownOffer, type Offered, offeredFor } from './repair-of.ts';
 
-/** What may be worked out while a frame is drawn, ms; the rest comes after it, one by one. */
+/** What may be worked out while rows are drawn, ms; the rest comes once they stand, one by one. */
 const IN_FRAME_MS = 12;
+/** A drawing is given up or done by then, ms. */
+const DRAWN_WITHIN_MS = 1000;
 
 let spent = 0;
-let isCounting = false;
+let since = 0;
 
-/** Works something out where there is time for it in this frame; null where there is none. */
+/** Works something out where there is time for it while rows are drawn, however many turns that takes; null where there is none. */
 function inFrame<T>(work: () => T): T | null {
-  if (spent >= IN_FRAME_MS) return null;
-  if (!isCounting) {
-    isCounting = true;
-    setTimeout(() => {
-      isCounting = false;
-      spent = 0;
-    });
+  if (performance.now() - since > DRAWN_WITHIN_MS) {
+    since = performance.now();
+    spent = 0;
   }
+  if (spent >= IN_FRAME_MS) return null;
   const start = performance.now();
   const result = work();
   spent += performance.now() - start;
@@ -60,6 +59,8 @@ export function useOffered(readout: Readout, measurement: Measurement | null): O
       (moving ? last.current : inFrame(() => offeredFor(readout, measurement))));
   useEffect(() => {
     last.current = offered;
+    // What was drawn stands; the next drawing has its own time.
+    spent = 0;
   });
   const isMissing = measurement !== null && !offered && !moving;
   useEffect(() => {

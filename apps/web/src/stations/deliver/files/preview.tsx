@@ -14,8 +14,7 @@ interface PreviewProps {
   last: HandOver | null;
 }
 
-const bytes = (content: Written) =>
-  typeof content === 'string' ? new TextEncoder().encode(content).length : content.length;
+const bytes = (content: Written) => new Blob([content as BlobPart]).size;
 
 const size = (count: number) =>
   count < 1_000_000
