@@ -1,5 +1,5 @@
 import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
-import { countInParts, type Histogram } from '@mint-lamp/core/picture/histogram';
+import { countInParts, type Histogram, wordsOf } from '@mint-lamp/core/picture/histogram';
 import type { Pixels } from '@mint-lamp/core/picture/sample';
 import { halved } from '@mint-lamp/core/picture/shrink';
 import { yieldTurn } from './turns.ts';
@@ -72,6 +72,11 @@ export interface ReadPicture {
 
 /** The least opacity of some pixels that is more than none and less than before. */
 function faintestOf(pixels: Uint8ClampedArray, before: number): number {
+  // Most pictures are opaque all over, which words of four bytes tell at once.
+  const words = wordsOf(pixels);
+  let all = -1;
+  for (let i = 0; i < words.length; i++) all &= words[i]!;
+  if (all >>> 24 === 255) return before;
   let least = before;
   for (let i = 3; i < pixels.length; i += 4) if (pixels[i]! < least && pixels[i]! > 0) least = pixels[i]!;
   return least;

@@ -47,8 +47,8 @@ export function oklabToLinear(L: number, a: number, b: number, out: Triple): Tri
   return out;
 }
 
-/** Linear light of a channel 0–255; whole numbers by table. */
-const light8 = (v: number) => LINEAR_8BIT[v] ?? linearize(v / 255);
+/** Linear light of a channel 0–255; whole numbers by table, in which a fraction would be sought as a name, and slowly. */
+const light8 = (v: number) => ((v & 255) === v ? LINEAR_8BIT[v]! : linearize(v / 255));
 
 /** Painted sRGB (channels 0–255, fractions allowed) to OKLab. Writes into and returns `out`. */
 export function rgbToOklab(r: number, g: number, b: number, out: Triple = [0, 0, 0]): Triple {

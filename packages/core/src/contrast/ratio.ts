@@ -13,7 +13,7 @@ export interface Rgba {
 const held = (v: number, most: number) => (Number.isNaN(v) ? 0 : clamp(v, 0, most));
 
 /** Linear light of a channel 0–255; whole numbers by table, where anything else finds nothing. */
-const linear = (v: number) => LINEAR_8BIT[v] ?? linearize(held(v, 255) / 255);
+const linear = (v: number) => ((v & 255) === v ? LINEAR_8BIT[v]! : linearize(held(v, 255) / 255));
 
 /**
  * WCAG 2.2 relative luminance of an opaque sRGB colour, 0–1. Channels are held in 0–255, what is no number counts

@@ -222,24 +222,38 @@ export function* placesOfPalettes(
 
 /** How many px each place lies from the next of another part or the edge, in steps to all eight sides; 1–255. */
 function depthOf(part: Uint8Array, width: number, height: number): Uint8Array {
-  const depth = new Uint8Array(part.length).fill(DEEP);
-  const at = (x: number, y: number, own: number) => {
-    if (x < 0 || y < 0 || x >= width || y >= height) return 0;
-    const i = y * width + x;
-    return part[i] === own ? depth[i]! : 0;
-  };
-  const settle = (x: number, y: number, way: 1 | -1) => {
-    const i = y * width + x;
-    const own = part[i]!;
-    const least = Math.min(
-      at(x - way, y, own),
-      at(x - way, y - way, own),
-      at(x, y - way, own),
-      at(x + way, y - way, own),
-    );
-    depth[i] = Math.min(depth[i]!, least + 1, DEEP);
-  };
-  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) settle(x, y, 1);
-  for (let y = height - 1; y >= 0; y--) for (let x = width - 1; x >= 0; x--) settle(x, y, -1);
-  return depth;
+  // With a border that belongs to no part, so that nothing has to be asked at the edges.
+  const across = width + 2;
+  const own = new Int16Array(across * (height + 2)).fill(-1);
+  for (let y = 0; y < height; y++) own.set(part.subarray(y * width, (y + 1) * width), (y + 1) * across + 1);
+  const depth = new Uint8Array(own.length);
+  for (let i = 0; i < own.length; i++) depth[i] = own[i]! < 0 ? 0 : DEEP;
+  settle(own, depth, across, across + 1, own.length - across - 1, 1);
+  settle(own, depth, across, own.length - across - 2, across, -1);
+  const out = new Uint8Array(part.length);
+  for (let y = 0; y < height; y++)
+    out.set(depth.subarray((y + 1) * across + 1, (y + 1) * across + 1 + width), y * width);
+  return out;
+}
+
+/** One more than the least depth of those four of a place's neighbours that were passed before it, where they are of its part. */
+function settle(
+  own: Int16Array,
+  depth: Uint8Array,
+  across: number,
+  from: number,
+  to: number,
+  way: 1 | -1,
+): void {
+  const row = across * way;
+  for (let i = from; i !== to; i += way) {
+    const part = own[i]!;
+    if (part < 0) continue;
+    let least = DEEP;
+    least = Math.min(least, own[i - way] === part ? depth[i - way]! : 0);
+    least = Math.min(least, own[i - row - way] === part ? depth[i - row - way]! : 0);
+    least = Math.min(least, own[i - row] === part ? depth[i - row]! : 0);
+    least = Math.min(least, own[i - row + way] === part ? depth[i - row + way]! : 0);
+    if (least + 1 < depth[i]!) depth[i] = least + 1;
+  }
 }
