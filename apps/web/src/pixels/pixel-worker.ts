@@ -3,7 +3,7 @@ import type { MovedColor, PixelPlace } from '@mint-lamp/core/document/pictures/p
 import type { Area } from '@mint-lamp/core/gradient/area';
 import { followRow } from '@mint-lamp/core/gradient/follow-row';
 import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
-import { type Division, dimOthers, divide } from '@mint-lamp/core/picture/division';
+import { type Division, dimOthers, divide, sharesOf } from '@mint-lamp/core/picture/division';
 import type { Histogram } from '@mint-lamp/core/picture/histogram';
 import { worstOfEach, worstOverPixels } from '@mint-lamp/core/picture/over-pixels';
 import { paletteOfHistogram } from '@mint-lamp/core/picture/palette';
@@ -149,7 +149,7 @@ function colorsOf(
 ): Omit<RowColor, 'share'>[] {
   const whole = picture();
   const all = paletteOfHistogram(h, size, leaning);
-  const shares = new Map(divide(h, all).shares.map((share, i) => [all[i]!, share]));
+  const shares = new Map(sharesOf(h, all).map((share, i) => [all[i]!, share]));
   const found = all.slice().sort((a, b) => shares.get(b)! - shares.get(a)!);
   return found.map(({ r, g, b, place }, index) => {
     const own = moved.find((one) => one.leaning === leaning && one.size === size && one.index === index);

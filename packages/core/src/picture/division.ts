@@ -16,35 +16,57 @@ export interface Division {
   readonly nearest: Uint8Array;
 }
 
-/** Divides a counted picture among colours (at most 255), by ΔE OK. Without colours or pixels all shares are 0. */
-export function divide(h: Histogram, colors: readonly Rgb[]): Division {
-  const labs = colors.map(({ r, g, b }) => rgbToOklab(r, g, b));
-  const find = (l: number, a: number, b: number) => {
+/** OKLab of the middle of every cell, three numbers each; the same for all pictures. */
+let middles: Float64Array | null = null;
+
+function middlesOfCells(): Float64Array {
+  if (middles) return middles;
+  middles = new Float64Array(CELLS * 3);
+  const middle = (bits: number) => ((bits & 31) << 3) + 3.5;
+  for (let key = 0; key < CELLS; key++)
+    middles.set(rgbToOklab(middle(key >> 10), middle(key >> 5), middle(key)), key * 3);
+  return middles;
+}
+
+/** What finds the nearest of some colours to one in OKLab, by ΔE OK. */
+function finder(colors: readonly Rgb[]): (l: number, a: number, b: number) => number {
+  const labs = Float64Array.from(colors.flatMap(({ r, g, b }) => rgbToOklab(r, g, b)));
+  return (l, a, b) => {
     let best = Number.POSITIVE_INFINITY;
     let found = 0;
-    for (let c = 0; c < labs.length; c++) {
-      const lab = labs[c]!;
-      const d = (l - lab[0]) ** 2 + (a - lab[1]) ** 2 + (b - lab[2]) ** 2;
+    for (let c = 0; c < labs.length; c += 3) {
+      const [dl, da, db] = [l - labs[c]!, a - labs[c + 1]!, b - labs[c + 2]!];
+      const d = dl * dl + da * da + db * db;
       if (d < best) {
         best = d;
         found = c;
       }
     }
-    return found;
+    return found / 3;
   };
-  const nearest = new Uint8Array(CELLS);
-  // Cells without a pixel are met where pixels are shown smaller than they are, as means of several.
-  for (let key = 0; key < CELLS; key++) {
-    const middle = (bits: number) => ((bits & 31) << 3) + 3.5;
-    nearest[key] = find(...rgbToOklab(middle(key >> 10), middle(key >> 5), middle(key)));
-  }
+}
+
+/** The share of a counted picture's pixels that are nearest to each of some colours, by ΔE OK, 0–1, in the order given. */
+export function sharesOf(h: Histogram, colors: readonly Rgb[], nearest?: Uint8Array): number[] {
+  const find = finder(colors);
   const sizes = colors.map(() => 0);
   for (let i = 0; i < h.count.length; i++) {
     const c = find(h.l[i]!, h.a[i]!, h.b[i]!);
-    nearest[h.key[i]!] = c;
+    if (nearest) nearest[h.key[i]!] = c;
     if (colors.length) sizes[c]! += h.count[i]!;
   }
-  return { shares: sizes.map((size) => (h.total ? size / h.total : 0)), nearest };
+  return sizes.map((size) => (h.total ? size / h.total : 0));
+}
+
+/** Divides a counted picture among colours (at most 255), by ΔE OK. Without colours or pixels all shares are 0. */
+export function divide(h: Histogram, colors: readonly Rgb[]): Division {
+  const find = finder(colors);
+  const labs = middlesOfCells();
+  const nearest = new Uint8Array(CELLS);
+  // Cells without a pixel are met where pixels are shown smaller than they are, as means of several.
+  for (let key = 0, at = 0; key < CELLS; key++, at += 3)
+    nearest[key] = find(labs[at]!, labs[at + 1]!, labs[at + 2]!);
+  return { shares: sharesOf(h, colors, nearest), nearest };
 }
 
 /**
