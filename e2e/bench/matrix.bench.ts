@@ -4,7 +4,7 @@ import { makeLargestProject } from './largest-project.ts';
 
 // The matrix of 300 × 300 roles in the worst of 12 themes: until it is drawn, and the longest frame while it is scrolled.
 const ROLES = sized(300, 60);
-const RUNS = sized(3, 1);
+const RUNS = sized(10, 1);
 const { page, stack, close } = await openBench();
 
 async function measure() {

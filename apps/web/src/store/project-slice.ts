@@ -270,6 +270,9 @@ function preview(state: ProjectState, gesture: Gesture | null): ProjectState {
   return { ...state, shown, gesture: command, interrupted: null };
 }
 
+/** Frozen at the top: what is frozen is not walked to its last leaf, with each load and edit, to freeze all that is in it. */
+const asItIs = (state: ProjectState): ProjectState => Object.freeze(state);
+
 /**
  * A document is large, is never changed in place, and every command makes the next one out of plain objects: so what is
  * done is done to the state itself and not to a draft of it, and only while a project is open.
@@ -277,7 +280,7 @@ function preview(state: ProjectState, gesture: Gesture | null): ProjectState {
 const whileOpen =
   <P>(change: (state: ProjectState, payload: P) => ProjectState) =>
   (draft: ProjectState | null, { payload }: PayloadAction<P>): ProjectState | null =>
-    draft && change((original(draft as object) ?? draft) as ProjectState, payload);
+    draft && asItIs(change((original(draft as object) ?? draft) as ProjectState, payload));
 
 /** The open project. */
 const slice = createSlice({
@@ -285,7 +288,7 @@ const slice = createSlice({
   initialState: null as ProjectState | null,
   reducers: {
     /** What the server has, what this browser still has to send, what can be undone. */
-    opened: (_, { payload }: PayloadAction<Opened>): ProjectState | null => open(payload),
+    opened: (_, { payload }: PayloadAction<Opened>): ProjectState | null => asItIs(open(payload)),
     closed: (): ProjectState | null => null,
     /** The document while a gesture is under way; null ends it without a trace. */
     previewed: whileOpen<Gesture | null>(preview),
