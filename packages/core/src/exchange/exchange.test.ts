@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { SKERRY_LINE } from '../demo/skerry-line.ts';
+import { choicesOf } from '../document/delivery/forms.ts';
 import { resolveSystem } from '../system/resolve.ts';
 import { writeCodeList } from './code-list.ts';
 import { writeCss } from './css.ts';
@@ -38,6 +39,25 @@ describe('the CSS export', () => {
     expect(writeCss(resolveSystem({ ...SKERRY_LINE, families }))).toContain(
       '/* First light: fewer than two of its stops have a colour */',
     );
+  });
+
+  it('writes a gradient anew where its families are called otherwise, a stop has lost its colour or the notation is another', () => {
+    const lineOf = (of: string) => /--gradient-first-light: .*;/.exec(of)![0];
+    const before = lineOf(css);
+    const renamed = SKERRY_LINE.families.map((family) =>
+      family.name === 'Deepwater' ? { ...family, name: 'Fjord' } : family,
+    );
+    expect(lineOf(writeCss(resolveSystem({ ...SKERRY_LINE, families: renamed })))).toBe(
+      before.replaceAll('--deepwater-', '--fjord-'),
+    );
+    const fewer = SKERRY_LINE.families.filter((family) => family.name !== 'Buoy');
+    const lost = lineOf(writeCss(resolveSystem({ ...SKERRY_LINE, families: fewer })));
+    expect(before).toContain('--buoy-');
+    expect(lost).not.toContain('--buoy-');
+    expect(lost).toContain('--deepwater-');
+    const plain = lineOf(writeCss(system, choicesOf({ css: { roles: 'resolved', code: 'rgb' } }, 'css')));
+    expect(plain).not.toContain('var(');
+    expect(lineOf(writeCss(system))).toBe(before);
   });
 });
 
