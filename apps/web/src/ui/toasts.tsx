@@ -4,7 +4,9 @@ export function Toasts() {
   return (
     <Toaster
       position="bottom-center"
+      // Above the tray, and above what stands at the foot of a phone.
       offset={92}
+      mobileOffset={{ bottom: 72 }}
       duration={3500}
       style={{ fontFamily: 'inherit' }}
       toastOptions={{
