@@ -46,7 +46,10 @@ function finder(colors: readonly Rgb[]): (l: number, a: number, b: number) => nu
   };
 }
 
-/** The share of a counted picture's pixels that are nearest to each of some colours, by ΔE OK, 0–1, in the order given. */
+/**
+ * The share of a counted picture's pixels that are nearest to each of some colours, by ΔE OK, 0–1, in the order given.
+ * Where `nearest` is given (a number for each of {@link CELLS}), each cell with a pixel has its colour's place written there.
+ */
 export function sharesOf(h: Histogram, colors: readonly Rgb[], nearest?: Uint8Array): number[] {
   const find = finder(colors);
   const sizes = colors.map(() => 0);

@@ -305,6 +305,22 @@ describe('a picture half as large', () => {
     expect([...half.pixels]).toEqual([...[100, 20, 0, 255, 9, 9, 9, 255], ...[50, 60, 70, 128, 1, 2, 3, 4]]);
   });
 
+  test('has the mean of four pixels in each channel, weighted by alpha and rounded as pixels are', () => {
+    const bytes = fc.array(fc.integer({ min: 0, max: 255 }), { minLength: 16, maxLength: 16 });
+    fc.assert(
+      fc.property(bytes, fc.constantFrom(null, 255, 128, 1), (four, alpha) => {
+        const pixels = Uint8ClampedArray.from(four, (v, i) => (i % 4 === 3 && alpha !== null ? alpha : v));
+        const all = pixels[3]! + pixels[7]! + pixels[11]! + pixels[15]!;
+        const sum = (k: number) =>
+          [0, 4, 8, 12].reduce((so, at) => so + pixels[at + k]! * pixels[at + 3]!, 0);
+        // Of opaque ones halves go up, as when they are drawn.
+        const mean = (k: number) => (all === 1020 ? Math.floor(sum(k) / 1020 + 0.5) : all ? sum(k) / all : 0);
+        const expected = new Uint8ClampedArray([mean(0), mean(1), mean(2), (all + 2) >> 2]);
+        expect([...drain(halved({ width: 2, height: 2, pixels })).pixels]).toEqual([...expected]);
+      }),
+    );
+  });
+
   it('tells how far it is', () => {
     const parts = halved({ width: 2, height: 600, pixels: new Uint8ClampedArray(4800) });
     expect([...parts]).toEqual([128 / 300, 256 / 300]);
