@@ -99,6 +99,25 @@ const HOSTILE: readonly (readonly [what: string, html: string])[] = [
   ],
 ];
 
+test('what was left out of a page is told beside the panel for the next one, not on its buttons', async ({
+  page,
+  open,
+}) => {
+  await open('stage');
+  await add(page, '<html><body><p>Hello</p><form action="/x"><button>Go</button></form></body></html>');
+  const told = page.locator('[data-sonner-toast]').filter({ hasText: /^Left out/ });
+  await expect(told).toBeVisible();
+  await page.getByRole('button', { name: /^Remove / }).click();
+  await page.getByRole('button', { name: 'Add a drawing or a page …' }).click();
+  const panel = page.getByRole('dialog');
+  await expect
+    .poll(async () => {
+      const [toast, box] = [(await told.boundingBox())!, (await panel.boundingBox())!];
+      return toast.x + toast.width <= box.x;
+    })
+    .toBe(true);
+});
+
 test('fifteen pages that would run, fetch, send or go elsewhere do none of it', async ({ page, open }) => {
   const asked: string[] = [];
   page.on('request', (request) => {
