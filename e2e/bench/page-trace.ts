@@ -71,7 +71,8 @@ const CATEGORIES = [
   'devtools.timeline.async',
 ];
 
-const MARK = /^(move|idle) (\d+) (begin|end)$/;
+const BEGIN = 'drag begins';
+const END = 'drag ends';
 
 /** What tasks of a thread come to between two times: each event's time without that of those in it. */
 function partsBetween(events: readonly TraceEvent[], from: number, to: number): Parts {
@@ -110,60 +111,42 @@ function partsBetween(events: readonly TraceEvent[], from: number, to: number): 
   return { ...sums, all: Object.values(sums).reduce((a, b) => a + b, 0) };
 }
 
-/** What is left of some parts without others, never less than nothing. */
-const without = (parts: Parts, less: Parts): Parts => {
-  const left = Object.fromEntries(
-    PART_NAMES.map((name) => [name, Math.max(0, parts[name] - less[name])]),
-  ) as Record<PartName, number>;
-  return { ...left, all: PART_NAMES.reduce((sum, name) => sum + left[name], 0) };
-};
-
-/** Idle frames by which it is known what the measuring itself costs. */
-const IDLE = 20;
+/** Between two moves of a pointer, ms. */
+const FRAME_MS = 1000 / 60;
 
 /**
- * Runs something for a frame or two on a page, many times, and says what each came to on the page's thread, by that
- * thread's own clock and without what the measuring itself costs.
+ * Runs moves at the pace of a pointer, whether the page keeps up or not, and says what each frame that was shown
+ * meanwhile came to on the page's thread, by that thread's own clock, which stands still while others have the processor.
  */
-export async function traced(
+export async function tracedFrames(
   browser: Browser,
   page: Page,
   move: (i: number) => Promise<unknown>,
   count: number,
 ): Promise<Parts[]> {
-  const [moves, idle] = [sized(count, 2), sized(IDLE, 2)];
-  const marked = async (name: string, what: () => Promise<unknown>) => {
-    await page.evaluate((text) => performance.mark(text), `${name} begin`);
-    await what();
-    await page.evaluate(
-      (text) =>
-        new Promise<void>((done) =>
-          requestAnimationFrame(() =>
-            requestAnimationFrame(() => {
-              performance.mark(text);
-              done();
-            }),
-          ),
-        ),
-      `${name} end`,
-    );
-  };
+  const moves = sized(count, 6);
   await browser.startTracing(page, { categories: CATEGORIES });
-  for (let i = 0; i < idle; i++) await marked(`idle ${i}`, async () => {});
-  for (let i = 0; i < moves; i++) await marked(`move ${i}`, () => move(i));
+  await page.evaluate((name) => void performance.mark(name), BEGIN);
+  const sent: Promise<unknown>[] = [];
+  const begun = performance.now();
+  for (let i = 0; i < moves; i++) {
+    const wait = begun + i * FRAME_MS - performance.now();
+    if (wait > 0) await new Promise((done) => setTimeout(done, wait));
+    sent.push(move(i));
+  }
+  await Promise.all(sent);
+  await page.evaluate((name) => void performance.mark(name), END);
   const { traceEvents } = JSON.parse((await browser.stopTracing()).toString()) as {
     traceEvents: TraceEvent[];
   };
-  const marks = new Map(
-    traceEvents.filter(({ name }) => MARK.test(name)).map((event) => [event.name, event]),
-  );
-  const { pid, tid } = marks.get('move 0 begin')!;
+  const mark = (name: string) => traceEvents.find((event) => event.name === name)!;
+  const { pid, tid, tts: from } = mark(BEGIN);
+  const { tts: to } = mark(END);
   const events = traceEvents
     .filter((event) => event.pid === pid && event.tid === tid && event.ph === 'X')
     .sort((a, b) => a.tts - b.tts || (b.tdur ?? 0) - (a.tdur ?? 0));
-  const between = (name: string) =>
-    partsBetween(events, marks.get(`${name} begin`)!.tts, marks.get(`${name} end`)!.tts);
-  const idles = Array.from({ length: idle }, (_, i) => between(`idle ${i}`)).sort((a, b) => a.all - b.all);
-  const own = idles[Math.floor(idle / 2)]!;
-  return Array.from({ length: moves }, (_, i) => without(between(`move ${i}`), own));
+  const ends = events
+    .filter(({ name, tts }) => name === 'Commit' && tts >= from && tts <= to)
+    .map(({ tts, tdur = 0 }) => tts + tdur);
+  return ends.slice(1).map((end, i) => partsBetween(events, ends[i]!, end));
 }

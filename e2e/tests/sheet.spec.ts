@@ -273,7 +273,13 @@ test('a second person’s edits come in during one’s own drag, and both are th
     /#c02050/,
   );
   await page.mouse.move(box.x + 110, box.y + 12, { steps: 6 });
-  const shown = await handle.getAttribute('aria-valuetext');
+  // What is read of a handle follows it a little behind.
+  let shown: string | null = null;
+  await expect(async () => {
+    const before = shown;
+    shown = await handle.getAttribute('aria-valuetext');
+    expect(shown).toBe(before);
+  }).toPass({ intervals: [300] });
   await page.mouse.up();
   await expectSaved(page);
   const { families, roles } = (await onServer(stack, project)).document;

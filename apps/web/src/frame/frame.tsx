@@ -6,6 +6,7 @@ import { ColorDragging } from '../dragging/color-dragging.tsx';
 import { Lamp } from '../lamp/lamp.tsx';
 import { ReadoutLine } from '../readout/readout-line.tsx';
 import { guardArrivals } from '../store/guard-arrivals.ts';
+import { inTurns, READ } from '../store/in-turns.tsx';
 import { selectDocument, selectProject } from '../store/selectors.ts';
 import { createStore, useAppSelector } from '../store/store.ts';
 import { Tray } from '../tray/tray.tsx';
@@ -27,6 +28,10 @@ const ReadOnlyLine = part(() => import('./read-only-line.tsx'));
 const Walk = part(() => import('./walk.tsx'));
 const NarrowFoot = part(() => import('./narrow-foot.tsx'));
 const UnderTexts = part(() => import('./under-texts.tsx'));
+
+// Whoever drags in one of these has it drawn with every move, and the others in turn.
+const Readout = inTurns(ReadoutLine, READ);
+const Station = inTurns(Outlet);
 
 interface FrameProps {
   /** Called when a project is open, with what else may be fetched ahead; returns the way to call that off. */
@@ -97,7 +102,7 @@ function OpenFrame({ onOpen }: FrameProps) {
         <Where />
         <TopBar />
         <div className="col-span-2 min-w-0 narrow:col-span-1">
-          <ReadoutLine />
+          <Readout />
           {isOnlySeen && <ReadOnlyLine />}
           {reader && <SeenLine />}
         </div>
@@ -110,7 +115,7 @@ function OpenFrame({ onOpen }: FrameProps) {
           style={surround ? { background: '#777777', padding: 24 } : undefined}
         >
           <div className={surround ? 'min-h-full rounded-md bg-ground' : 'min-h-full'}>
-            <Outlet />
+            <Station />
           </div>
         </main>
         {isNarrow ? (

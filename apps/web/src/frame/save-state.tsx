@@ -18,8 +18,11 @@ const SetAside = part(async () => ({ default: (await import('../projects/set-asi
 type Shown = readonly [icon: typeof Check, text: string, hint: string];
 
 /** Every state in a word or two, and in a sentence. */
-function shownOf({ saving, unsent, readOnly }: ProjectState, unkept: number): Shown {
-  const waiting = unsent.length;
+function shownOf(
+  { saving, readOnly }: Pick<ProjectState, 'saving' | 'readOnly'>,
+  waiting: number,
+  unkept: number,
+): Shown {
   const edits = waiting === 1 ? '1 edit' : `${waiting} edits`;
   if (unkept && saving !== 'idle')
     return [
@@ -59,9 +62,12 @@ function shownOf({ saving, unsent, readOnly }: ProjectState, unkept: number): Sh
 
 /** Whether everything has reached the server, in words. */
 export function SaveStateText() {
-  const { saving } = useAppSelector(selectProject);
+  // Each for itself: the project is another with every move of what is dragged.
+  const saving = useAppSelector((state) => selectProject(state).saving);
+  const readOnly = useAppSelector((state) => selectProject(state).readOnly);
+  const waiting = useAppSelector((state) => selectProject(state).unsent.length);
   const unkept = useAppSelector((state) => keptByPageAlone(selectProject(state).id));
-  const [Icon, text, hint] = shownOf(useAppSelector(selectProject), unkept);
+  const [Icon, text, hint] = shownOf({ saving, readOnly }, waiting, unkept);
   const calm = saving !== 'away' && !isOver(saving);
   const says = (
     <>

@@ -6,8 +6,10 @@ import { fromPlainCmyk, plainCmyk, writeColor } from '@mint-lamp/core/color/writ
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
-import { memo, useRef, useState } from 'react';
+import { memo, useCallback, useRef, useState } from 'react';
+import { useLit } from '../kinds/use-lit.ts';
 import { useEditing } from '../store/editing.ts';
+import { inTurns, READ_BOX } from '../store/in-turns.tsx';
 import { colorTyping, takeTyped } from '../ui/color-text.ts';
 import { NumberField } from '../ui/number-field.tsx';
 import { part } from '../ui/part.tsx';
@@ -116,8 +118,8 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
   // What was set here last, and the colour it was painted as: a hue survives grey, a chroma the gamut's edge.
   const [own, setOwn] = useState<{ model: string; values: number[]; rgb: Triple } | null>(null);
   const { r, g, b } = painted;
-  const values =
-    own?.model === modelId && same(own.rgb, [r, g, b]) ? own.values : model.read(colorOf(painted));
+  const isOwn = own?.model === modelId && same(own.rgb, [r, g, b]);
+  const values = isOwn ? own.values : model.read(colorOf(painted));
 
   // A step too small for 8 bits is known by these values alone, so they are given back with the colour.
   const beforeGesture = useRef<{ readonly own: typeof own } | null>(null);
@@ -137,6 +139,11 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
     beforeGesture.current = null;
     preview(null);
   };
+  // The same functions for as long as it is open: rows are drawn in turns of their own.
+  const latest = useRef({ set, giveBack });
+  latest.current = { set, giveBack };
+  const steadySet = useCallback<typeof set>((...args) => latest.current.set(...args), []);
+  const steadyGiveBack = useCallback(() => latest.current.giveBack(), []);
   const [asPlane, setAsPlane] = useState(planeIsOpen);
   const showPlane = asPlane && modelId === 'oklch';
   const planeCommand = ({ lightness, chroma }: PlanePlace) => {
@@ -205,7 +212,12 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
       )}
       {model.channels.map((channel, i) =>
         showPlane && i < 2 ? null : (
-          <ChannelRow key={channel.name} {...{ model, values, set, giveBack }} place={i} />
+          <ChannelRow
+            key={channel.name}
+            {...{ model, set: steadySet, giveBack: steadyGiveBack }}
+            own={isOwn ? own.values : null}
+            place={i}
+          />
         ),
       )}
       {model.note && <p className="text-sm text-quiet">{model.note}</p>}
@@ -216,14 +228,18 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
 
 interface ChannelRowProps {
   model: (typeof MODELS)[number];
-  values: readonly number[];
+  /** What was set here, where the colour is that: a hue survives grey. */
+  own: readonly number[] | null;
   /** Which of the model's channels. */
   place: number;
   set: (channel: number, value: number, final: boolean) => void;
   giveBack: () => void;
 }
 
-function ChannelRow({ model, values, place, set, giveBack }: ChannelRowProps) {
+const ChannelRow = inTurns(function ChannelRow({ model, own, place, set, giveBack }: ChannelRowProps) {
+  const painted = useLit()?.painted;
+  if (!painted) return null;
+  const values = own ?? model.read(colorOf(painted));
   const { name, min, max, decimals, unit } = model.channels[place]!;
   const value = values[place]!;
   return (
@@ -258,7 +274,7 @@ function ChannelRow({ model, values, place, set, giveBack }: ChannelRowProps) {
       </div>
     </div>
   );
-}
+}, READ_BOX);
 
 const Models = memo(function Models({
   chosen,

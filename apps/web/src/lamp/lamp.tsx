@@ -3,22 +3,21 @@ import type { Color } from '@mint-lamp/core/color/spaces';
 import { usageOf } from '@mint-lamp/core/document/coherence/role-use';
 import type { Link } from '@mint-lamp/core/document/links/link';
 import type { StoodOn } from '@mint-lamp/core/edits/roles/standing-on';
-import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
-import { type ComponentProps, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
-import { type CarriedLink, useLinkDrag } from '../dragging/color-dragging.tsx';
-import { litColor } from '../kinds/lit.ts';
+import { useLinkDrag } from '../dragging/color-dragging.tsx';
 import type { LitColor } from '../kinds/lit-color.ts';
+import { useLit } from '../kinds/use-lit.ts';
 import { useEditing } from '../store/editing.ts';
+import { inTurns, READ, READ_BOX } from '../store/in-turns.tsx';
 import type { Selection } from '../store/interface-slice.ts';
-import { selectSystem, useSystem, useTheme } from '../store/selectors.ts';
+import { selectSystem, useProjectDocument } from '../store/selectors.ts';
 import { type AppStore, useAppSelector } from '../store/store.ts';
 import { Button } from '../ui/button.tsx';
 import { HelpMark } from '../ui/help-mark.tsx';
 import { part } from '../ui/part.tsx';
-import { usePaced } from '../ui/use-paced.ts';
 import { ColorEditor } from './color-editor.tsx';
 import { Grounds } from './grounds.tsx';
 import { Notations } from './notations.tsx';
@@ -38,10 +37,6 @@ const UsedBy = part(() => import('./used-by.tsx'));
 
 /** The panel about the one colour that is selected now. */
 export function Lamp() {
-  const system = useSystem();
-  const theme = useTheme();
-  const selection = useAppSelector((state) => state.interface.selection);
-  const lit = litColor(system, theme, selection);
   return (
     <aside
       id="lamp"
@@ -50,10 +45,15 @@ export function Lamp() {
       tabIndex={-1}
       className="min-h-0 overflow-x-hidden overflow-y-auto border-l border-hair bg-raised outline-none contain-strict narrow:border-0 narrow:contain-none"
     >
-      {lit ? <LitLamp key={lit.key} lit={lit} /> : <RestingLamp />}
+      <Lit />
     </aside>
   );
 }
+
+const Lit = inTurns(function Lit() {
+  const lit = useLit();
+  return lit ? <LitLamp key={lit.key} lit={lit} /> : <RestingLamp />;
+}, READ);
 
 function RestingLamp() {
   const putIntoTray = usePutIntoTray();
@@ -80,7 +80,6 @@ function LitLamp({ lit }: { lit: LitColor }) {
   const [before, setBefore] = useState(painted);
   const store = useStore() as AppStore;
   const [system] = useState(() => selectSystem(store.getState()));
-  const { edit } = useEditing();
   useColorKeys(lit);
   useEffect(() => {
     setBefore((old) => old ?? painted);
@@ -97,13 +96,7 @@ function LitLamp({ lit }: { lit: LitColor }) {
   }, [name]);
   return (
     <div>
-      <Halves
-        before={before}
-        now={painted}
-        gradient={lit.gradient ?? null}
-        onBack={lit.change && before ? () => edit(lit.change!(colorOf(before))) : null}
-        carries={painted && { color: painted.css, name: lit.title, link: linkTo(selection, painted) }}
-      />
+      <Halves before={before} />
       <div className="flex flex-col gap-3 p-3">
         <div>
           <h2 className="font-title text-lg leading-tight font-semibold break-words">{lit.title}</h2>
@@ -114,15 +107,13 @@ function LitLamp({ lit }: { lit: LitColor }) {
           </p>
         </div>
         {lit.problem && <p className="text-sm text-fail">{lit.problem}</p>}
-        {lit.relink && <SourceOfLink lit={lit} />}
-        {painted && lit.change && (
-          <Editor painted={painted} change={lit.change} translucent={lit.translucent} />
-        )}
-        {painted && <Ways painted={painted} title={lit.title} />}
+        {lit.relink && <Source />}
+        {painted && lit.change && <Editor />}
+        {painted && <Ways title={lit.title} />}
         {changed && <Moves before={system} own={selection?.kind === 'role' ? selection.role : null} />}
         <UsedBy />
-        {painted && <Tints painted={painted} title={lit.title} />}
-        {painted && <Readings painted={painted} />}
+        {painted && <TintsOfLit />}
+        {painted && <Readings />}
         <ThingActions />
         {noted && <NotesOn key={lit.key} on={noted} />}
       </div>
@@ -130,72 +121,75 @@ function LitLamp({ lit }: { lit: LitColor }) {
   );
 }
 
-/**
- * The editor, and how to steer with it: at once while it is used itself. While the colour is dragged somewhere else,
- * tracks and plane follow a little behind.
- */
-function Editor({ painted, change, translucent }: ComponentProps<typeof ColorEditor>) {
-  const here = useRef<HTMLDivElement>(null);
-  const isSteering = here.current?.contains(document.activeElement) ?? false;
+const Source = inTurns(function Source() {
+  const lit = useLit();
+  return lit?.relink ? <SourceOfLink lit={lit} /> : null;
+}, READ_BOX);
+
+/** The editor: with every move while it is used itself, and in its turn while the colour is dragged somewhere else. */
+const Editor = inTurns(function Editor() {
+  const lit = useLit();
+  const change = lit?.change;
   const latest = useRef(change);
   latest.current = change;
-  const changed = useCallback((color: Color) => latest.current(color), []);
-  return (
-    <div ref={here}>
-      <ColorEditor painted={usePaced(painted, isSteering)} change={changed} translucent={translucent} />
-    </div>
-  );
-}
+  const changed = useCallback((color: Color) => latest.current!(color), []);
+  if (!lit?.painted || !change) return null;
+  return <ColorEditor painted={lit.painted} change={changed} translucent={lit.translucent} />;
+}, READ_BOX);
 
 /** The colour as text on what it meets, and as what texts stand on: what it is for decides which comes first. */
-function Ways({ painted, title }: { painted: Painted; title: string }) {
-  const { document } = useSystem();
+function Ways({ title }: { title: string }) {
+  const { roles, pairs } = useProjectDocument();
   const selection = useAppSelector((state) => state.interface.selection);
-  const shown = usePaced(painted);
-  const role =
-    selection?.kind === 'role' ? document.roles.find(({ id }) => id === selection.role) : undefined;
-  const use = role && usageOf(role, document.pairs);
-  const on = useMemo((): StoodOn | null => {
-    if (!selection) return null;
-    return selection.kind === 'role'
-      ? { role: selection.role }
-      : { link: linkTo(selection, shown), name: title };
-  }, [selection, shown, title]);
+  const role = selection?.kind === 'role' ? roles.find(({ id }) => id === selection.role) : undefined;
+  const use = role && usageOf(role, pairs);
   // What stands on something itself has nothing standing on it.
-  const standing = on && (!use || use === 'ground' || use === 'fill' || use === 'other') && (
-    <Standing painted={shown} on={on} />
-  );
+  const standing = (!use || use === 'ground' || use === 'fill' || use === 'other') && <OnIt title={title} />;
   const isFirst = use === 'ground' || use === 'fill';
   return (
     <>
       {isFirst && standing}
-      <Grounds painted={painted} />
+      <AsText />
       {!isFirst && standing}
     </>
   );
 }
 
+const AsText = inTurns(function AsText() {
+  const painted = useLit()?.painted;
+  return painted ? <Grounds painted={painted} /> : null;
+}, READ_BOX);
+
+const OnIt = inTurns(function OnIt({ title }: { title: string }) {
+  const painted = useLit()?.painted;
+  const selection = useAppSelector((state) => state.interface.selection);
+  const on = useMemo((): StoodOn | null => {
+    if (!selection || !painted) return null;
+    return selection.kind === 'role'
+      ? { role: selection.role }
+      : { link: linkTo(selection, painted), name: title };
+  }, [selection, painted, title]);
+  return painted && on ? <Standing painted={painted} on={on} /> : null;
+}, READ_BOX);
+
+const TintsOfLit = inTurns(function TintsOfLit() {
+  const lit = useLit();
+  return lit?.painted ? <Tints painted={lit.painted} title={lit.title} /> : null;
+}, READ_BOX);
+
+const READINGS = { ...READ_BOX, box: 'flex flex-col gap-3' };
+
 /** What is read of the colour, and leads on from it. */
-function Readings({ painted }: { painted: Painted }) {
-  const shown = usePaced(painted);
+const Readings = inTurns(function Readings() {
+  const painted = useLit()?.painted;
+  if (!painted) return null;
   return (
     <>
-      <Notations painted={shown} />
-      <RelativesLink painted={shown} />
+      <Notations painted={painted} />
+      <RelativesLink painted={painted} />
     </>
   );
-}
-
-interface HalvesProps {
-  before: Painted | null;
-  now: Painted | null;
-  /** What it is painted with instead. */
-  gradient: ResolvedGradient | null;
-  /** Makes it again what it was before; null where it cannot be changed here. */
-  onBack: (() => void) | null;
-  /** What is carried away when it is dragged. */
-  carries: CarriedLink['carries'] | null;
-}
+}, READINGS);
 
 /** What a place that takes links is given by the lit colour: the thing itself where it can be linked to. */
 function linkTo(selection: Selection | null, painted: Painted): Link {
@@ -212,38 +206,51 @@ function linkTo(selection: Selection | null, painted: Painted): Link {
 }
 
 /** Before on the left, now on the right, both large on the same neutral ground. */
-function Halves({ before, now, gradient, onBack, carries }: HalvesProps) {
-  const { isDragging, ...drag } = useLinkDrag('lamp', carries);
-  if (!now)
+const Halves = inTurns(
+  function Halves({ before }: { before: Painted | null }) {
+    const lit = useLit();
+    const selection = useAppSelector((state) => state.interface.selection);
+    const { edit } = useEditing();
+    const now = lit?.painted ?? null;
+    const gradient = lit?.gradient;
+    const carries = lit && now && { color: now.css, name: lit.title, link: linkTo(selection, now) };
+    const { isDragging, ...drag } = useLinkDrag('lamp', carries);
+    if (!now)
+      return (
+        <div className={clsx('h-22 border-b border-hair', gradient ? 'checker' : 'bg-sunken')}>
+          {gradient && <PaintedHalf gradient={gradient} />}
+        </div>
+      );
+    const changed = before && before.css !== now.css;
     return (
-      <div className={clsx('h-22 border-b border-hair', gradient ? 'checker' : 'bg-sunken')}>
-        {gradient && <PaintedHalf gradient={gradient} />}
+      <div className="checker relative h-22 border-b border-hair">
+        <div className="flex h-full">
+          {changed && <div className="w-1/2" style={{ background: before.css }} />}
+          <div
+            {...drag}
+            title={`Drag ${carries?.name ?? 'it'} onto what takes a colour`}
+            className={clsx('flex-1 cursor-grab touch-none', isDragging && 'opacity-60')}
+            style={{ background: now.css }}
+            data-testid="lamp-color"
+          />
+        </div>
+        {changed && (
+          <>
+            <span className="absolute top-1 left-1 rounded-[4px] bg-raised px-1 text-sm">before</span>
+            <span className="absolute top-1 right-1 rounded-[4px] bg-raised px-1 text-sm">now</span>
+            {lit?.change && (
+              <Button
+                small
+                className="absolute bottom-1 left-1"
+                onClick={() => edit(lit.change!(colorOf(before)))}
+              >
+                Back to {before.css}
+              </Button>
+            )}
+          </>
+        )}
       </div>
     );
-  const changed = before && before.css !== now.css;
-  return (
-    <div className="checker relative h-22 border-b border-hair">
-      <div className="flex h-full">
-        {changed && <div className="w-1/2" style={{ background: before.css }} />}
-        <div
-          {...drag}
-          title={`Drag ${carries?.name ?? 'it'} onto what takes a colour`}
-          className={clsx('flex-1 cursor-grab touch-none', isDragging && 'opacity-60')}
-          style={{ background: now.css }}
-          data-testid="lamp-color"
-        />
-      </div>
-      {changed && (
-        <>
-          <span className="absolute top-1 left-1 rounded-[4px] bg-raised px-1 text-sm">before</span>
-          <span className="absolute top-1 right-1 rounded-[4px] bg-raised px-1 text-sm">now</span>
-          {onBack && (
-            <Button small className="absolute bottom-1 left-1" onClick={onBack}>
-              Back to {before.css}
-            </Button>
-          )}
-        </>
-      )}
-    </div>
-  );
-}
+  },
+  { box: '' },
+);

@@ -2,7 +2,7 @@ import { nearShades } from '@mint-lamp/core/system/near-shades';
 import { useMemo } from 'react';
 import type { LitColor } from '../kinds/lit-color.ts';
 import { useEditing } from '../store/editing.ts';
-import { useSystem } from '../store/selectors.ts';
+import { useSettledSystem } from '../store/selectors.ts';
 import { useSettled } from '../store/use-settled.ts';
 import { Button } from '../ui/button.tsx';
 import { ColorChip } from '../ui/color-chip.tsx';
@@ -14,7 +14,7 @@ interface NearLinksProps {
 
 /** Shades and bases near a plain colour, nearest first, to link to instead: what is linked follows. */
 export default function NearLinks({ color, relink }: NearLinksProps) {
-  const system = useSettled(useSystem());
+  const system = useSettledSystem();
   const { edit } = useEditing();
   const settled = useSettled(color);
   const near = useMemo(() => nearShades(system, settled), [system, settled]);

@@ -16,7 +16,6 @@ import { addressOf } from '../addresses.ts';
 import { newId, useEditing } from '../store/editing.ts';
 import { useProjectId, useSystem, useTheme } from '../store/selectors.ts';
 import { Button } from '../ui/button.tsx';
-import { usePaced } from '../ui/use-paced.ts';
 
 interface StandingProps {
   painted: Painted;
@@ -25,10 +24,8 @@ interface StandingProps {
 
 /** What can stand on the lit colour: the project's texts, its ends, white and black, each as text on it; one press uses it. */
 export default function Standing({ painted, on }: StandingProps) {
-  const [systemNow, themeNow] = [useSystem(), useTheme()];
-  const now = useMemo(() => ({ system: systemNow, theme: themeNow }), [systemNow, themeNow]);
-  // What is read while something is dragged follows a little behind it.
-  const { system, theme } = usePaced(now);
+  const system = useSystem();
+  const theme = useTheme();
   const id = useProjectId();
   const navigate = useNavigate();
   const { edit } = useEditing();

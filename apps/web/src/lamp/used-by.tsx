@@ -9,9 +9,8 @@ import { Link as RouterLink } from 'react-router';
 import { addressOf } from '../addresses.ts';
 import type { SelectionOf } from '../kinds/lit-color.ts';
 import type { Selection } from '../store/interface-slice.ts';
-import { selectProject, useSystem, useTheme } from '../store/selectors.ts';
+import { selectProject, useSettledSystem, useTheme } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
-import { useSettled } from '../store/use-settled.ts';
 import { Button } from '../ui/button.tsx';
 import { part } from '../ui/part.tsx';
 
@@ -37,7 +36,7 @@ export default function UsedBy() {
   const selection = useAppSelector((state) => state.interface.selection);
   const { theme } = useTheme();
   // Who depends on it is read when a gesture is over.
-  const system = useSettled(useSystem());
+  const system = useSettledSystem();
   const { roles, gradients, pairs, tray, themes } = system.document;
   const latest = useRef(system);
   latest.current = system;

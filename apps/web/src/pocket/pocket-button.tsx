@@ -1,7 +1,7 @@
 import { PanelBottomOpen } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useProjectDocument, useProjectId } from '../store/selectors.ts';
+import { useDocumentPart, useProjectId } from '../store/selectors.ts';
 import { IconButton } from '../ui/icon-button.tsx';
 import { OwnWindow } from '../ui/own-window.tsx';
 import { part } from '../ui/part.tsx';
@@ -14,7 +14,7 @@ const NARROW = 640;
 /** Opens the pocket: a small window that stays above others where the browser has it; on a phone a page. */
 export function PocketButton() {
   const id = useProjectId();
-  const { name } = useProjectDocument();
+  const name = useDocumentPart('name');
   const navigate = useNavigate();
   const [open, setOpen] = useState(false);
   return (

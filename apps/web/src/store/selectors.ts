@@ -41,6 +41,8 @@ export const selectTheme = createSelector(
 
 export const useProjectDocument = () => useAppSelector(selectDocument);
 export const useSystem = () => useAppSelector(selectSystem);
+/** The system without the gesture that is under way. */
+export const useSettledSystem = () => useAppSelector(selectSettledSystem);
 export const useReadout = () => useAppSelector(selectReadout);
 export const useTheme = () => useAppSelector(selectTheme);
 export const useProjectId = () => useAppSelector((state) => selectProject(state).id);

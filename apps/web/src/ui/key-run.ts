@@ -1,3 +1,5 @@
+import { type HeldPlace, hold, letGo } from './held.ts';
+
 /** Presses of keys within so many ms of each other are one edit, with one undo. */
 const TOGETHER_MS = 700;
 
@@ -8,11 +10,13 @@ const TOGETHER_MS = 700;
 export class KeyRun<Value> {
   /** How it is made. */
   make: (value: Value) => void;
+  private readonly place: HeldPlace | null;
   private run: { value: Value; readonly element: HTMLElement | SVGElement } | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(make: (value: Value) => void) {
+  constructor(make: (value: Value) => void, place: HeldPlace | null) {
     this.make = make;
+    this.place = place;
   }
 
   /** What the presses have come to; null where there are none. */
@@ -25,6 +29,7 @@ export class KeyRun<Value> {
     else {
       this.run = { value, element };
       element.dataset.run = '';
+      hold(this, this.place);
       addEventListener('pagehide', this.finish);
     }
     clearTimeout(this.timer);
@@ -44,5 +49,6 @@ export class KeyRun<Value> {
     removeEventListener('pagehide', this.finish);
     if (this.run) delete this.run.element.dataset.run;
     this.run = null;
+    letGo(this);
   }
 }

@@ -2,6 +2,7 @@ import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { Slider } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import { announce } from './announce.ts';
+import { useHeldPlace } from './held.ts';
 import { KeyRun } from './key-run.ts';
 import { shareAcross, useDrag } from './use-drag.ts';
 
@@ -55,7 +56,8 @@ export function Track(props: TrackProps) {
     onCommit(next);
   };
   const giveBack = onGiveBack ?? (() => onPreview(before.current));
-  const [run] = useState(() => new KeyRun(commit));
+  const place = useHeldPlace();
+  const [run] = useState(() => new KeyRun(commit, place));
   run.make = commit;
   useEffect(() => () => run.finish(), [run]);
   const drag = useDrag<DOMRect, number>({

@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
 import { announce } from './announce.ts';
+import { type HeldPlace, hold, letGo, useHeldPlace } from './held.ts';
 import { KeyRun } from './key-run.ts';
 
 /** Where the pointer counts to be, px of the window: with Shift it moves by a fifth. */
@@ -49,6 +50,8 @@ export interface Drag<Grip, Value> {
   readonly atOnce?: boolean;
   /** It is dragged by the middle button too. */
   readonly byMiddle?: boolean;
+  /** Where the pointer drags it, it is painted apart: the part of the page that it is in need not be drawn with every move. */
+  readonly isPainted?: () => boolean;
 }
 
 const FINE = 0.2;
@@ -75,12 +78,14 @@ interface Held<Grip, Value> {
 /** One thing being dragged, or moved by a run of arrow keys. */
 class Dragging<Grip, Value> {
   drag: Drag<Grip, Value>;
+  private readonly place: HeldPlace | null;
   private held: Held<Grip, Value> | null = null;
   private readonly run: KeyRun<Value>;
 
-  constructor(drag: Drag<Grip, Value>) {
+  constructor(drag: Drag<Grip, Value>, place: HeldPlace | null) {
     this.drag = drag;
-    this.run = new KeyRun((value) => this.make(value));
+    this.place = place;
+    this.run = new KeyRun((value) => this.make(value), place);
   }
 
   readonly onPointerDown = (event: PointerEvent<HTMLElement | SVGElement>): void => {
@@ -106,6 +111,7 @@ class Dragging<Grip, Value> {
       moved: event.button === 1,
       value: null,
     };
+    hold(this, this.drag.isPainted?.() ? null : this.place);
     addEventListener('keydown', this.onEscape, true);
     if (this.drag.atOnce) this.moveTo(this.held, event.altKey);
   };
@@ -205,6 +211,7 @@ class Dragging<Grip, Value> {
 
   private letGo(): void {
     this.held = null;
+    letGo(this);
     removeEventListener('keydown', this.onEscape, true);
   }
 
@@ -227,7 +234,8 @@ class Dragging<Grip, Value> {
  * @returns handlers for the element; `onKeyDown` tells whether the key was one of this
  */
 export function useDrag<Grip, Value>(drag: Drag<Grip, Value>) {
-  const [dragging] = useState(() => new Dragging(drag));
+  const place = useHeldPlace();
+  const [dragging] = useState(() => new Dragging(drag, place));
   dragging.drag = drag;
   const leaving = useRef(dragging);
   useEffect(() => {

@@ -1,13 +1,17 @@
 import { lineLength } from '@mint-lamp/core/gradient/geometry';
+import type { CssGradient } from '@mint-lamp/core/gradient/model';
 import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { Copy, Trash2 } from 'lucide-react';
-import { useCallback, useMemo, useState } from 'react';
+import { type ComponentProps, type ReactNode, useCallback, useMemo, useState } from 'react';
+import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useThemeSwitch } from '../../kinds/themes/use-theme-switch.ts';
 import NotesOn from '../../notes/notes-on.tsx';
 import { useEditing } from '../../store/editing.ts';
-import { useDocumentPart, useProjectId, useSystem, useTheme } from '../../store/selectors.ts';
+import { inTurns, READ_BOX } from '../../store/in-turns.tsx';
+import { selectDocument, useProjectId, useSystem, useTheme } from '../../store/selectors.ts';
+import type { AppStore } from '../../store/store.ts';
 import { useSettled } from '../../store/use-settled.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
@@ -30,69 +34,86 @@ import { TextOnGradient, TRIED_ID } from './text/text-on-gradient.tsx';
 import { TextOverPreview } from './text/text-over-preview.tsx';
 import type { TextTrial } from './text/text-trial.ts';
 import { useTextTrial } from './text/use-text-trial.ts';
+import { useGradient, useRestingGradient } from './use-gradient.ts';
 
 const WholeGradient = part(() => import('./settings/whole-gradient.tsx'));
 const CutColors = part(() => import('./settings/cut-colors.tsx'));
 const HandOver = part(() => import('./settings/hand-over.tsx'));
 
 interface FadeBenchProps {
-  resolved: ResolvedGradient;
+  /** Its id. */
+  gradient: string;
   openStop: string | null;
 }
 
 /** Themes that are seen small beside the one that is switched on. */
 const MOST_BESIDE = 4;
 const BESIDE_SCALE = 0.34;
+/** Px of a gradient's line before there is a preview to measure. */
+const USUAL_LENGTH = 600;
+
+interface BenchProps extends FadeBenchProps {
+  resolved: ResolvedGradient;
+  trial: TextTrial | null;
+  onTrial: (trial: TextTrial | null) => void;
+}
 
 /** One gradient at work: as what it is for with its geometry, straight with its profile and posts, its stops and settings. */
-export function FadeBench({ resolved, openStop }: FadeBenchProps) {
-  const { gradient } = resolved;
+export function FadeBench({ gradient, openStop }: FadeBenchProps) {
+  const [trial, setTrial] = useState<TextTrial | null>(null);
+  // What is read of a text that is tried on it goes along with a drag; all else that stands here waits for the end.
+  const resolved = useRestingGradient(gradient, trial !== null);
+  return resolved && <Bench {...{ gradient, openStop, resolved, trial }} onTrial={setTrial} />;
+}
+
+function Bench({ gradient: gradientId, openStop, resolved, trial, onTrial }: BenchProps) {
   const { edit } = useEditing();
-  const doc = useDocumentPart('gradients');
   const id = useProjectId();
   const navigate = useNavigate();
-  const noted = useMemo(() => ({ kind: 'gradient', gradient: gradient.id }) as const, [gradient.id]);
+  const store = useStore() as AppStore;
+  const noted = useMemo(() => ({ kind: 'gradient', gradient: gradientId }) as const, [gradientId]);
   const [purpose, setPurpose] = useState<Purpose>('hero');
   const [box, setBox] = useState<BoxSize>({ width: 480, height: 200 });
   const [size, setSize] = useState<BoxSize>({ width: 0, height: 0 });
   const measured = useCallback((next: BoxSize) => setSize(next), []);
   const painted = useMemo(() => paintedGradient(resolved), [resolved]);
-  const length = painted && size.width > 0 ? lineLength(painted, size) : 600;
+  const length = lengthOf(painted, size);
   const straight = useMemo(() => straightened(resolved, length), [resolved, length]);
-  const [trial, setTrial] = useState<TextTrial | null>(null);
   const [veil, setVeil] = useState<string | null>(null);
   const shownSize = purpose === 'box' ? box : size;
-  const tried = useTextTrial(gradient.id, painted, straight, trial, size);
-  // Nobody chooses a space while a post is dragged: the frame is left to what moves.
-  const still = { gradient: useSettled(gradient), straight: useSettled(straight) };
+  const tried = useTextTrial(gradientId, painted, straight, trial, size);
   const rests = useSettled(resolved);
+  const still = { gradient: rests.gradient, straight: useSettled(straight) };
+  const over = useMemo(
+    () =>
+      trial &&
+      purpose !== 'text' &&
+      size.width > 0 && (
+        <TextOverPreview
+          {...{ trial, tried, veil }}
+          size={size}
+          describedBy={TRIED_ID}
+          onArea={(area) => onTrial({ ...trial, area })}
+        />
+      ),
+    [trial, purpose, size, tried, veil, onTrial],
+  );
   const duplicate = () => {
-    const copy = copyOf(gradient, doc);
-    const index = doc.findIndex((one) => one.id === gradient.id) + 1;
+    const { gradients } = selectDocument(store.getState());
+    const copy = copyOf(rests.gradient, gradients);
+    const index = gradients.findIndex((one) => one.id === gradientId) + 1;
     if (edit({ type: 'addGradient', gradient: copy, index })) navigate(addressOf(id, 'fade', copy.id));
   };
   return (
-    <section aria-label={gradient.name} className="flex flex-col gap-3 px-5 pb-5">
+    <section aria-label={rests.gradient.name} className="flex flex-col gap-3 px-5 pb-5">
       <div className="grid grid-cols-[minmax(0,1fr)_148px] narrow:grid-cols-1 gap-4">
         <div className="grid min-h-43 place-items-center">
-          <Preview
-            resolved={resolved}
-            purpose={purpose}
-            box={box}
+          <Large
+            {...{ gradient: gradientId, purpose, box, size, over }}
             isBare={trial !== null}
             onBox={setBox}
             onSize={measured}
-          >
-            {trial && purpose !== 'text' && size.width > 0 && (
-              <TextOverPreview
-                {...{ trial, tried, veil }}
-                size={size}
-                describedBy={TRIED_ID}
-                onArea={(area) => setTrial({ ...trial, area })}
-              />
-            )}
-            {purpose !== 'text' && <GeometryHandles gradient={gradient} size={size} />}
-          </Preview>
+          />
         </div>
         <div className="flex flex-col gap-2">
           <Choice label="Preview as" value={purpose} options={PURPOSES} onChange={setPurpose} />
@@ -110,33 +131,33 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
               ))}
             </div>
           )}
-          <Beside gradient={gradient.id} purpose={purpose} box={box} />
+          <Beside gradient={gradientId} purpose={purpose} box={box} />
         </div>
       </div>
-      <BenchAxis {...{ resolved, openStop, straight, length }} along={tried.along} under={tried.inBox} />
+      <Axis {...{ gradient: gradientId, openStop, size }} along={tried.along} under={tried.inBox} />
       <TextOnGradient
-        gradient={gradient.id}
+        gradient={gradientId}
         {...{ trial, tried }}
         size={size}
-        onChange={setTrial}
+        onChange={onTrial}
         onVeil={setVeil}
       />
-      <Faults resolved={resolved} length={Math.round(length)} />
+      <Faults resolved={rests} length={Math.round(length)} />
       <div className="grid grid-cols-[minmax(0,1fr)_236px] gap-6 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_248px] narrow:grid-cols-1">
         <div className="flex min-w-0 flex-col gap-3">
-          <StopList resolved={resolved} openStop={openStop} />
+          <Stops gradient={gradientId} openStop={openStop} />
           <ArrangeStops gradient={still.gradient} />
           <CarryColor resolved={rests} />
           <NotesOn on={noted} />
         </div>
         <div className="flex min-w-0 flex-col gap-4">
           <SpaceSamples {...still} />
-          <WholeGradient gradient={gradient.id} />
+          <WholeGradient gradient={gradientId} />
           <CutColors resolved={rests} />
         </div>
         <div className="col-start-2 row-span-2 row-start-1 narrow:col-auto narrow:row-auto flex flex-col gap-3 xl:col-start-3 xl:row-span-1">
           <Listing gradient={still.gradient} />
-          <ShapeSettings gradient={gradient} />
+          <Shape gradient={gradientId} />
           <HandOver resolved={rests} size={shownSize} />
           <div className="flex flex-wrap gap-2">
             <Button onClick={duplicate}>
@@ -145,7 +166,7 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
             <Button
               look="danger"
               onClick={() => {
-                if (edit({ type: 'removeGradient', gradient: gradient.id })) navigate(addressOf(id, 'fade'));
+                if (edit({ type: 'removeGradient', gradient: gradientId })) navigate(addressOf(id, 'fade'));
               }}
             >
               <Trash2 aria-hidden className="size-4" /> Remove
@@ -157,8 +178,67 @@ export function FadeBench({ resolved, openStop }: FadeBenchProps) {
   );
 }
 
+/** Px of the gradient's line in a box of a size; as usual, while that is not known. */
+const lengthOf = (painted: CssGradient | null, size: BoxSize): number =>
+  painted && size.width > 0 ? lineLength(painted, size) : USUAL_LENGTH;
+
+interface LargeProps extends Omit<ComponentProps<typeof Preview>, 'resolved' | 'children'> {
+  gradient: string;
+  /** As it was measured. */
+  size: BoxSize;
+  /** What lies over it. */
+  over: ReactNode;
+}
+
+/** It as the thing that it is for, with the handles of its geometry. */
+const Large = inTurns(
+  function Large({ gradient, size, over, ...preview }: LargeProps) {
+    const resolved = useGradient(gradient);
+    if (!resolved) return null;
+    return (
+      <Preview {...preview} resolved={resolved}>
+        {over}
+        {preview.purpose !== 'text' && <GeometryHandles gradient={resolved.gradient} size={size} />}
+      </Preview>
+    );
+  },
+  { box: 'grid w-full place-items-center' },
+);
+
+type AxisProps = Pick<ComponentProps<typeof BenchAxis>, 'openStop' | 'along' | 'under'> & {
+  gradient: string;
+  size: BoxSize;
+};
+
+const Axis = inTurns(
+  function Axis({ gradient, size, ...bench }: AxisProps) {
+    const resolved = useGradient(gradient);
+    const painted = useMemo(() => (resolved ? paintedGradient(resolved) : null), [resolved]);
+    const length = lengthOf(painted, size);
+    const straight = useMemo(() => resolved && straightened(resolved, length), [resolved, length]);
+    return resolved && <BenchAxis {...bench} {...{ resolved, length }} straight={straight ?? null} />;
+  },
+  { box: '' },
+);
+
+const Stops = inTurns(function Stops({ gradient, openStop }: FadeBenchProps) {
+  const resolved = useGradient(gradient);
+  return resolved && <StopList resolved={resolved} openStop={openStop} />;
+}, READ_BOX);
+
+const Shape = inTurns(function Shape({ gradient }: { gradient: string }) {
+  const resolved = useGradient(gradient);
+  return resolved && <ShapeSettings gradient={resolved.gradient} />;
+}, READ_BOX);
+
+interface BesideProps {
+  gradient: string;
+  purpose: Purpose;
+  box: BoxSize;
+}
+
 /** The same gradient in the other themes, small; a press switches the theme on. */
-function Beside({ gradient, purpose, box }: { gradient: string; purpose: Purpose; box: BoxSize }) {
+const Beside = inTurns(function Beside({ gradient, purpose, box }: BesideProps) {
   const { themes } = useSystem();
   const { theme: current } = useTheme();
   const switchTheme = useThemeSwitch();
@@ -186,4 +266,4 @@ function Beside({ gradient, purpose, box }: { gradient: string; purpose: Purpose
       )}
     </ul>
   );
-}
+}, READ_BOX);

@@ -5,8 +5,8 @@ import { useNavigate, useParams } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { useEditing } from '../../store/editing.ts';
 import { selected } from '../../store/interface-slice.ts';
-import { selectDocument, useProjectDocument, useProjectId, useTheme } from '../../store/selectors.ts';
-import { type AppStore, useAppDispatch } from '../../store/store.ts';
+import { selectDocument, selectTheme, useProjectId } from '../../store/selectors.ts';
+import { type AppStore, useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { EmptyState } from '../../ui/notice.tsx';
 import { PageHeader } from '../../ui/page-header.tsx';
@@ -53,11 +53,13 @@ const NewGradients = memo(function NewGradients() {
 /** Gradients of the system, one of them on the bench. */
 export default function Fade() {
   const { gradient: gradientId, stop } = useParams();
-  const doc = useProjectDocument();
-  const theme = useTheme();
+  // Of the gradients no more than which there are: nothing here is drawn again while a stop is dragged.
+  const first = useAppSelector((state) => selectDocument(state).gradients[0]?.id);
   const dispatch = useAppDispatch();
-  const open = gradientId ?? doc.gradients[0]?.id;
-  const resolved = open ? theme.gradients.get(open) : undefined;
+  const open = gradientId ?? first;
+  const isThere = useAppSelector(
+    (state) => open !== undefined && selectTheme(state).gradients.get(open) !== undefined,
+  );
   useEffect(() => {
     if (open && stop) dispatch(selected({ kind: 'stop', gradient: open, stop }));
   }, [dispatch, open, stop]);
@@ -70,11 +72,11 @@ export default function Fade() {
       >
         <NewGradients />
       </PageHeader>
-      {doc.gradients.length ? (
+      {first !== undefined ? (
         <>
           <GradientList open={open ?? null} />
-          {resolved ? (
-            <FadeBench key={resolved.gradient.id} resolved={resolved} openStop={stop ?? null} />
+          {isThere ? (
+            <FadeBench key={open} gradient={open!} openStop={stop ?? null} />
           ) : (
             <EmptyState title="This gradient no longer exists">Choose another above.</EmptyState>
           )}

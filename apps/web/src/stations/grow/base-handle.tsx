@@ -15,6 +15,7 @@ import { baseCommand, lyingBetween } from '../../kinds/families/base-command.ts'
 import { useEditing } from '../../store/editing.ts';
 import { selectDocument, selectProject, selectSettledSystem, selectSystem } from '../../store/selectors.ts';
 import { type AppStore, useAppSelector } from '../../store/store.ts';
+import { mayPaint } from '../../store/use-live.ts';
 import { axisOf, shareAcross, useDrag } from '../../ui/use-drag.ts';
 import { along } from './along.ts';
 
@@ -59,6 +60,7 @@ export function BaseHandle({ resolved: { family, base }, shade, place, lit, on }
       return at(from, placeOf(from) + (dx - dy) * (far ? LARGE_STEP : STEP));
     },
     from: 3,
+    isPainted: mayPaint,
     show: (color) => preview(color === null ? null : to(color)),
     make(color) {
       const settled = selectSettledSystem(store.getState()).families.get(family.id);
@@ -103,7 +105,9 @@ export function BaseHandle({ resolved: { family, base }, shade, place, lit, on }
           className="absolute -top-1 -right-1.5 size-3.5 rounded-[4px] bg-main p-px text-inverse"
         />
       )}
-      <span className="bg-ground px-0.5 text-sm leading-none font-semibold">{shade.label}</span>
+      <span data-label className="bg-ground px-0.5 text-sm leading-none font-semibold">
+        {shade.label}
+      </span>
     </button>
   );
 }

@@ -6,7 +6,7 @@ import { addressOf } from '../../addresses.ts';
 import { useColorDrop } from '../../dragging/color-dragging.tsx';
 import { useNewFamily } from '../../kinds/families/use-new-family.ts';
 import { selected } from '../../store/interface-slice.ts';
-import { selectProject, useProjectDocument, useSystem } from '../../store/selectors.ts';
+import { selectDocument, selectProject, useDocumentPart } from '../../store/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { ColorChip } from '../../ui/color-chip.tsx';
@@ -26,11 +26,15 @@ import { Beforehand } from './was-here.tsx';
 export default function Grow() {
   const { family: familyId, shade } = useParams();
   const dispatch = useAppDispatch();
-  const { families } = useSystem();
+  // Of the families no more than which there are: nothing here is drawn again while a base is dragged.
+  const first = useAppSelector((state) => selectDocument(state).families[0]?.id);
   const { grounds, choose } = useRailGrounds();
   const [trying, setTrying] = useState(false);
   // Without one in the address the first is open: half of the station would be empty.
-  const open = familyId ? families.get(familyId) : [...families.values()][0];
+  const open = familyId ?? first;
+  const isThere = useAppSelector((state) =>
+    selectDocument(state).families.some((family) => family.id === open),
+  );
   useEffect(() => {
     if (familyId && shade) dispatch(selected({ kind: 'shade', family: familyId, shade }));
     else if (familyId) dispatch(selected({ kind: 'base', family: familyId }));
@@ -45,14 +49,14 @@ export default function Grow() {
         <GroundChoice grounds={grounds} onChoose={choose} />
         <NewFamily />
       </PageHeader>
-      {families.size ? (
+      {first !== undefined ? (
         <>
           <NeedsStrip />
           <Beforehand value={trying}>
-            <Rails grounds={grounds} open={open?.family.id ?? null} />
+            <Rails grounds={grounds} open={isThere ? open! : null} />
           </Beforehand>
-          {open ? (
-            <FamilyDetail key={open.family.id} resolved={open} ground={grounds[0]!.color} onTry={setTrying} />
+          {isThere ? (
+            <FamilyDetail key={open} family={open!} ground={grounds[0]!.color} onTry={setTrying} />
           ) : (
             <p className="px-5 py-3 text-quiet">This family no longer exists. Select another by its name.</p>
           )}
@@ -68,7 +72,7 @@ export default function Grow() {
 
 /** Makes a family of a tray colour: a list to choose from, and a place to drop one. */
 const NewFamily = memo(function NewFamily() {
-  const { tray } = useProjectDocument();
+  const tray = useDocumentPart('tray');
   const id = useAppSelector((state) => selectProject(state).id);
   const navigate = useNavigate();
   const newFamily = useNewFamily();

@@ -3,9 +3,9 @@ import { CSS } from '@dnd-kit/utilities';
 import { lightnessOfLuminance } from '@mint-lamp/core/contrast/light-axis';
 import { luminance } from '@mint-lamp/core/contrast/ratio';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
-import type { ResolvedFamily, ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
+import type { ResolvedShade } from '@mint-lamp/core/system/families/resolved-family';
 import clsx from 'clsx';
-import { memo, useContext } from 'react';
+import { memo, useContext, useRef } from 'react';
 import { useStore } from 'react-redux';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -15,12 +15,16 @@ import { MoveGrip } from '../../dragging/move-grip.tsx';
 import { SORT_MOTION } from '../../dragging/sort-motion.ts';
 import { baseCommand, lyingBetween } from '../../kinds/families/base-command.ts';
 import { useEditing } from '../../store/editing.ts';
-import { selectDocument, selectProject, selectSystem } from '../../store/selectors.ts';
+import { inTurns } from '../../store/in-turns.tsx';
+import { selectDocument, selectSystem, useProjectId } from '../../store/selectors.ts';
 import { type AppStore, useAppSelector } from '../../store/store.ts';
+import { mayPaint } from '../../store/use-live.ts';
 import { PlainLink } from '../../ui/plain-link.tsx';
 import { along } from './along.ts';
 import { BaseHandle } from './base-handle.tsx';
 import { isLit, type LitStretch } from './lit-stretch.ts';
+import { MovingShades } from './moving-shades.tsx';
+import { isOn } from './painted-shades.ts';
 import { Beforehand, WasHere } from './was-here.tsx';
 
 const lightnessOf = (shade: ResolvedShade) => lightnessOfLuminance(luminance(shade));
@@ -28,42 +32,42 @@ const lightnessOf = (shade: ResolvedShade) => lightnessOfLuminance(luminance(sha
 /** What a rail is called among the things that can be dragged. */
 export const railId = (family: string) => `rail ${family}`;
 
-/** One family along the light axis. Its base can be dragged, or moved with the arrow keys. */
-export const Rail = memo(function Rail({
-  resolved,
-  stretch,
-  index,
-}: {
-  resolved: ResolvedFamily;
+interface RailProps {
+  /** Id of the family. */
+  family: string;
   stretch: LitStretch;
   index: number;
-}) {
-  const { family, shades } = resolved;
-  const id = useAppSelector((state) => selectProject(state).id);
-  const selection = useAppSelector(({ interface: { selection: is } }) =>
-    is && 'family' in is && is.family === family.id ? is : null,
+}
+
+/** What is selected of a family; null for what is of another. */
+const useSelectionIn = (family: string) =>
+  useAppSelector(({ interface: { selection: is } }) =>
+    is && 'family' in is && is.family === family ? is : null,
+  );
+
+/** One family along the light axis. Its base can be dragged, or moved with the arrow keys. */
+export const Rail = memo(function Rail({ family: familyId, stretch, index }: RailProps) {
+  // What is drawn again with every move of a base is what stands on the axis, and no more.
+  const name = useAppSelector((state) => selectSystem(state).families.get(familyId)?.family.name ?? '');
+  const id = useProjectId();
+  const own = useAppSelector(
+    ({ interface: { selection } }) =>
+      selection !== null && 'family' in selection && selection.family === familyId,
   );
   const { edit } = useEditing();
   const store = useStore() as AppStore;
-  const navigate = useNavigate();
-  const beforehand = useContext(Beforehand);
-  const own = selection !== null;
-  const base = shades.find((shade) => shade.isBase);
-  const isOn = (shade: ResolvedShade) =>
-    own &&
-    (selection.kind === 'base'
-      ? shade.isBase
-      : selection.kind === 'shade' && selection.shade === shade.label);
-  const moveTo = (to: number) => edit({ type: 'moveFamily', family: family.id, index: to });
+  const moveTo = (to: number) => edit({ type: 'moveFamily', family: familyId, index: to });
   const data: DropPlace & MovableThing = {
     take(color) {
-      const command = baseCommand(family, color, selectSystem(store.getState()).families);
+      const { families } = selectSystem(store.getState());
+      const { family } = families.get(familyId)!;
+      const command = baseCommand(family, color, families);
       if (command) edit(command);
       else toast.error(lyingBetween(family));
     },
-    moves: { kind: 'rail', name: family.name, index, moveTo },
+    moves: { kind: 'rail', name, index, moveTo },
   };
-  const drop = useSortable({ id: railId(family.id), data, ...SORT_MOTION });
+  const drop = useSortable({ id: railId(familyId), data, ...SORT_MOTION });
   return (
     <li
       ref={drop.setNodeRef}
@@ -76,7 +80,7 @@ export const Rail = memo(function Rail({
       )}
     >
       <MoveGrip
-        name={family.name}
+        name={name}
         what="family"
         sorted={drop}
         onStep={(way) => {
@@ -86,48 +90,86 @@ export const Rail = memo(function Rail({
         className="top-1 -left-[18px] h-11 group-hover/rail:opacity-100"
       />
       <Link
-        to={addressOf(id, 'grow', family.id)}
+        to={addressOf(id, 'grow', familyId)}
         aria-current={own ? 'true' : undefined}
         className={clsx(
           'my-1 mr-2 flex items-center truncate rounded-md px-2 -outline-offset-2 hover:bg-pressed',
           own && 'bg-pressed font-semibold',
         )}
       >
-        <span className="truncate">{family.name}</span>
+        <span className="truncate">{name}</span>
       </Link>
       <div className="@container relative h-[52px] contain-layout contain-style" data-axis>
         <LitLine stretch={stretch} />
-        {beforehand && <WasHere family={family.id} shades={shades} />}
-        {shades.map((shade) =>
-          shade.isBase ? null : (
-            <ShadePoint
-              key={shade.label}
-              to={addressOf(id, 'grow', family.id, shade.label)}
-              onGo={navigate}
-              name={family.name}
-              shade={shade}
-              lit={isLit(lightnessOf(shade), stretch)}
-              on={isOn(shade)}
-            />
-          ),
-        )}
-        {/* Apart from the others: a handle that moved among its siblings would slip out of the pointer's hold. */}
-        {base && (
-          <BaseHandle
-            resolved={resolved}
-            shade={base}
-            place={lightnessOf(base)}
-            lit={isLit(lightnessOf(base), stretch)}
-            on={isOn(base)}
-          />
-        )}
+        <Shades family={familyId} stretch={stretch} />
       </div>
     </li>
   );
 });
 
+/** Ms between two times that the handle says where it is, while it is painted elsewhere. */
+const TOLD_EVERY = 150;
+
+/** The base of a family at its place. */
+const Base = inTurns(
+  function Base({ family, stretch }: Omit<RailProps, 'index'>) {
+    const resolved = useAppSelector((state) => selectSystem(state).families.get(family));
+    const selection = useSelectionIn(family);
+    const base = resolved?.shades.find((shade) => shade.isBase);
+    if (!resolved || !base) return null;
+    return (
+      <BaseHandle
+        resolved={resolved}
+        shade={base}
+        place={lightnessOf(base)}
+        lit={isLit(lightnessOf(base), stretch)}
+        on={isOn(base, selection)}
+      />
+    );
+  },
+  { every: () => (mayPaint() ? TOLD_EVERY : 0) },
+);
+
+/** The shades of a family at their places. What moves is painted where it may be, and they follow when it rests. */
+const Shades = inTurns(
+  function Shades({ family: familyId, stretch }: Omit<RailProps, 'index'>) {
+    const resolved = useAppSelector((state) => selectSystem(state).families.get(familyId));
+    const id = useProjectId();
+    const selection = useSelectionIn(familyId);
+    const navigate = useNavigate();
+    const beforehand = useContext(Beforehand);
+    const standing = useRef<HTMLDivElement>(null);
+    if (!resolved) return null;
+    const { family, shades } = resolved;
+    return (
+      <>
+        <MovingShades family={familyId} stretch={stretch} selection={selection} standing={standing} />
+        <div ref={standing} className="absolute inset-0">
+          {beforehand && <WasHere family={familyId} shades={shades} />}
+          {shades.map((shade) =>
+            shade.isBase ? null : (
+              <ShadePoint
+                key={shade.label}
+                to={addressOf(id, 'grow', familyId, shade.label)}
+                onGo={navigate}
+                name={family.name}
+                shade={shade}
+                lit={isLit(lightnessOf(shade), stretch)}
+                on={isOn(shade, selection)}
+              />
+            ),
+          )}
+          {/* Apart from the others: a handle that moved among its siblings would slip out of the pointer's hold. */}
+          <Base family={familyId} stretch={stretch} />
+        </div>
+      </>
+    );
+  },
+  { every: () => (mayPaint() ? Number.POSITIVE_INFINITY : 0) },
+);
+
 /** The rail itself: strong where a shade would reach the mark, faint where it would not. */
-function LitLine({ stretch }: { stretch: LitStretch }) {
+const LitLine = memo(function LitLine({ stretch }: { stretch: LitStretch }) {
   return (
     <span aria-hidden>
       <span className="absolute inset-x-0 top-[18px] h-px bg-hair" />
@@ -140,7 +182,7 @@ function LitLine({ stretch }: { stretch: LitStretch }) {
       ))}
     </span>
   );
-}
+});
 
 interface ShadePointProps {
   to: string;
@@ -189,7 +231,10 @@ interface ShadeLabelProps {
 
 const ShadeLabel = memo(function ShadeLabel({ label, lit, handSet }: ShadeLabelProps) {
   return (
-    <span className={clsx('text-sm leading-none', lit ? 'text-main' : 'text-quiet', handSet && 'underline')}>
+    <span
+      data-label
+      className={clsx('text-sm leading-none', lit ? 'text-main' : 'text-quiet', handSet && 'underline')}
+    >
       {label}
     </span>
   );

@@ -4,7 +4,9 @@ import { luminance } from '@mint-lamp/core/contrast/ratio';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import clsx from 'clsx';
 import { useMemo, useState } from 'react';
-import { useSystem } from '../../store/selectors.ts';
+import { inTurns } from '../../store/in-turns.tsx';
+import { selectSystem } from '../../store/selectors.ts';
+import { useAppSelector } from '../../store/store.ts';
 import { HelpMark } from '../../ui/help-mark.tsx';
 import { useLongList } from '../../ui/long-list.ts';
 import type { RailGround } from './grounds/use-rail-grounds.ts';
@@ -26,8 +28,9 @@ interface RailsProps {
 }
 
 /** All families on one light axis, with the places where contrast with the ground is reached. */
-export function Rails({ grounds, open }: RailsProps) {
-  const { families } = useSystem();
+export const Rails = inTurns(function Rails({ grounds, open }: RailsProps) {
+  const ids = useAppSelector((state) => [...selectSystem(state).families.keys()].join(' '));
+  const list = useMemo(() => (ids ? ids.split(' ') : []), [ids]);
   const [ratio, setRatio] = useState<number>(4.5);
   const [first, second] = grounds;
   const y = luminance(first!.color);
@@ -37,12 +40,7 @@ export function Rails({ grounds, open }: RailsProps) {
   // The same object while the marks stand still, so that only the rails that changed are drawn again.
   // biome-ignore lint/correctness/useExhaustiveDependencies: by its numbers
   const stretch = useMemo(() => passing, [passing.flat().join(' ')]);
-  const list = [...families.values()];
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the ids stay while a base is dragged
-  const order = useMemo(
-    () => list.map(({ family }) => railId(family.id)),
-    [list.map(({ family }) => family.id).join(' ')],
-  );
+  const order = useMemo(() => list.map(railId), [list]);
   const {
     list: listRef,
     rows,
@@ -51,9 +49,9 @@ export function Rails({ grounds, open }: RailsProps) {
   } = useLongList<HTMLUListElement>({
     count: list.length,
     estimate: RAIL_HEIGHT,
-    keyOf: (index) => list[index]!.family.id,
+    keyOf: (index) => list[index]!,
     short: FEW_RAILS,
-    open: list.findIndex(({ family }) => family.id === open),
+    open: open === null ? -1 : list.indexOf(open),
   });
   return (
     <section aria-label="Rails" className="px-5">
@@ -112,7 +110,7 @@ export function Rails({ grounds, open }: RailsProps) {
           <ul ref={listRef} className="relative divide-y divide-hair">
             {before > 0 && <li aria-hidden style={{ height: before }} />}
             {rows.map((index) => (
-              <Rail key={list[index]!.family.id} index={index} resolved={list[index]!} stretch={stretch} />
+              <Rail key={list[index]!} index={index} family={list[index]!} stretch={stretch} />
             ))}
             {after > 0 && <li aria-hidden style={{ height: after }} />}
           </ul>
@@ -124,7 +122,7 @@ export function Rails({ grounds, open }: RailsProps) {
       </p>
     </section>
   );
-}
+});
 
 /** The names of the grounds at their places; two that are near each other stand beside one another. */
 function GroundNames({ grounds }: { grounds: readonly RailGround[] }) {

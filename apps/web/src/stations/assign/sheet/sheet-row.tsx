@@ -20,6 +20,7 @@ import type { MovableThing } from '../../../dragging/color-dragging.tsx';
 import { MoveGrip } from '../../../dragging/move-grip.tsx';
 import { SORT_MOTION } from '../../../dragging/sort-motion.ts';
 import { useEditing } from '../../../store/editing.ts';
+import { inTurns } from '../../../store/in-turns.tsx';
 import { selectDocument, useReadout, useSystem } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
 import { IconButton } from '../../../ui/icon-button.tsx';
@@ -157,7 +158,7 @@ export const SheetRow = memo(function SheetRow(props: SheetRowProps) {
 });
 
 /** The cells of a role: what is drawn anew while colours move, and the rest of the row is not. */
-function RowCells(props: SheetRowProps) {
+const RowCells = inTurns(function RowCells(props: SheetRowProps) {
   const { role, themes, first, last, pickedFrom, pickedTo, actions, column, still, isLeft, onToggle } = props;
   const system = useSystem();
   const readout = useReadout();
@@ -196,4 +197,4 @@ function RowCells(props: SheetRowProps) {
       {last < themes.length - 1 && <td aria-hidden colSpan={themes.length - 1 - last} />}
     </>
   );
-}
+});

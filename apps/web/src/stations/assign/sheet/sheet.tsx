@@ -3,9 +3,11 @@ import type { Link } from '@mint-lamp/core/document/links/link';
 import { writeGroup } from '@mint-lamp/core/document/naming/role-name';
 import type { Role } from '@mint-lamp/core/document/roles/role';
 import { useCallback, useMemo, useRef } from 'react';
+import { shallowEqual } from 'react-redux';
 import { toast } from 'sonner';
 import { useEditing } from '../../../store/editing.ts';
-import { useDocumentPart, useSystem, useTheme } from '../../../store/selectors.ts';
+import { selectSystem, selectTheme, useDocumentPart } from '../../../store/selectors.ts';
+import { useAppSelector } from '../../../store/store.ts';
 import { useLongList } from '../../../ui/long-list.ts';
 import { useColumnsInView } from '../../../ui/wide-table.ts';
 import type { ProposedTheme } from '../derive/use-proposed-theme.ts';
@@ -68,11 +70,10 @@ function useMovingRows(roles: readonly Role[], items: readonly RoleRow[]) {
 
 /** The colour of each theme's page: the same list as long as the pages stay as they are. */
 function usePages(): readonly string[] {
-  const themes = useDocumentPart('themes');
-  const system = useSystem();
-  const colors = themes.map(({ id }) => pageOf(system, system.themes.get(id)!));
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the same object while the pages stay as they are
-  return useMemo(() => colors, [colors.join(' ')]);
+  return useAppSelector((state) => {
+    const system = selectSystem(state);
+    return system.document.themes.map(({ id }) => pageOf(system, system.themes.get(id)!));
+  }, shallowEqual);
 }
 
 /**
@@ -82,7 +83,7 @@ function usePages(): readonly string[] {
 export function Sheet({ open, proposed, still: isStill }: SheetProps) {
   const roles = useDocumentPart('roles');
   const themes = useDocumentPart('themes');
-  const { theme: current } = useTheme();
+  const current = useAppSelector((state) => selectTheme(state).theme);
   const [folded, fold] = useFolded();
   const still = isStill || proposed !== null;
   const items = useMemo(() => roleRows(roles, folded), [roles, folded]);

@@ -5,8 +5,7 @@ import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/g
 import { memo, useDeferredValue, useMemo } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
-import { useProjectId, useSystem } from '../../../store/selectors.ts';
-import { useSettled } from '../../../store/use-settled.ts';
+import { useProjectId, useSettledSystem } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { CopyButton } from '../../../ui/copy-button.tsx';
 import { save } from '../../../ui/save-file.ts';
@@ -17,7 +16,7 @@ import { InEngines } from './in-engines.tsx';
 /** The gradient as CSS in each form that it is needed in, each with one press; and as a drawing. */
 function Handing({ resolved, size }: { resolved: ResolvedGradient; size: BoxSize }) {
   // Written a moment after it is drawn: another theme is seen first and copied then.
-  const system = useDeferredValue(useSettled(useSystem()));
+  const system = useDeferredValue(useSettledSystem());
   const still = useDeferredValue(resolved);
   const forms = useMemo(() => gradientForms(system, still), [system, still]);
   const project = useProjectId();

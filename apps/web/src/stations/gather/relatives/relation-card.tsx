@@ -9,9 +9,10 @@ import {
   withShift,
 } from '@mint-lamp/core/document/relatives/relatives';
 import { type ColorFacts, factsOf } from '@mint-lamp/core/harmony/facts';
-import type { RibbonPlace } from '@mint-lamp/core/harmony/ribbon';
+import { hueRibbon, type RibbonPlace } from '@mint-lamp/core/harmony/ribbon';
 import { signedTurn } from '@mint-lamp/core/numbers/signed-turn';
 import { relativesOf, sourceOklch } from '@mint-lamp/core/system/relatives';
+import { lruMemoize } from '@reduxjs/toolkit';
 import { memo, useCallback, useMemo, useRef, useState } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { useSettled } from '../../../store/use-settled.ts';
@@ -27,10 +28,18 @@ import { useDragFrom } from './use-drag-from.ts';
 interface RelationCardProps {
   source: string;
   row: RelationRow;
-  ribbon: readonly RibbonPlace[];
 }
 
 const CARRIES = 4.5;
+
+/** All hues as the source has them; the same for all relations, of which a few may show an older source. */
+const ribbonOf = lruMemoize(
+  (source: string): readonly RibbonPlace[] => {
+    const [l, chroma] = sourceOklch(source);
+    return hueRibbon(l, chroma);
+  },
+  { maxSize: 4 },
+);
 
 const both = ({ a, b }: { a: number; b: number }) => `${a + 1} and ${b + 1}`;
 
@@ -47,7 +56,8 @@ const carried = (white: boolean, black: boolean) =>
   white || black ? [...(white ? ['white'] : []), ...(black ? ['black'] : [])].join(' and ') : 'no';
 
 /** One relation: its members large, its ribbon with pegs, what is to be known of it, and the ways to take it. */
-export const RelationCard = memo(function RelationCard({ source, row, ribbon }: RelationCardProps) {
+export const RelationCard = memo(function RelationCard({ source, row }: RelationCardProps) {
+  const ribbon = ribbonOf(source);
   const { edit, preview } = useEditing();
   const [alone, setAlone] = useState(false);
   const [selected, setSelected] = useState<number | null>(null);

@@ -1,11 +1,9 @@
 import { parseColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
 import { rowOf } from '@mint-lamp/core/document/relatives/relatives';
-import { RELATIONS } from '@mint-lamp/core/harmony/relations';
-import { hueRibbon } from '@mint-lamp/core/harmony/ribbon';
-import { sourceOklch } from '@mint-lamp/core/system/relatives';
-import { useMemo } from 'react';
+import { RELATIONS, type Relation as RelationName } from '@mint-lamp/core/harmony/relations';
 import { useEditing } from '../../../store/editing.ts';
+import { inTurns } from '../../../store/in-turns.tsx';
 import { useDocumentPart } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { EmptyState } from '../../../ui/notice.tsx';
@@ -23,17 +21,32 @@ function useUsualSource(): string | null {
   return parsed?.ok ? canonical({ ...parsed.color, alpha: 1 }) : null;
 }
 
+/** The colour that all are relatives of; null where there is none yet. */
+function useSource(): string | null {
+  const { source } = useDocumentPart('relatives');
+  const usual = useUsualSource();
+  return source ?? usual;
+}
+
+const Source = inTurns(
+  function Source() {
+    const source = useSource();
+    return source && <SourceBar source={source} />;
+  },
+  { box: '' },
+);
+
+const Relation = inTurns(function Relation({ relation }: { relation: RelationName }) {
+  const relatives = useDocumentPart('relatives');
+  const source = useSource();
+  return source && <RelationCard source={source} row={rowOf(relatives, relation)} />;
+});
+
 /** Every relation of one colour, all beside each other. @public Found by its file. */
 export default function RelativesSource() {
-  const relatives = useDocumentPart('relatives');
   const { edit } = useEditing();
-  const usual = useUsualSource();
-  const source = relatives.source ?? usual;
-  const ribbon = useMemo(() => {
-    if (!source) return [];
-    const [l, chroma] = sourceOklch(source);
-    return hueRibbon(l, chroma);
-  }, [source]);
+  // Whether there is one, and not which: each relation is drawn in its own turn while it is dragged.
+  const isThere = useSource() !== null;
   const choose = (color: string) => {
     const parsed = parseColor(color);
     if (parsed.ok) edit({ type: 'setRelativesSource', color: canonical({ ...parsed.color, alpha: 1 }) });
@@ -42,17 +55,17 @@ export default function RelativesSource() {
     <div className="flex min-h-full flex-col">
       <GatherHeader
         source="relatives"
-        lead={source ? <SourceBar source={source} /> : 'Everything that goes with one colour, side by side.'}
+        lead={isThere ? <Source /> : 'Everything that goes with one colour, side by side.'}
       >
         <SourceChoice onChoose={choose} />
       </GatherHeader>
-      {source ? (
+      {isThere ? (
         <ul
           aria-label="Relations"
           className="grid grid-cols-[repeat(auto-fill,minmax(max(min(400px,100%),23%),1fr))] gap-x-8 px-5 pb-5"
         >
           {RELATIONS.map((relation) => (
-            <RelationCard key={relation} source={source} row={rowOf(relatives, relation)} ribbon={ribbon} />
+            <Relation key={relation} relation={relation} />
           ))}
         </ul>
       ) : (

@@ -1,6 +1,9 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
-import type { ResolvedFamily } from '@mint-lamp/core/system/families/resolved-family';
+import { shallowEqual } from 'react-redux';
 import { useEditing } from '../../../store/editing.ts';
+import { inTurns, READ, READ_BOX } from '../../../store/in-turns.tsx';
+import { selectSystem, useSystem } from '../../../store/selectors.ts';
+import { useAppSelector } from '../../../store/store.ts';
 import { TextField } from '../../../ui/text-field.tsx';
 import { Curves } from '../growth/curves.tsx';
 import { GrowthPanel } from '../growth/growth-panel.tsx';
@@ -12,8 +15,35 @@ import { FamilyTools } from './family-tools.tsx';
 import { FollowChoice } from './follow-choice.tsx';
 import { PartedFromBase } from './parted-from-base.tsx';
 
+const Tiles = inTurns(
+  function Tiles({ family }: { family: string }) {
+    const resolved = useSystem().families.get(family);
+    return resolved ? <ShadeTiles resolved={resolved} /> : null;
+  },
+  { box: '' },
+);
+
+/** What can be done with them, and what is to be told of them. */
+const OfItsShades = inTurns(function OfItsShades({ family }: { family: string }) {
+  const resolved = useSystem().families.get(family);
+  if (!resolved) return null;
+  return (
+    <>
+      <ShadeTools resolved={resolved} />
+      <LeftBehind resolved={resolved} />
+      <PartedFromBase resolved={resolved} />
+    </>
+  );
+}, READ);
+
+const ItsCurves = inTurns(function ItsCurves({ family }: { family: string }) {
+  const resolved = useSystem().families.get(family);
+  return resolved ? <Curves resolved={resolved} /> : null;
+}, READ_BOX);
+
 interface FamilyDetailProps {
-  resolved: ResolvedFamily;
+  /** Its id. */
+  family: string;
   /** The first ground of the marks. */
   ground: Rgba;
   /** Told when recipes are tried on families, and when no longer. */
@@ -21,35 +51,39 @@ interface FamilyDetailProps {
 }
 
 /** The open family: its shades side by side, its name, what its base follows, and the recipe that it grows by. */
-export function FamilyDetail({ resolved, ground, onTry }: FamilyDetailProps) {
-  const { family } = resolved;
+export const FamilyDetail = inTurns(function FamilyDetail({ family: id, ground, onTry }: FamilyDetailProps) {
   const { tryEdit } = useEditing();
+  // No more than what a drag of the base leaves as it is.
+  const told = useAppSelector((state) => {
+    const { family, ground: grownOn } = selectSystem(state).families.get(id) ?? {};
+    return family && { name: family.name, follows: family.follows, growth: family.growth, grownOn };
+  }, shallowEqual);
+  if (!told) return null;
+  const { name, follows, growth, grownOn } = told;
   return (
     <section
-      aria-label={family.name}
+      aria-label={name}
       className="mt-3 grid grid-cols-[1fr_300px] narrow:grid-cols-1 gap-5 border-t border-hair bg-raised px-5 py-4 [contain-intrinsic-size:auto_560px] [content-visibility:auto]"
     >
       <div className="min-w-0">
         <div className="mb-3 flex flex-wrap items-end gap-x-3 gap-y-2">
           <TextField
             label="Family"
-            value={family.name}
-            onCommit={(name) => tryEdit({ type: 'renameFamily', family: family.id, name })}
+            value={name}
+            onCommit={(next) => tryEdit({ type: 'renameFamily', family: id, name: next })}
             className="w-44"
           />
-          <FollowChoice id={family.id} name={family.name} follows={family.follows} />
-          <FamilyTools family={family.id} />
+          <FollowChoice id={id} name={name} follows={follows} />
+          <FamilyTools family={id} />
         </div>
-        <ShadeTiles resolved={resolved} />
-        <ShadeTools resolved={resolved} />
-        <LeftBehind resolved={resolved} />
-        <PartedFromBase resolved={resolved} />
-        <Curves resolved={resolved} />
+        <Tiles family={id} />
+        <OfItsShades family={id} />
+        <ItsCurves family={id} />
       </div>
       <div className="flex min-w-0 flex-col gap-3">
-        <GrowthPanel family={family.id} growth={family.growth} ground={ground} grownOn={resolved.ground} />
-        <Recipes family={family.id} name={family.name} onTry={onTry} />
+        <GrowthPanel family={id} growth={growth} ground={ground} grownOn={grownOn ?? null} />
+        <Recipes family={id} name={name} onTry={onTry} />
       </div>
     </section>
   );
-}
+}, READ);

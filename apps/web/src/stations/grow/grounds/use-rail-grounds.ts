@@ -4,8 +4,9 @@ import { linkName } from '@mint-lamp/core/document/naming/link-name';
 import { groundOf } from '@mint-lamp/core/judged/pairs/measure';
 import { follow, NO_ROLE } from '@mint-lamp/core/system/follow';
 import type { ResolvedTheme, System } from '@mint-lamp/core/system/resolve';
-import { useCallback, useRef, useState } from 'react';
-import { useSystem, useTheme } from '../../../store/selectors.ts';
+import { useCallback, useState } from 'react';
+import { selectSystem, selectTheme } from '../../../store/selectors.ts';
+import { useAppSelector } from '../../../store/store.ts';
 import { ofTab } from '../../../storing/storage.ts';
 
 /** What the marks are drawn against. */
@@ -53,28 +54,31 @@ const same = (a: readonly RailGround[], b: readonly RailGround[]) =>
     return equal && one.name === other.name && write(one.link) === write(other.link);
   });
 
+/** What the marks are drawn against where nothing that was chosen leads anywhere: the page. */
+function usualGround(system: System, theme: ResolvedTheme): RailGround {
+  const link: Link = system.document.ground ? { to: 'role', role: system.document.ground } : WHITE;
+  return {
+    link,
+    name: linkName(system.document, link),
+    color: groundColor(system, theme, link) ?? { r: 255, g: 255, b: 255, alpha: 1 },
+  };
+}
+
 /** The one or two grounds that the marks are drawn against, as chosen in this tab. */
 export function useRailGrounds() {
-  const system = useSystem();
-  const theme = useTheme();
   const [chosen, setChosen] = useState<readonly Link[]>(() =>
     (ofTab.read(KEY) ?? '').split('\n').flatMap((line) => read(line) ?? []),
   );
-  const page: Link = system.document.ground ? { to: 'role', role: system.document.ground } : WHITE;
-  const known = chosen.flatMap((link): RailGround[] => {
-    const color = groundColor(system, theme, link);
-    return color ? [{ link, color, name: linkName(system.document, link) }] : [];
-  });
-  const usual = (): RailGround => ({
-    link: page,
-    name: linkName(system.document, page),
-    color: groundColor(system, theme, page) ?? { r: 255, g: 255, b: 255, alpha: 1 },
-  });
-  const now = known.length ? known.slice(0, 2) : [usual()];
   // The same objects for as long as they are the same grounds, so that nothing is drawn again for them.
-  const latest = useRef(now);
-  if (!same(latest.current, now)) latest.current = now;
-  const grounds = latest.current;
+  const grounds = useAppSelector((state): readonly RailGround[] => {
+    const system = selectSystem(state);
+    const theme = selectTheme(state);
+    const known = chosen.flatMap((link): RailGround[] => {
+      const color = groundColor(system, theme, link);
+      return color ? [{ link, color, name: linkName(system.document, link) }] : [];
+    });
+    return known.length ? known.slice(0, 2) : [usualGround(system, theme)];
+  }, same);
   const choose = useCallback((next: readonly Link[]) => {
     setChosen(next);
     ofTab.write(KEY, next.map(write).join('\n'));

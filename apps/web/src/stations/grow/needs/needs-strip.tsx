@@ -6,8 +6,14 @@ import { Check, CircleAlert } from 'lucide-react';
 import { memo, type ReactNode, useDeferredValue } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
-import { useProjectId, useSampleWords, useSystem, useTheme } from '../../../store/selectors.ts';
-import { useSettled } from '../../../store/use-settled.ts';
+import {
+  selectTheme,
+  useProjectId,
+  useSampleWords,
+  useSettledSystem,
+  useSystem,
+} from '../../../store/selectors.ts';
+import { useAppSelector } from '../../../store/store.ts';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { Popover } from '../../../ui/popover.tsx';
 import { HueShares } from './hue-shares.tsx';
@@ -16,8 +22,10 @@ const settledNeeds = new WeakMap<object, Map<string, Needs>>();
 
 /** What the system needs, as a short line that leads to its things. It waits for the end of a drag, and for what was edited to be drawn. */
 export function NeedsStrip() {
-  const system = useDeferredValue(useSettled(useSystem()));
-  const theme = useDeferredValue(useSettled(useTheme()));
+  const system = useDeferredValue(useSettledSystem());
+  const switched = useAppSelector((state) => selectTheme(state).theme.id);
+  // While another is switched to, the system is still the one before.
+  const theme = system.themes.get(useDeferredValue(switched)) ?? system.themes.values().next().value!;
   let known = settledNeeds.get(system);
   if (!known) {
     known = new Map();

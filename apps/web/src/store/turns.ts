@@ -1,0 +1,134 @@
+import { type HeldPlace, isAnythingHeld, isHeldIn } from '../ui/held.ts';
+import type { AppState, AppStore } from './store.ts';
+
+/** A part of the page that is drawn in turn. */
+export interface Part {
+  readonly place: HeldPlace;
+  /** Ms between two of its turns, at least. */
+  readonly every: () => number;
+  /** Whether it can be seen: what cannot waits longer. */
+  readonly isSeen: () => boolean;
+  /** Shows it the state as it is. */
+  readonly show: (state: AppState) => void;
+}
+
+/** Of a frame, ms: so many parts get a turn in it as fit, and one in any case. */
+const FOR_TURNS_MS = 5;
+/** How fast it is believed that a part takes less than was thought, and that it takes more: others may have interfered. */
+const LESS = 0.5;
+const MORE = 0.1;
+
+/** What is out of sight waits so much longer, ms: it is read by others than the eye. */
+const UNSEEN_MS = 600;
+
+/** Whether a state is another for nothing but a gesture that goes on. */
+function isOnlyMoved(before: AppState, now: AppState): boolean {
+  if (!now.project?.gesture || !before.project) return false;
+  for (const key of Object.keys(now) as (keyof AppState)[])
+    if (key !== 'project' && now[key] !== before[key]) return false;
+  return now.project.document === before.project.document;
+}
+
+/**
+ * Whose turn it is while something is dragged. The part of the page in which it is dragged is drawn with every move;
+ * the others one after the other, as many in a frame as it has time for, the longest overdue first. Whatever is no move
+ * of a drag, its end too, is shown by all at once.
+ */
+export class Turns {
+  private readonly store: AppStore;
+  private readonly parts = new Set<Part>();
+  /** Parts that show an older state, and when each had its last turn. */
+  private readonly waiting = new Set<Part>();
+  private readonly last = new Map<Part, number>();
+  /** What a turn of each comes to, with everything until it is painted, ms. */
+  private readonly costs = new Map<Part, number>();
+  private seen: AppState;
+  private frame = 0;
+  private afterPaint: MessageChannel | null = null;
+  private measured: { readonly begun: number; readonly parts: readonly Part[] } | null = null;
+  private stop: (() => void) | null = null;
+
+  constructor(store: AppStore) {
+    this.store = store;
+    this.seen = store.getState();
+  }
+
+  join(part: Part): () => void {
+    if (!this.parts.size) {
+      this.seen = this.store.getState();
+      this.stop = this.store.subscribe(() => this.changed());
+    }
+    this.parts.add(part);
+    return () => {
+      this.parts.delete(part);
+      this.waiting.delete(part);
+      this.last.delete(part);
+      this.costs.delete(part);
+      if (this.parts.size) return;
+      this.stop?.();
+      cancelAnimationFrame(this.frame);
+      this.frame = 0;
+    };
+  }
+
+  private changed(): void {
+    const state = this.store.getState();
+    if (state === this.seen) return;
+    const waits = isAnythingHeld() && isOnlyMoved(this.seen, state);
+    this.seen = state;
+    for (const part of this.parts)
+      if (waits && !isHeldIn(part.place)) this.waiting.add(part);
+      else this.give(part);
+    if (this.waiting.size && !this.frame) this.frame = requestAnimationFrame(this.turn);
+  }
+
+  private give(part: Part): void {
+    this.waiting.delete(part);
+    part.show(this.seen);
+  }
+
+  private readonly turn = (): void => {
+    this.frame = 0;
+    const now = performance.now();
+    const overdue = (part: Part) => now - (this.last.get(part) ?? 0) - part.every();
+    const isHeld = isAnythingHeld();
+    const due = [...this.waiting].filter(
+      (part) => !isHeld || overdue(part) >= (part.isSeen() ? 0 : UNSEEN_MS),
+    );
+    due.sort((a, b) => overdue(b) - overdue(a));
+    const turns: Part[] = [];
+    let left = FOR_TURNS_MS;
+    for (const part of due) {
+      left -= this.costs.get(part) ?? FOR_TURNS_MS;
+      if (turns.length && left < 0) break;
+      turns.push(part);
+    }
+    for (const part of turns) {
+      this.last.set(part, now);
+      this.give(part);
+    }
+    if (turns.length) this.measure(now, turns);
+    if (this.waiting.size) this.frame = requestAnimationFrame(this.turn);
+  };
+
+  /** Measures what turns come to in a frame that begins now. */
+  private measure(begun: number, parts: readonly Part[]): void {
+    this.measured = { begun, parts };
+    if (!this.afterPaint) {
+      this.afterPaint = new MessageChannel();
+      this.afterPaint.port1.onmessage = () => this.learn();
+    }
+    // A message comes after the frame is painted.
+    this.afterPaint.port2.postMessage(null);
+  }
+
+  private learn(): void {
+    if (!this.measured) return;
+    const { begun, parts } = this.measured;
+    const each = (performance.now() - begun) / parts.length;
+    for (const part of parts) {
+      const known = this.costs.get(part) ?? each;
+      this.costs.set(part, known + (each - known) * (each < known ? LESS : MORE));
+    }
+  }
+}
