@@ -4,7 +4,7 @@ import type { Selection } from '../../store/interface-slice.ts';
 import { selectSettledSystem, selectSystem } from '../../store/selectors.ts';
 import { useLive } from '../../store/use-live.ts';
 import type { LitStretch } from './lit-stretch.ts';
-import { lookOf, paintShades } from './painted-shades.ts';
+import { BEYOND, lookOf, paintShades } from './painted-shades.ts';
 
 interface MovingShadesProps {
   family: string;
@@ -23,12 +23,13 @@ export function MovingShades({ family, stretch, selection, standing }: MovingSha
   const begin = () => {
     const { current: element } = canvas;
     const rail = element!.parentElement!;
-    const label = standing.current!.querySelector('[data-label]')!;
-    const look = lookOf(rail, label);
+    const look = lookOf(rail, standing.current!);
     const density = devicePixelRatio;
-    element!.width = Math.round(look.width * density);
-    element!.height = Math.round(rail.clientHeight * density);
-    element!.getContext('2d')!.scale(density, density);
+    element!.width = Math.round((look.width + 2 * BEYOND.x) * density);
+    element!.height = Math.round((rail.clientHeight + 2 * BEYOND.y) * density);
+    const context = element!.getContext('2d')!;
+    context.scale(density, density);
+    context.translate(BEYOND.x, BEYOND.y);
     element!.hidden = false;
     standing.current!.style.opacity = '0';
     return { look, last: null };
@@ -36,8 +37,9 @@ export function MovingShades({ family, stretch, selection, standing }: MovingSha
   const end = () => {
     if (!painting.current) return;
     painting.current = null;
-    canvas.current!.hidden = true;
-    standing.current!.style.opacity = '';
+    // Both may have gone while it was dragged.
+    if (canvas.current) canvas.current.hidden = true;
+    if (standing.current) standing.current.style.opacity = '';
   };
   useLive((state) => {
     const now = state && selectSystem(state).families.get(family);
@@ -56,6 +58,17 @@ export function MovingShades({ family, stretch, selection, standing }: MovingSha
     });
   });
   return (
-    <canvas ref={canvas} hidden aria-hidden className="pointer-events-none absolute inset-0 size-full" />
+    <canvas
+      ref={canvas}
+      hidden
+      aria-hidden
+      className="pointer-events-none absolute"
+      style={{
+        left: -BEYOND.x,
+        top: -BEYOND.y,
+        width: `calc(100% + ${2 * BEYOND.x}px)`,
+        height: `calc(100% + ${2 * BEYOND.y}px)`,
+      }}
+    />
   );
 }

@@ -12,11 +12,27 @@ interface Look {
   /** From the top of a rail to the letters' base line: of a shade and of the base. */
   readonly baseline: number;
   readonly baseBaseline: number;
+  /** Of the base's label, which stands on a piece of ground. */
+  readonly labelTop: number;
+  readonly labelHeight: number;
   readonly main: string;
   readonly quiet: string;
   readonly control: string;
   readonly ground: string;
+  readonly inverse: string;
+  /** The mark of a base that follows: from the base's middle and the top of the rail, its size, its strokes of 24 × 24. */
+  readonly mark: Mark | null;
 }
+
+interface Mark {
+  readonly dx: number;
+  readonly y: number;
+  readonly size: number;
+  readonly strokes: Path2D;
+}
+
+/** What is painted reaches beyond the rail by so much, px: shades at its ends, what is selected at its top. */
+export const BEYOND = { x: 24, y: 6 };
 
 /** Of a shade's circle and the base's upright, px. */
 const CENTER = 18;
@@ -27,8 +43,9 @@ const BASE = { top: 1, width: 26, height: 34, radius: 6, line: 2 };
 const LABEL_TOP = 3 + 30;
 const BASE_LABEL_TOP = BASE.top + BASE.height;
 
-/** What shades look like here and now: the size of the rail, the dress and the letters. */
-export function lookOf(rail: HTMLElement, label: Element): Look {
+/** What shades look like here and now, as elements on a rail do: its size, the dress and the letters. */
+export function lookOf(rail: HTMLElement, standing: Element): Look {
+  const label = standing.querySelector('[data-label]')!;
   const style = getComputedStyle(rail);
   const { fontFamily, fontSize } = getComputedStyle(label);
   const of = (name: string) => style.getPropertyValue(name).trim();
@@ -39,10 +56,36 @@ export function lookOf(rail: HTMLElement, label: Element): Look {
     boldFont: `600 ${fontSize} ${fontFamily}`,
     baseline: LABEL_TOP + gap + baselineIn(fontSize, fontFamily),
     baseBaseline: BASE_LABEL_TOP + gap + baselineIn(fontSize, fontFamily),
+    labelTop: BASE_LABEL_TOP + gap,
+    labelHeight: Number.parseFloat(fontSize),
     main: of('--text-main'),
     quiet: of('--text-quiet'),
     control: of('--line-control'),
     ground: of('--surface-ground'),
+    inverse: of('--text-inverse'),
+    mark: markOf(rail, standing),
+  };
+}
+
+function markOf(rail: HTMLElement, standing: Element): Mark | null {
+  const icon = standing.querySelector('button svg');
+  if (!icon) return null;
+  const base = icon.parentElement!.getBoundingClientRect();
+  const box = icon.getBoundingClientRect();
+  const of = (element: Element, name: string) => element.getAttribute(name) ?? '0';
+  const strokes = new Path2D();
+  for (const element of icon.children)
+    strokes.addPath(
+      new Path2D(
+        element.getAttribute('d') ??
+          `M${of(element, 'x1')} ${of(element, 'y1')}L${of(element, 'x2')} ${of(element, 'y2')}`,
+      ),
+    );
+  return {
+    dx: box.left - (base.left + base.right) / 2,
+    y: box.top - rail.getBoundingClientRect().top,
+    size: box.width,
+    strokes,
   };
 }
 
@@ -66,13 +109,13 @@ interface PaintedRail {
   readonly selection: Selection | null;
 }
 
-/** Paints shades at their places, the base last and so above the others, on a cleared canvas as large as the rail. */
+/** Paints shades at their places, the base last and so above the others, on a canvas that reaches {@link BEYOND} the rail. */
 export function paintShades(
   context: CanvasRenderingContext2D,
   look: Look,
   { shades, stretch, selection }: PaintedRail,
 ): void {
-  context.clearRect(0, 0, look.width, context.canvas.height);
+  context.clearRect(-BEYOND.x, -BEYOND.y, look.width + 2 * BEYOND.x, context.canvas.height);
   context.textAlign = 'center';
   let base: ResolvedShade | null = null;
   for (const shade of shades) {
@@ -149,7 +192,28 @@ function paintBase(
   context.font = look.boldFont;
   const half = context.measureText(label).width / 2 + 1.75;
   context.fillStyle = look.ground;
-  context.fillRect(x - half, look.baseBaseline - 10, half * 2, 13);
+  context.fillRect(x - half, look.labelTop, half * 2, look.labelHeight);
   context.fillStyle = look.main;
   context.fillText(label, x, look.baseBaseline);
+  if (look.mark) paintMark(context, look, look.mark, x);
+}
+
+function paintMark(
+  context: CanvasRenderingContext2D,
+  look: Look,
+  { dx, y, size, strokes }: Mark,
+  x: number,
+): void {
+  context.beginPath();
+  context.roundRect(x + dx, y, size, size, 4);
+  context.fillStyle = look.main;
+  context.fill();
+  context.save();
+  context.translate(x + dx + 1, y + 1);
+  context.scale((size - 2) / 24, (size - 2) / 24);
+  context.lineWidth = 2;
+  context.lineCap = 'round';
+  context.strokeStyle = look.inverse;
+  context.stroke(strokes);
+  context.restore();
 }
