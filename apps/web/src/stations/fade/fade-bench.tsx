@@ -1,6 +1,4 @@
-import { lineLength } from '@mint-lamp/core/gradient/geometry';
-import type { CssGradient } from '@mint-lamp/core/gradient/model';
-import { paintedGradient, type ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
+import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { Copy, Trash2 } from 'lucide-react';
 import { type ComponentProps, type ReactNode, useCallback, useMemo, useState } from 'react';
 import { useStore } from 'react-redux';
@@ -18,7 +16,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { NumberField } from '../../ui/number-field.tsx';
 import { part } from '../../ui/part.tsx';
 import { BenchAxis } from './bench/bench-axis.tsx';
-import { straightened } from './bench/straight.ts';
+import { useLine } from './bench/use-line.ts';
 import { Faults } from './faults.tsx';
 import { copyOf } from './new-gradient.ts';
 import { GeometryHandles } from './preview/geometry-handles.tsx';
@@ -49,8 +47,6 @@ interface FadeBenchProps {
 /** Themes that are seen small beside the one that is switched on. */
 const MOST_BESIDE = 4;
 const BESIDE_SCALE = 0.34;
-/** Px of a gradient's line before there is a preview to measure. */
-const USUAL_LENGTH = 600;
 
 interface BenchProps extends FadeBenchProps {
   resolved: ResolvedGradient;
@@ -76,9 +72,7 @@ function Bench({ gradient: gradientId, openStop, resolved, trial, onTrial }: Ben
   const [box, setBox] = useState<BoxSize>({ width: 480, height: 200 });
   const [size, setSize] = useState<BoxSize>({ width: 0, height: 0 });
   const measured = useCallback((next: BoxSize) => setSize(next), []);
-  const painted = useMemo(() => paintedGradient(resolved), [resolved]);
-  const length = lengthOf(painted, size);
-  const straight = useMemo(() => straightened(resolved, length), [resolved, length]);
+  const { painted, length, straight } = useLine(resolved, size);
   const [veil, setVeil] = useState<string | null>(null);
   const shownSize = purpose === 'box' ? box : size;
   const tried = useTextTrial(gradientId, painted, straight, trial, size);
@@ -178,10 +172,6 @@ function Bench({ gradient: gradientId, openStop, resolved, trial, onTrial }: Ben
   );
 }
 
-/** Px of the gradient's line in a box of a size; as usual, while that is not known. */
-const lengthOf = (painted: CssGradient | null, size: BoxSize): number =>
-  painted && size.width > 0 ? lineLength(painted, size) : USUAL_LENGTH;
-
 interface LargeProps extends Omit<ComponentProps<typeof Preview>, 'resolved' | 'children'> {
   gradient: string;
   /** As it was measured. */
@@ -205,18 +195,10 @@ const Large = inTurns(
   { box: 'grid w-full place-items-center' },
 );
 
-type AxisProps = Pick<ComponentProps<typeof BenchAxis>, 'openStop' | 'along' | 'under'> & {
-  gradient: string;
-  size: BoxSize;
-};
-
 const Axis = inTurns(
-  function Axis({ gradient, size, ...bench }: AxisProps) {
+  function Axis({ gradient, ...bench }: Omit<ComponentProps<typeof BenchAxis>, 'resolved'>) {
     const resolved = useGradient(gradient);
-    const painted = useMemo(() => (resolved ? paintedGradient(resolved) : null), [resolved]);
-    const length = lengthOf(painted, size);
-    const straight = useMemo(() => resolved && straightened(resolved, length), [resolved, length]);
-    return resolved && <BenchAxis {...bench} {...{ resolved, length }} straight={straight ?? null} />;
+    return resolved && <BenchAxis {...bench} {...{ gradient, resolved }} />;
   },
   { box: '' },
 );

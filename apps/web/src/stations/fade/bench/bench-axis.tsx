@@ -1,26 +1,33 @@
 import { sameJson } from '@mint-lamp/core/document/same';
 import type { AlongGradient, Stretch } from '@mint-lamp/core/gradient/along-gradient';
-import { type CssGradient, percentOf } from '@mint-lamp/core/gradient/model';
+import { percentOf } from '@mint-lamp/core/gradient/model';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
 import { useMemo } from 'react';
 import { useEditing } from '../../../store/editing.ts';
+import { inTurns } from '../../../store/in-turns.tsx';
 import { type Pointed, shareAcross, useDrag } from '../../../ui/use-drag.ts';
+import type { BoxSize } from '../preview/purposes.ts';
 import { useAddStop } from '../use-add-stop.ts';
+import { useGradient } from '../use-gradient.ts';
 import { LANE, Lanes } from './lanes.tsx';
 import { Post, STRIP } from './post.tsx';
 import { PostMenu } from './post-menu.tsx';
 import { SideMarks } from './side-marks.tsx';
 import { samplesAlong, straightCss } from './straight.ts';
 import { TextLane } from './text-lane.tsx';
+import { useLine } from './use-line.ts';
 
-interface BenchAxisProps {
+interface OnPreview {
+  /** Its id. */
+  gradient: string;
+  /** Of its preview, px, of which places in px are parts. */
+  size: BoxSize;
+}
+
+interface BenchAxisProps extends OnPreview {
   resolved: ResolvedGradient;
   openStop: string | null;
-  /** The line laid straight; as it comes of `straightened`. */
-  straight: CssGradient | null;
-  /** Px of the gradient's line on the preview, which places in px are parts of. */
-  length: number;
   /** Where a text on it passes; null where none is tried. */
   along: AlongGradient | null;
   /** The part of the line that lies under that text. */
@@ -36,9 +43,9 @@ const LABELS = [
 ] as const;
 
 /** The strip, the gradient drawn straight from 0 to 100 %, and below it on the same axis its profile, with the posts in both. */
-export function BenchAxis({ resolved, openStop, straight, length, along, under }: BenchAxisProps) {
+export function BenchAxis({ gradient: id, size, resolved, openStop, along, under }: BenchAxisProps) {
   const { gradient, stops, colors } = resolved;
-  const samples = useMemo(() => (straight ? samplesAlong(straight) : []), [straight]);
+  const { length } = useLine(resolved, size);
   const places = stops.map((stop) => Math.round(percentOf(stop.places[0], length) * 100) / 100);
   const pointer = useTaking(resolved);
   return (
@@ -54,15 +61,8 @@ export function BenchAxis({ resolved, openStop, straight, length, along, under }
                 className="cursor-copy touch-none"
                 {...pointer}
               >
-                <div
-                  data-specimen
-                  data-testid="gradient-strip"
-                  className="checker overflow-hidden rounded-[4px]"
-                  style={{ height: STRIP }}
-                >
-                  <div className="size-full" style={{ background: straightCss(straight) }} />
-                </div>
-                <Lanes samples={samples} />
+                <Strip gradient={id} size={size} />
+                <Profile gradient={id} size={size} />
               </div>
               {stops.map((stop, i) => (
                 <Post
@@ -98,6 +98,33 @@ export function BenchAxis({ resolved, openStop, straight, length, along, under }
     </figure>
   );
 }
+
+// Posts are drawn with every move, and what they stand in in its turn.
+const Strip = inTurns(
+  function Strip({ gradient, size }: OnPreview) {
+    const { straight } = useLine(useGradient(gradient), size);
+    return (
+      <div
+        data-specimen
+        data-testid="gradient-strip"
+        className="checker overflow-hidden rounded-[4px]"
+        style={{ height: STRIP }}
+      >
+        <div className="size-full" style={{ background: straightCss(straight) }} />
+      </div>
+    );
+  },
+  { box: '' },
+);
+
+const Profile = inTurns(
+  function Profile({ gradient, size }: OnPreview) {
+    const { straight } = useLine(useGradient(gradient), size);
+    const samples = useMemo(() => (straight ? samplesAlong(straight) : []), [straight]);
+    return <Lanes samples={samples} />;
+  },
+  { box: 'flow-root' },
+);
 
 /** A press adds a stop where it is; a drag carries the colour from where it began to where it ends. */
 function useTaking(resolved: ResolvedGradient) {

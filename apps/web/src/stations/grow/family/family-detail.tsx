@@ -1,7 +1,7 @@
 import type { Rgba } from '@mint-lamp/core/contrast/ratio';
 import { shallowEqual } from 'react-redux';
 import { useEditing } from '../../../store/editing.ts';
-import { inTurns, READ, READ_BOX } from '../../../store/in-turns.tsx';
+import { inTurns, READ } from '../../../store/in-turns.tsx';
 import { selectSystem, useSystem } from '../../../store/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { TextField } from '../../../ui/text-field.tsx';
@@ -35,11 +35,6 @@ const OfItsShades = inTurns(function OfItsShades({ family }: { family: string })
     </>
   );
 }, READ);
-
-const ItsCurves = inTurns(function ItsCurves({ family }: { family: string }) {
-  const resolved = useSystem().families.get(family);
-  return resolved ? <Curves resolved={resolved} /> : null;
-}, READ_BOX);
 
 interface FamilyDetailProps {
   /** Its id. */
@@ -78,7 +73,7 @@ export const FamilyDetail = inTurns(function FamilyDetail({ family: id, ground, 
         </div>
         <Tiles family={id} />
         <OfItsShades family={id} />
-        <ItsCurves family={id} />
+        <Curves family={id} />
       </div>
       <div className="flex min-w-0 flex-col gap-3">
         <GrowthPanel family={id} growth={growth} ground={ground} grownOn={grownOn ?? null} />

@@ -6,11 +6,13 @@ import { memo, useMemo, useRef } from 'react';
 import { useStore } from 'react-redux';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useEditing } from '../../../store/editing.ts';
+import { inTurns, READ } from '../../../store/in-turns.tsx';
 import { selectSettledSystem } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
 import { useDrag } from '../../../ui/use-drag.ts';
 import { useSize } from '../../../ui/use-size.ts';
 import type { CurveStep } from './curves-of.ts';
+import { useSteps } from './use-steps.ts';
 
 type Channel = 'lightness' | 'chroma' | 'turn';
 
@@ -58,112 +60,127 @@ const PLOT = HEIGHT - MARGIN.top - MARGIN.bottom - AXIS;
 
 interface CurveChartsProps {
   family: string;
-  now: readonly CurveStep[];
+  /** Whether a point is held. */
+  held: boolean;
   before: readonly CurveStep[];
   /** Told when a point is taken hold of and when it is let go. */
   onHold: (held: boolean) => void;
 }
 
 /** The three curves side by side, dark at the left; each point but the base's can be moved. */
-export default memo(function CurveCharts({ family, now, before, onHold }: CurveChartsProps) {
-  const changed = JSON.stringify(now) !== JSON.stringify(before);
+export default memo(function CurveCharts(props: CurveChartsProps) {
   return (
     <>
       <div className="grid grid-cols-3 narrow:grid-cols-1 gap-3">
         {CURVES.map((curve) => (
-          <CurveChart key={curve.channel} {...{ family, curve, now, before, changed, onHold }} />
+          <CurveChart key={curve.channel} {...props} curve={curve} />
         ))}
       </div>
-      <p className="text-sm text-quiet">
-        Drag a point, or move it with the arrow keys; the square is the base.
-        {changed && ' Dashed: as it was before.'}
-      </p>
+      <Told {...props} />
     </>
   );
 });
 
+const isChanged = (now: readonly CurveStep[], before: readonly CurveStep[]) =>
+  now !== before && JSON.stringify(now) !== JSON.stringify(before);
+
+const Told = inTurns(function Told({ family, held, before }: CurveChartsProps) {
+  const changed = isChanged(useSteps(family, held), before);
+  return (
+    <p className="text-sm text-quiet">
+      Drag a point, or move it with the arrow keys; the square is the base.
+      {changed && ' Dashed: as it was before.'}
+    </p>
+  );
+}, READ);
+
 interface CurveChartProps extends CurveChartsProps {
   curve: Curve;
-  changed: boolean;
 }
 
-function CurveChart({ family, curve, now, before, changed, onHold }: CurveChartProps) {
-  const { channel, name } = curve;
-  const held = useRef<readonly [number, number] | null>(null);
-  const values = [...now, ...before].map((step) => step[channel]);
-  // What is up and down stays so while a point is held.
-  const domain = held.current ?? curve.domain(values);
-  const data = useMemo(() => {
-    const was = new Map(before.map((step) => [step.label, step[channel]]));
-    return now
-      .map((step, index): Placed & { readonly was: number | null } => ({
-        ...step,
-        index,
-        value: step[channel],
-        was: was.get(step.label) ?? null,
-      }))
-      .reverse();
-  }, [now, before, channel]);
-  const hold = (range: readonly [number, number] | null) => {
-    held.current = range;
-    onHold(range !== null);
-  };
-  const drag = useMovedPoints({ family, curve, domain, data, hold });
-  const { element, width } = useSize<HTMLDivElement>();
-  const labels = data.map(({ label }) => label).join('\n');
-  const at = (index: number, value: number) => {
-    const across = width - SIDE - MARGIN.right;
-    const x = SIDE + (data.length > 1 ? (index / (data.length - 1)) * across : across / 2);
-    return { x, y: MARGIN.top + PLOT * (1 - (value - domain[0]) / (domain[1] - domain[0])) };
-  };
-  const line = (of: (step: (typeof data)[number]) => number | null) =>
-    data
-      .flatMap((step, i) => {
-        const value = of(step);
-        if (value === null) return [];
-        const { x, y } = at(i, value);
-        return `${x.toFixed(2)},${y.toFixed(2)}`;
-      })
-      .join(' ');
-  return (
-    <figure aria-label={`${name} over the shades`} className="m-0 min-w-0">
-      <figcaption className="text-sm text-quiet">{name}</figcaption>
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: the points in it are what is moved */}
-      <div
-        ref={element}
-        style={{ height: HEIGHT }}
-        className="relative touch-none"
-        {...drag.pointer}
-        onKeyDown={drag.onKeyDown}
-        onBlur={drag.onBlur}
-      >
-        <Axes labels={labels} from={domain[0]} to={domain[1]} />
-        {width > 0 && (
-          <svg width={width} height={HEIGHT} className="absolute inset-0 overflow-visible">
-            <title>{`${name} from shade to shade`}</title>
-            {changed && (
+/** The one that a point is dragged in is drawn with every move, and the others in their turns. */
+const CurveChart = inTurns(
+  function CurveChart({ family, held: isHeld, curve, before, onHold }: CurveChartProps) {
+    const now = useSteps(family, isHeld);
+    const changed = isChanged(now, before);
+    const { channel, name } = curve;
+    const held = useRef<readonly [number, number] | null>(null);
+    const values = [...now, ...before].map((step) => step[channel]);
+    // What is up and down stays so while a point is held.
+    const domain = held.current ?? curve.domain(values);
+    const data = useMemo(() => {
+      const was = new Map(before.map((step) => [step.label, step[channel]]));
+      return now
+        .map((step, index): Placed & { readonly was: number | null } => ({
+          ...step,
+          index,
+          value: step[channel],
+          was: was.get(step.label) ?? null,
+        }))
+        .reverse();
+    }, [now, before, channel]);
+    const hold = (range: readonly [number, number] | null) => {
+      held.current = range;
+      onHold(range !== null);
+    };
+    const drag = useMovedPoints({ family, curve, domain, data, hold });
+    const { element, width } = useSize<HTMLDivElement>();
+    const labels = data.map(({ label }) => label).join('\n');
+    const at = (index: number, value: number) => {
+      const across = width - SIDE - MARGIN.right;
+      const x = SIDE + (data.length > 1 ? (index / (data.length - 1)) * across : across / 2);
+      return { x, y: MARGIN.top + PLOT * (1 - (value - domain[0]) / (domain[1] - domain[0])) };
+    };
+    const line = (of: (step: (typeof data)[number]) => number | null) =>
+      data
+        .flatMap((step, i) => {
+          const value = of(step);
+          if (value === null) return [];
+          const { x, y } = at(i, value);
+          return `${x.toFixed(2)},${y.toFixed(2)}`;
+        })
+        .join(' ');
+    return (
+      <figure aria-label={`${name} over the shades`} className="m-0 min-w-0">
+        <figcaption className="text-sm text-quiet">{name}</figcaption>
+        {/* biome-ignore lint/a11y/noStaticElementInteractions: the points in it are what is moved */}
+        <div
+          ref={element}
+          style={{ height: HEIGHT }}
+          className="relative touch-none"
+          {...drag.pointer}
+          onKeyDown={drag.onKeyDown}
+          onBlur={drag.onBlur}
+        >
+          <Axes labels={labels} from={domain[0]} to={domain[1]} />
+          {width > 0 && (
+            <svg width={width} height={HEIGHT} className="absolute inset-0 overflow-visible">
+              <title>{`${name} from shade to shade`}</title>
+              {changed && (
+                <polyline
+                  points={line(({ was }) => was)}
+                  fill="none"
+                  stroke="var(--text-quiet)"
+                  strokeDasharray="4 3"
+                />
+              )}
               <polyline
-                points={line(({ was }) => was)}
+                points={line(({ value }) => value)}
                 fill="none"
-                stroke="var(--text-quiet)"
-                strokeDasharray="4 3"
+                stroke="var(--text-main)"
+                strokeWidth={1.5}
               />
-            )}
-            <polyline
-              points={line(({ value }) => value)}
-              fill="none"
-              stroke="var(--text-main)"
-              strokeWidth={1.5}
-            />
-            {data.map((step, i) => (
-              <Point key={step.label} {...at(i, step.value)} {...{ step, curve, domain }} />
-            ))}
-          </svg>
-        )}
-      </div>
-    </figure>
-  );
-}
+              {data.map((step, i) => (
+                <Point key={step.label} {...at(i, step.value)} {...{ step, curve, domain }} />
+              ))}
+            </svg>
+          )}
+        </div>
+      </figure>
+    );
+  },
+  { box: 'min-w-0' },
+);
 
 /** What stands behind a curve and does not move with it; drawn anew only where it says something else. */
 const Axes = memo(function Axes({ labels, from, to }: { labels: string; from: number; to: number }) {
