@@ -108,61 +108,6 @@ async function measure() {
     reportShare(`${station}: another theme, everything, median`, percentile(all, 0.5), 100, 'ms');
   }
 
-  for (const family of [0, 5].slice(0, sized(2, 1))) {
-    await page.goto(`${stack.address}/p/${id}/grow/f${family}`);
-    // With the plane of lightness and chroma open, which costs the most; it is remembered.
-    const plane = page.getByRole('button', { name: 'Lightness and chroma as a plane' });
-    if (await plane.isVisible()) await plane.click();
-    const handle = page.getByRole('slider', { name: new RegExp(`^Base of Family ${family},`) });
-    const box = (await handle.boundingBox())!;
-    await page.mouse.move(box.x + 12, box.y + 12);
-    await page.mouse.down();
-    const move = (i: number) => page.mouse.move(box.x + 100 * Math.sin(i / 7), box.y + 12);
-    // Some moves first, so that the figures are not those of code that the browser has not compiled yet.
-    await costs(page, move, 40);
-    const moves = await costs(page, move, 160);
-    await page.keyboard.press('Escape');
-    await page.mouse.up();
-    for (const [name, values, limit] of [
-      ['script', moves.script, 8],
-      ['everything', moves.all, 16],
-    ] as const)
-      for (const [which, at] of [
-        ['median', 0.5],
-        ['95th percentile', 0.95],
-      ] as const)
-        reportShare(
-          `dragging the base of Family ${family}, ${name} per move, ${which}`,
-          percentile(values, at),
-          limit,
-          'ms',
-        );
-  }
-
-  // The same with the sheet open: the base is moved by the lamp's track.
-  await page.goto(`${stack.address}/p/${id}/assign`);
-  await page.locator(CONTENT.assign!).first().waitFor();
-  const asTracks = page.getByRole('button', { name: 'Lightness and chroma as tracks' });
-  if (await asTracks.isVisible()) await asTracks.click();
-  const track = (await page.getByRole('slider', { name: 'Lightness', exact: true }).boundingBox())!;
-  await page.mouse.move(track.x + 5, track.y + 12);
-  await page.mouse.down();
-  const slide = (i: number) => page.mouse.move(track.x + 60 * Math.sin(i / 7), track.y + 12);
-  await costs(page, slide, 40);
-  const slid = await costs(page, slide, 120);
-  await page.mouse.up();
-  await page.keyboard.press('Control+z');
-  for (const [which, at] of [
-    ['median', 0.5],
-    ['95th percentile', 0.95],
-  ] as const)
-    reportShare(
-      `moving a base with the sheet open, script per move, ${which}`,
-      percentile(slid.script, at),
-      16,
-      'ms',
-    );
-
   await page.goto(`${stack.address}/p/${id}/check`);
   await page.locator(CONTENT.check!).first().waitFor();
   await page.waitForTimeout(sized(1500, 100));

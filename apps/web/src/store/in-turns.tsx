@@ -110,7 +110,7 @@ function InTurns({ turn: { every = 0, box }, children }: InTurnsProps) {
         {box === undefined ? (
           children
         ) : (
-          <div ref={watch} className={clsx('isolate contain-layout contain-style empty:hidden', box)}>
+          <div ref={watch} className={clsx('isolate empty:hidden', box)}>
             {children}
           </div>
         )}

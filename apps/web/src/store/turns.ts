@@ -18,6 +18,7 @@ const FOR_TURNS_MS = 5;
 const LESS = 0.5;
 const MORE = 0.1;
 
+const FRAME_MS = 16;
 /** What is out of sight waits so much longer, ms: it is read by others than the eye. */
 const UNSEEN_MS = 600;
 
@@ -31,15 +32,14 @@ function isOnlyMoved(before: AppState, now: AppState): boolean {
 
 /**
  * Whose turn it is while something is dragged. The part of the page in which it is dragged is drawn with every move;
- * the others one after the other, as many in a frame as it has time for, the longest overdue first. Whatever is no move
+ * the others one after the other, as many in a frame as it has time for, the most urgent first. Whatever is no move
  * of a drag, its end too, is shown by all at once.
  */
 export class Turns {
   private readonly store: AppStore;
   private readonly parts = new Set<Part>();
-  /** Parts that show an older state, and when each had its last turn. */
-  private readonly waiting = new Set<Part>();
-  private readonly last = new Map<Part, number>();
+  /** Parts that show an older state, and since when. */
+  private readonly waiting = new Map<Part, number>();
   /** What a turn of each comes to, with everything until it is painted, ms. */
   private readonly costs = new Map<Part, number>();
   private seen: AppState;
@@ -62,7 +62,6 @@ export class Turns {
     return () => {
       this.parts.delete(part);
       this.waiting.delete(part);
-      this.last.delete(part);
       this.costs.delete(part);
       if (this.parts.size) return;
       this.stop?.();
@@ -76,9 +75,10 @@ export class Turns {
     if (state === this.seen) return;
     const waits = isAnythingHeld() && isOnlyMoved(this.seen, state);
     this.seen = state;
+    const now = performance.now();
     for (const part of this.parts)
-      if (waits && !isHeldIn(part.place)) this.waiting.add(part);
-      else this.give(part);
+      if (!waits || isHeldIn(part.place)) this.give(part);
+      else if (!this.waiting.has(part)) this.waiting.set(part, now);
     if (this.waiting.size && !this.frame) this.frame = requestAnimationFrame(this.turn);
   }
 
@@ -90,12 +90,14 @@ export class Turns {
   private readonly turn = (): void => {
     this.frame = 0;
     const now = performance.now();
-    const overdue = (part: Part) => now - (this.last.get(part) ?? 0) - part.every();
+    const waited = (part: Part) => now - this.waiting.get(part)!;
     const isHeld = isAnythingHeld();
-    const due = [...this.waiting].filter(
-      (part) => !isHeld || overdue(part) >= (part.isSeen() ? 0 : UNSEEN_MS),
+    const due = [...this.waiting.keys()].filter(
+      (part) => !isHeld || waited(part) >= part.every() + (part.isSeen() ? 0 : UNSEEN_MS),
     );
-    due.sort((a, b) => overdue(b) - overdue(a));
+    // By how many of its times it has waited: what is seen does not wait for all that is read.
+    const urgency = (part: Part) => waited(part) / (part.every() + FRAME_MS);
+    due.sort((a, b) => urgency(b) - urgency(a));
     const turns: Part[] = [];
     let left = FOR_TURNS_MS;
     for (const part of due) {
@@ -103,10 +105,7 @@ export class Turns {
       if (turns.length && left < 0) break;
       turns.push(part);
     }
-    for (const part of turns) {
-      this.last.set(part, now);
-      this.give(part);
-    }
+    for (const part of turns) this.give(part);
     if (turns.length) this.measure(now, turns);
     if (this.waiting.size) this.frame = requestAnimationFrame(this.turn);
   };

@@ -107,8 +107,12 @@ export const Rail = memo(function Rail({ family: familyId, stretch, index }: Rai
   );
 });
 
-/** Ms between two times that the handle says where it is, while it is painted elsewhere. */
+/**
+ * Ms between two times that elements follow what is painted of them, for those who do not see it: the handle, which says
+ * where it is, and the shades with their names.
+ */
 const TOLD_EVERY = 150;
+const NAMED_EVERY = 500;
 
 /** The base of a family at its place. */
 const Base = inTurns(
@@ -130,7 +134,7 @@ const Base = inTurns(
   { every: () => (mayPaint() ? TOLD_EVERY : 0) },
 );
 
-/** The shades of a family at their places. What moves is painted where it may be, and they follow when it rests. */
+/** The shades of a family at their places. What moves is painted where it may be, and they follow now and then. */
 const Shades = inTurns(
   function Shades({ family: familyId, stretch }: Omit<RailProps, 'index'>) {
     const resolved = useAppSelector((state) => selectSystem(state).families.get(familyId));
@@ -165,7 +169,7 @@ const Shades = inTurns(
       </>
     );
   },
-  { every: () => (mayPaint() ? Number.POSITIVE_INFINITY : 0) },
+  { every: () => (mayPaint() ? NAMED_EVERY : 0) },
 );
 
 /** The rail itself: strong where a shade would reach the mark, faint where it would not. */
