@@ -192,7 +192,8 @@ const Large = inTurns(
       </Preview>
     );
   },
-  { box: 'grid w-full place-items-center' },
+  // Handles may reach beyond the preview, and lie above what is below it.
+  { box: 'relative z-1 grid w-full place-items-center' },
 );
 
 const Axis = inTurns(
