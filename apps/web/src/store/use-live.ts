@@ -4,11 +4,17 @@ import { useWholeStore } from './in-turns.tsx';
 import { selectProject } from './selectors.ts';
 import type { AppState } from './store.ts';
 
+let forcedColors: MediaQueryList | undefined;
+
 /**
  * Whether what moves may be painted on a canvas, instead of the elements that stand there. Where the system paints
  * everything in colours of its own, elements do as it says, and a canvas would not.
  */
-export const mayPaint = (): boolean => !matchMedia('(forced-colors: active)').matches;
+export function mayPaint(): boolean {
+  // Asked for every rail in every frame.
+  forcedColors ??= matchMedia('(forced-colors: active)');
+  return !forcedColors.matches;
+}
 
 /**
  * Paints something with every move of what is dragged, past React, while the part of the page that it is in waits for its

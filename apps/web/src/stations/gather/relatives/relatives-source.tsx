@@ -1,10 +1,12 @@
 import { parseColor } from '@mint-lamp/core/color/parse';
 import { canonical } from '@mint-lamp/core/color/write';
+import type { ProjectDocument } from '@mint-lamp/core/document/document';
 import { rowOf } from '@mint-lamp/core/document/relatives/relatives';
 import { RELATIONS, type Relation as RelationName } from '@mint-lamp/core/harmony/relations';
 import { useEditing } from '../../../store/editing.ts';
 import { inTurns } from '../../../store/in-turns.tsx';
-import { useDocumentPart } from '../../../store/selectors.ts';
+import { selectDocument, useDocumentPart } from '../../../store/selectors.ts';
+import { useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { EmptyState } from '../../../ui/notice.tsx';
 import { GatherHeader } from '../gather-header.tsx';
@@ -12,21 +14,17 @@ import { RelationCard } from './relation-card.tsx';
 import { SourceBar } from './source-bar.tsx';
 import { SourceChoice } from './source-choice.tsx';
 
-/** What there is to begin with while none has been chosen: the base of the first family, else the first colour of the tray. */
-function useUsualSource(): string | null {
-  const families = useDocumentPart('families');
-  const [swatch] = useDocumentPart('tray');
-  const color = families.find(({ follows }) => !follows)?.base ?? swatch?.color;
+/**
+ * The colour that all are relatives of: while none has been chosen, the base of the first family, else the first colour of
+ * the tray; null where there is neither.
+ */
+function sourceOf({ relatives, families, tray }: ProjectDocument): string | null {
+  if (relatives.source) return relatives.source;
+  const color = families.find(({ follows }) => !follows)?.base ?? tray[0]?.color;
   const parsed = color === undefined ? null : parseColor(color);
   return parsed?.ok ? canonical({ ...parsed.color, alpha: 1 }) : null;
 }
-
-/** The colour that all are relatives of; null where there is none yet. */
-function useSource(): string | null {
-  const { source } = useDocumentPart('relatives');
-  const usual = useUsualSource();
-  return source ?? usual;
-}
+const useSource = () => useAppSelector((state) => sourceOf(selectDocument(state)));
 
 const Source = inTurns(
   function Source() {
@@ -46,7 +44,7 @@ const Relation = inTurns(function Relation({ relation }: { relation: RelationNam
 export default function RelativesSource() {
   const { edit } = useEditing();
   // Whether there is one, and not which: each relation is drawn in its own turn while it is dragged.
-  const isThere = useSource() !== null;
+  const isThere = useAppSelector((state) => sourceOf(selectDocument(state)) !== null);
   const choose = (color: string) => {
     const parsed = parseColor(color);
     if (parsed.ok) edit({ type: 'setRelativesSource', color: canonical({ ...parsed.color, alpha: 1 }) });
