@@ -11,6 +11,7 @@ import { HintProvider } from '../ui/hint.tsx';
 import { Mark } from '../ui/mark.tsx';
 import { Failure } from '../ui/notice.tsx';
 import { part } from '../ui/part.tsx';
+import { Progress } from '../ui/progress.tsx';
 import { useFocusKept } from '../ui/use-focus-kept.ts';
 import { BeginBar } from './begin-bar.tsx';
 import { ShownSystem } from './shown-system.tsx';
@@ -88,11 +89,7 @@ function Begin({ way, name, onName }: BeginProps) {
           ) : job.busy ? (
             <p className="flex items-center gap-3 text-quiet">
               Working it out …
-              <progress
-                aria-label="How far it is worked out"
-                value={job.progress || undefined}
-                className="h-1.5 w-48 accent-[var(--text-main)]"
-              />
+              <Progress label="How far it is worked out" value={job.progress || null} className="w-48" />
             </p>
           ) : (
             <Nothing />

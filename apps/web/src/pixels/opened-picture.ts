@@ -3,22 +3,25 @@ import type { MovedColor, PixelPlace } from '@mint-lamp/core/document/pictures/p
 import type { Area } from '@mint-lamp/core/gradient/area';
 import type { FollowedRow } from '@mint-lamp/core/gradient/follow-row';
 import type { PictureLine } from '@mint-lamp/core/picture/row';
-import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
-import type { Aimed, Light, PaletteRow, PixelWorkerApi, View, Worst } from './pixel-worker.ts';
+import { proxy, releaseProxy } from 'comlink';
+import type { PaletteRow } from './palette-rows.ts';
+import type { Aimed, Light, Size, View, Worst } from './pixel-worker.ts';
 import type { EyeAnswer } from './seen-first.ts';
+import { takeWorker } from './worker-ahead.ts';
 
-/** A picture whose pixels a worker holds; the page has none of them. */
-export interface OpenedPicture {
-  /** px, upright. */
-  readonly width: number;
-  readonly height: number;
+/**
+ * A picture, of a size in px, upright, whose pixels a worker holds; the page has none of them. Before all of them are read
+ * there may be a small copy, which is rendered and has palettes; whatever else is asked is answered once all are read.
+ */
+export interface OpenedPicture extends Size {
+  /** Whether all pixels are read, and when they are. */
+  readonly isWhole: () => boolean;
+  readonly whole: Promise<void>;
   /**
    * The least opacity in it, 1–255. A browser hands out the colours of pixels as multiplied by their opacity and divided by
    * it again, so that translucent ones are known the less exactly the fainter they are.
    */
   readonly faintest: number;
-  /** Bytes of pixels that the worker holds. */
-  readonly held: number;
   render(view: View, light: Light | null): Promise<ImageBitmap>;
   aim(place: PixelPlace, reach: number, size: number): Promise<Aimed>;
   averages(places: readonly PixelPlace[]): Promise<Rgba[]>;
@@ -42,6 +45,8 @@ export interface OpenedPicture {
 
 /** How long a picture that nobody looks at stays open, ms: another station is visited and come back from. */
 const KEPT_MS = 60_000;
+
+const OPAQUE = 255;
 
 /** How often a worker that owes an answer is asked whether it is there, and how long it may take to say so, ms. */
 const ASK_MS = 3000;
@@ -97,9 +102,8 @@ class Watch {
   }
 }
 
-function open(address: string): Entry {
-  const worker = new Worker(new URL('./pixel-worker.ts', import.meta.url), { type: 'module' });
-  const remote: Remote<PixelWorkerApi> = wrap<PixelWorkerApi>(worker);
+function open(address: string, size: Size | null): Entry {
+  const { worker, remote } = takeWorker();
   let breakDown: (error: Error) => void = () => {};
   const broken = new Promise<never>((_, reject) => {
     breakDown = reject;
@@ -114,6 +118,40 @@ function open(address: string): Entry {
   );
   const listeners = new Set<(share: number) => void>();
   let isClosed = false;
+  let tellOfCopy = () => {};
+  const copied = new Promise<void>((resolve) => {
+    tellOfCopy = resolve;
+  });
+  const tell = (share: number) => {
+    entry.progress = share;
+    for (const listen of listeners) listen(share);
+  };
+  const reading = Promise.race([
+    watch.over(remote.open(address, size, proxy(tell), proxy(tellOfCopy))),
+    broken,
+  ]);
+  let isRead = false;
+  const whole = reading.then(() => {
+    isRead = true;
+  });
+  // Who has seen the copy is told when no more comes of it.
+  whole.catch(breakDown);
+  const opened = (seen: Size, faintest: number): OpenedPicture => ({
+    width: seen.width,
+    height: seen.height,
+    faintest,
+    isWhole: () => isRead,
+    whole,
+    render: (view, light) => watch.over(remote.render(view, light)),
+    aim: (place, reach, side) => watch.over(remote.aim(place, reach, side) as Promise<Aimed>),
+    averages: (places) => watch.over(remote.averages(places)),
+    palettes: (count, moved) => watch.over(remote.palettes(count, moved)),
+    follow: (line, side, tolerance) => watch.over(remote.follow(line, side, tolerance)),
+    worst: (text, x, y, width, height) => watch.over(remote.worst(text, x, y, width, height)),
+    eye: (text, region, required, others, veils, lying) =>
+      watch.over(remote.eye(text, region, required, others, veils, lying)),
+    worstOfEach: (texts, x, y, width, height) => watch.over(remote.worstOfEach(texts, x, y, width, height)),
+  });
   const entry: Entry = {
     address,
     listeners,
@@ -127,29 +165,11 @@ function open(address: string): Entry {
       remote[releaseProxy]();
       worker.terminate();
     },
+    // JPEG, of which there are copies, is opaque.
     opening: Promise.race([
-      watch.over(
-        remote.open(
-          address,
-          proxy((share: number) => {
-            entry.progress = share;
-            for (const tell of listeners) tell(share);
-          }),
-        ),
-      ),
-      broken,
-    ]).then((size) => ({
-      ...size,
-      render: (view, light) => watch.over(remote.render(view, light)),
-      aim: (place, reach, side) => watch.over(remote.aim(place, reach, side) as Promise<Aimed>),
-      averages: (places) => watch.over(remote.averages(places)),
-      palettes: (count, moved) => watch.over(remote.palettes(count, moved)),
-      follow: (line, side, tolerance) => watch.over(remote.follow(line, side, tolerance)),
-      worst: (text, x, y, width, height) => watch.over(remote.worst(text, x, y, width, height)),
-      eye: (text, region, required, others, veils, lying) =>
-        watch.over(remote.eye(text, region, required, others, veils, lying)),
-      worstOfEach: (texts, x, y, width, height) => watch.over(remote.worstOfEach(texts, x, y, width, height)),
-    })),
+      copied.then(() => opened(size!, OPAQUE)),
+      whole.then(() => reading).then((read) => opened(read, read.faintest)),
+    ]),
   };
   // One that cannot be opened, or has broken down, does not stand in the way of another try.
   entry.opening.catch(() => close(entry));
@@ -165,11 +185,12 @@ function close(entry: Entry): void {
 }
 
 /**
- * Opens a picture by its address, or takes the one that is open. The way to leave it is returned; it stays open for a
- * while then.
+ * Opens a picture by its address, or takes the one that is open; a small copy comes first only where its size is said. The
+ * way to leave it is returned; it stays open for a while then.
  */
 export function lookAt(
   address: string,
+  size: Size | null,
   onProgress: (share: number) => void,
 ): {
   readonly opening: Promise<OpenedPicture>;
@@ -178,7 +199,7 @@ export function lookAt(
   readonly leave: () => void;
 } {
   if (current && current.address !== address) close(current);
-  current ??= open(address);
+  current ??= open(address, size);
   const entry = current;
   clearTimeout(entry.timer);
   entry.listeners.add(onProgress);

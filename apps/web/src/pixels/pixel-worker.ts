@@ -3,19 +3,21 @@ import type { MovedColor, PixelPlace } from '@mint-lamp/core/document/pictures/p
 import type { Area } from '@mint-lamp/core/gradient/area';
 import { followRow } from '@mint-lamp/core/gradient/follow-row';
 import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
-import { type Division, dimOthers, divide, sharesOf } from '@mint-lamp/core/picture/division';
-import type { Histogram } from '@mint-lamp/core/picture/histogram';
+import { clamp } from '@mint-lamp/core/numbers/clamp';
+import { type Division, dimOthers } from '@mint-lamp/core/picture/division';
+import { histogramOf } from '@mint-lamp/core/picture/histogram';
 import { worstOfEach, worstOverPixels } from '@mint-lamp/core/picture/over-pixels';
-import { paletteOfHistogram } from '@mint-lamp/core/picture/palette';
-import { placesOfPalettes } from '@mint-lamp/core/picture/places';
 import { type PictureLine, rowAlong } from '@mint-lamp/core/picture/row';
 import { averageAround, type Pixels } from '@mint-lamp/core/picture/sample';
 import { partOf } from '@mint-lamp/core/picture/shrink';
-import { PALETTE_STRATEGIES, type PaletteStrategy } from '@mint-lamp/core/picture/strategies';
+import type { PaletteStrategy } from '@mint-lamp/core/picture/strategies';
 import { expose, transfer } from 'comlink';
-import { fetched, readPicture } from './read-picture.ts';
+import { type KnownPicture, type PaletteRow, palettesOf } from './palette-rows.ts';
+import { fetched, levelsOf, readPicture } from './read-picture.ts';
 import { type EyeAnswer, seenFirst, veiled, type WorstAt } from './seen-first.ts';
+import { smallCopyOf } from './small-copy.ts';
 import { yieldTurn } from './turns.ts';
+import { warmUp } from './warm-up.ts';
 
 /** The script of the worker that holds the pixels of one opened picture, and answers whatever is asked of them. */
 
@@ -37,21 +39,15 @@ export interface Light {
   readonly index: number;
 }
 
-export interface RowColor {
-  readonly r: number;
-  readonly g: number;
-  readonly b: number;
-  /** Of the picture's pixels, 0–1. */
-  readonly share: number;
-  readonly x: number;
-  readonly y: number;
-  /** It was taken from a place of the designer's own. */
-  readonly moved: boolean;
+export interface Size {
+  readonly width: number;
+  readonly height: number;
 }
 
-export interface PaletteRow {
-  readonly leaning: PaletteStrategy;
-  readonly colors: readonly RowColor[];
+/** A picture all of whose pixels are there. */
+export interface Opened extends Size {
+  /** The least opacity in it that is more than none, 1–255. */
+  readonly faintest: number;
 }
 
 export interface Aimed {
@@ -80,17 +76,22 @@ function inRow<T>(body: () => Promise<T>): Promise<T> {
   return next;
 }
 
-/** The picture, and smaller ones for seeing it from afar, each half the one before. */
-let levels: Pixels[] = [];
-let histogram: Histogram | null = null;
+/** What is seen: the picture, or a small copy until it is there. */
+let known: KnownPicture | null = null;
+/** All of the picture, once it is there; everything that is measured waits for it. */
+let opening: Promise<KnownPicture> = Promise.reject(new Error('No picture is open.'));
+opening.catch(() => {});
+/** Whether one is open or on its way. */
+let isOpening = false;
 let divisions = new Map<PaletteStrategy, Division>();
 let latestPalettes = 0;
 
-const picture = (): Pixels => {
-  const [whole] = levels;
-  if (!whole) throw new Error('No picture is open.');
-  return whole;
+const seen = (): KnownPicture => {
+  if (!known) throw new Error('No picture is open.');
+  return known;
 };
+/** All pixels of the picture. */
+const whole = async (): Promise<Pixels> => (await opening).levels[0]!;
 
 let shown: OffscreenCanvas | null = null;
 let region: OffscreenCanvas | null = null;
@@ -124,8 +125,8 @@ function drawPart(target: OffscreenCanvas, view: View, level: Pixels, factor: nu
   );
   const drawn = new ImageData(part.pixels as Uint8ClampedArray<ArrayBuffer>, part.width, part.height);
   region.getContext('2d', { willReadFrequently: true })!.putImageData(drawn, 0, 0);
-  // Pixels stay pixels when they are seen large.
-  context.imageSmoothingEnabled = view.scale * factor < 1;
+  // Pixels stay pixels when they are seen large; those of a copy are none.
+  context.imageSmoothingEnabled = view.scale * factor < 1 || seen().factor > 1;
   context.imageSmoothingQuality = 'medium';
   context.drawImage(
     region,
@@ -140,67 +141,99 @@ function drawPart(target: OffscreenCanvas, view: View, level: Pixels, factor: nu
   );
 }
 
-/** The colours of one palette, largest first, those from places of the designer's own among them. */
-function colorsOf(
-  h: Histogram,
-  leaning: PaletteStrategy,
-  size: number,
-  moved: readonly MovedColor[],
-): Omit<RowColor, 'share'>[] {
-  const whole = picture();
-  const all = paletteOfHistogram(h, size, leaning);
-  const shares = new Map(sharesOf(h, all).map((share, i) => [all[i]!, share]));
-  const found = all.slice().sort((a, b) => shares.get(b)! - shares.get(a)!);
-  return found.map(({ r, g, b, place }, index) => {
-    const own = moved.find((one) => one.leaning === leaning && one.size === size && one.index === index);
-    if (!own) return { r, g, b, x: place % whole.width, y: Math.floor(place / whole.width), moved: false };
-    const at = averageAround(whole, own.x, own.y, own.side);
-    const [or, og, ob] = [at.r, at.g, at.b].map(Math.round) as [number, number, number];
-    return { r: or, g: og, b: ob, x: own.x, y: own.y, moved: true };
-  });
-}
-
 /** A region of the picture in parts that are measured before others may have their turn. */
-function* partsOf(x: number, y: number, width: number, height: number) {
+function* partsOf(picture: Pixels, x: number, y: number, width: number, height: number) {
   const rows = Math.max(1, Math.floor(PART / width));
   for (let top = y; top < y + height; top += rows) {
-    const part = partOf(picture(), x, top, width, Math.min(rows, y + height - top));
+    const part = partOf(picture, x, top, width, Math.min(rows, y + height - top));
     if (part) yield part;
   }
+}
+
+/** What is asked of the small copy goes before the reading of all of it. */
+async function turnOfReading(): Promise<void> {
+  await yieldTurn();
+  await queue;
+}
+
+/** Ms between two words on how far it is: each has the page draw. */
+const TELL_MS = 60;
+
+function nowAndThen(tell: (share: number) => void): (share: number) => void {
+  let last = 0;
+  return (share) => {
+    const now = performance.now();
+    if (now - last < TELL_MS) return;
+    last = now;
+    tell(share);
+  };
+}
+
+/** Reads a picture; a small copy of it is seen meanwhile, of which `onCopy` tells. */
+async function readWhole(
+  address: string,
+  size: Size | null,
+  onProgress: (share: number) => void,
+  onCopy: () => void,
+): Promise<KnownPicture & { readonly faintest: number }> {
+  const tell = nowAndThen(onProgress);
+  const blob = await fetched(address, (share) => tell(share * 0.3));
+  const reading = readPicture(blob, (share) => tell(0.3 + share * 0.7), turnOfReading);
+  let isRead = false;
+  const showCopy = async () => {
+    const copy = size && (await smallCopyOf(blob, size));
+    if (!copy) return;
+    const levels = await levelsOf(copy.pixels, yieldTurn);
+    if (isRead) return;
+    known = { levels, factor: copy.factor, histogram: histogramOf(copy.pixels.pixels) };
+    onCopy();
+  };
+  void showCopy();
+  const read = await reading.finally(() => {
+    isRead = true;
+  });
+  return { ...read, factor: 1 };
 }
 
 const api = {
   /** Whether it can answer at all. */
   isThere: () => true,
 
-  /** Fetches and decodes a picture. Progress 0–1. Rejects with a sentence for people. */
-  async open(address: string, onProgress: (share: number) => void) {
-    const blob = await fetched(address, (share) => onProgress(share * 0.3));
-    const read = await readPicture(blob, (share) => onProgress(0.3 + share * 0.7));
-    ({ levels, histogram } = read);
-    divisions = new Map();
-    const { width, height } = picture();
-    return {
-      width,
-      height,
-      faintest: read.faintest,
-      /** Bytes of pixels that are held. */
-      held: levels.reduce((sum, { pixels }) => sum + pixels.byteLength, 0),
-    };
+  /** Does what is done with a picture once with one of its own, so that it is done fast with the first that is opened. */
+  warmUp: () => warmUp(() => isOpening),
+
+  /**
+   * Fetches and decodes a picture of a size in px, where it is known. Progress 0–1; `onCopy` tells that a small copy can be
+   * seen and has palettes. Rejects with a sentence for people.
+   */
+  async open(
+    address: string,
+    size: Size | null,
+    onProgress: (share: number) => void,
+    onCopy: () => void,
+  ): Promise<Opened> {
+    isOpening = true;
+    const reading = readWhole(address, size, onProgress, onCopy);
+    opening = reading;
+    const { faintest, ...read } = await reading;
+    known = read;
+    const { width, height } = read.levels[0]!;
+    return { width, height, faintest };
   },
 
   render(view: View, light: Light | null): ImageBitmap {
-    const wanted = Math.max(0, Math.floor(Math.log2(1 / view.scale)));
-    const index = Math.min(levels.length - 1, wanted);
+    const { levels, factor } = seen();
+    const wanted = Math.floor(Math.log2(1 / view.scale / factor));
+    const index = clamp(wanted, 0, levels.length - 1);
     shown = canvasOf(shown, view.width, view.height);
-    drawPart(shown, view, levels[index]!, 2 ** index, light);
+    drawPart(shown, view, levels[index]!, factor * 2 ** index, light);
     const bitmap = shown.transferToImageBitmap();
     return transfer(bitmap, [bitmap]);
   },
 
   /** The average of a square, and its neighbourhood of `reach` px to each side, drawn in a square of `size` px. */
-  aim({ x, y, side }: PixelPlace, reach: number, size: number): Aimed {
-    const whole = picture();
+  async aim({ x, y, side }: PixelPlace, reach: number, size: number): Promise<Aimed> {
+    const picture = await whole();
     loupe = canvasOf(loupe, size, size);
     const view = {
       x: Math.floor(x) - reach,
@@ -209,55 +242,46 @@ const api = {
       width: size,
       height: size,
     };
-    drawPart(loupe, view, whole, 1, null);
+    drawPart(loupe, view, picture, 1, null);
     const bitmap = loupe.transferToImageBitmap();
-    return transfer({ color: averageAround(whole, x, y, side), bitmap }, [bitmap]);
+    return transfer({ color: averageAround(picture, x, y, side), bitmap }, [bitmap]);
   },
 
-  averages: (places: readonly PixelPlace[]): Rgba[] =>
-    places.map(({ x, y, side }) => averageAround(picture(), x, y, side)),
+  async averages(places: readonly PixelPlace[]): Promise<Rgba[]> {
+    const picture = await whole();
+    return places.map(({ x, y, side }) => averageAround(picture, x, y, side));
+  },
 
-  /** A palette for each leaning; null when a later one was asked for meanwhile. */
+  /** A palette for each leaning, of what there is of the picture; null when a later one was asked for meanwhile. */
   palettes(size: number, moved: readonly MovedColor[]): Promise<PaletteRow[] | null> {
     latestPalettes += 1;
     const own = latestPalettes;
     return inRow(async () => {
-      if (!histogram) throw new Error('No picture is open.');
-      const h = histogram;
-      const found: { leaning: PaletteStrategy; colors: Omit<RowColor, 'share'>[]; division: Division }[] = [];
-      for (const leaning of PALETTE_STRATEGIES) {
+      const parts = palettesOf(seen(), size, moved);
+      for (;;) {
         if (own !== latestPalettes) return null;
-        const colors = colorsOf(h, leaning, size, moved);
-        found.push({ leaning, colors, division: divide(h, colors) });
-        await yieldTurn();
+        const step = parts.next();
+        if (!step.done) await yieldTurn();
+        else {
+          ({ divisions } = step.value);
+          return step.value.rows;
+        }
       }
-      const small = levels[levels.length - 1]!;
-      const factor = 2 ** (levels.length - 1);
-      const places = await drainInTurns(placesOfPalettes(picture(), h, small, factor, found), yieldTurn);
-      if (own !== latestPalettes) return null;
-      divisions = new Map(found.map(({ leaning, division }) => [leaning, division]));
-      return found.map(({ leaning, colors, division }, row) => ({
-        leaning,
-        colors: colors.map((color, i) => ({
-          ...color,
-          ...(color.moved ? null : places[row]![i]),
-          share: division.shares[i]!,
-        })),
-      }));
     });
   },
 
   /** The gradient that follows the colours along a line, averaged over `side` px across it, to a tolerance in ΔE OK. */
-  follow(line: PictureLine, side: number, tolerance: number) {
-    const row = rowAlong(picture(), line, side);
+  async follow(line: PictureLine, side: number, tolerance: number) {
+    const row = rowAlong(await whole(), line, side);
     return transfer({ ...followRow(row, tolerance), row }, [row.buffer]);
   },
 
   /** The worst contrast of a text over a region, in px of the picture. */
-  worst(text: Rgba, x: number, y: number, width: number, height: number): Promise<Worst> {
+  async worst(text: Rgba, x: number, y: number, width: number, height: number): Promise<Worst> {
+    const picture = await whole();
     return inRow(async () => {
       let worst: Worst | null = null;
-      for (const part of partsOf(x, y, width, height)) {
+      for (const part of partsOf(picture, x, y, width, height)) {
         const { ratio, at, ground } = worstOverPixels(text, part.pixels, BENEATH);
         if (!worst || ratio < worst.ratio)
           worst = { ratio, ground, x: part.x + (at % part.width), y: part.y + Math.floor(at / part.width) };
@@ -272,7 +296,7 @@ const api = {
    * Where the eye goes first on the picture with a text over a region, and what would have it go to the text: one of some
    * other colours for it, the least veil of one of some colours over the picture, another place. `lying` is a veil that lies there already.
    */
-  eye(
+  async eye(
     text: Rgba,
     region: Area,
     required: number,
@@ -280,12 +304,14 @@ const api = {
     veils: readonly Rgba[],
     lying: Rgba | null,
   ): Promise<EyeAnswer> {
+    const { levels } = await opening;
     return inRow(() => {
+      const picture = levels[0]!;
       // Seen from afar, as the eye does.
       const small = levels[levels.length - 1]!;
       const worst: WorstAt = (of, { x, y, width, height }, veil) => {
         let least = Number.POSITIVE_INFINITY;
-        for (const part of partsOf(x, y, width, height))
+        for (const part of partsOf(picture, x, y, width, height))
           least = Math.min(
             least,
             worstOverPixels(of, veil ? veiled(part.pixels, veil) : part.pixels, BENEATH).ratio,
@@ -293,21 +319,22 @@ const api = {
         return least;
       };
       const asked = { text, region, required, others, veils, lying };
-      return drainInTurns(seenFirst(small, picture().width, asked, worst), yieldTurn);
+      return drainInTurns(seenFirst(small, picture.width, asked, worst), yieldTurn);
     });
   },
 
   /** The worst contrast of each of several opaque texts over a region. */
-  worstOfEach(
+  async worstOfEach(
     texts: readonly Rgba[],
     x: number,
     y: number,
     width: number,
     height: number,
   ): Promise<number[]> {
+    const picture = await whole();
     return inRow(async () => {
       let worst = texts.map(() => Number.POSITIVE_INFINITY);
-      for (const part of partsOf(x, y, width, height)) {
+      for (const part of partsOf(picture, x, y, width, height)) {
         const ratios = worstOfEach(texts, part.pixels, BENEATH);
         worst = worst.map((ratio, i) => Math.min(ratio, ratios[i]!));
         await yieldTurn();

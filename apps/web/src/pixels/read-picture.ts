@@ -2,7 +2,6 @@ import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
 import { countInParts, type Histogram, wordsOf } from '@mint-lamp/core/picture/histogram';
 import type { Pixels } from '@mint-lamp/core/picture/sample';
 import { halved } from '@mint-lamp/core/picture/shrink';
-import { yieldTurn } from './turns.ts';
 
 /** Rows that are read before others may have their turn. */
 const STRIP = 256;
@@ -82,11 +81,27 @@ function faintestOf(pixels: Uint8ClampedArray, before: number): number {
   return least;
 }
 
+/** A picture and smaller ones, each half the one before; `turn` hears how much of the next is done, 0–1. */
+export async function levelsOf(
+  whole: Pixels,
+  turn: (share: number, level: number) => Promise<unknown>,
+): Promise<Pixels[]> {
+  const levels = [whole];
+  for (let last = whole; last.width * last.height > SMALLEST_LEVEL; levels.push(last))
+    last = await drainInTurns(halved(last), (share) => turn(share, levels.length - 1));
+  return levels;
+}
+
 /**
  * Decodes a picture once, and reads it strip by strip, so that no second copy of all of it is needed; each strip is
- * counted while the processor still has it at hand. Progress 0–1. Rejects with a sentence for people.
+ * counted while the processor still has it at hand. Progress 0–1; between strips others have their turn. Rejects with a
+ * sentence for people.
  */
-export async function readPicture(blob: Blob, tell: (share: number) => void): Promise<ReadPicture> {
+export async function readPicture(
+  blob: Blob,
+  tell: (share: number) => void,
+  turn: () => Promise<unknown>,
+): Promise<ReadPicture> {
   const bitmap = await createImageBitmap(blob, {
     imageOrientation: 'from-image',
     premultiplyAlpha: 'none',
@@ -113,16 +128,14 @@ export async function readPicture(blob: Blob, tell: (share: number) => void): Pr
     const counted = counting.next();
     if (counted.done) histogram = counted.value;
     tell(0.3 + (0.5 * (y + rows)) / height);
-    await yieldTurn();
+    await turn();
   }
   // Only then are smaller ones made: with the bitmap they would be more than the memory that is allowed.
   bitmap.close();
-  const levels = [whole];
-  for (let last = whole; last.width * last.height > SMALLEST_LEVEL; levels.push(last))
-    last = await drainInTurns(halved(last), (share) => {
-      if (levels.length === 1) tell(0.8 + share * 0.2);
-      return yieldTurn();
-    });
+  const levels = await levelsOf(whole, (share, level) => {
+    if (level === 0) tell(0.8 + share * 0.2);
+    return turn();
+  });
   if (!histogram) throw new Error('The picture has no pixels.');
   return { levels, histogram, faintest };
 }

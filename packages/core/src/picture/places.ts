@@ -36,10 +36,6 @@ function oklabOfEach({ width, height, pixels }: Pixels): Float64Array {
   return labs;
 }
 
-/** ΔE OK of two colours in OKLab, the first of them the `i`th of several. */
-const differenceOf = (labs: Float64Array, i: number, [l, a, b]: Readonly<Triple>): number =>
-  Math.sqrt((labs[i * 3]! - l) ** 2 + (labs[i * 3 + 1]! - a) ** 2 + (labs[i * 3 + 2]! - b) ** 2);
-
 /**
  * For each colour of a divided picture (at most 254) the place that lies deepest within what shows it, as far from all
  * else as any: where an eye would look for that colour, and a square around it averages little else. Of several as
@@ -59,38 +55,43 @@ function deepestOf(
   colors: readonly Rgb[],
 ): (Spot | null)[] {
   const words = wordsOf(pixels);
-  const labs = colors.map(({ r, g, b }) => rgbToOklab(r, g, b));
+  const labs = Float64Array.from(colors.flatMap(({ r, g, b }) => rgbToOklab(r, g, b)));
   const parts = NONE + 1;
-  const part = new Uint8Array(width * height);
-  for (let i = 0; i < part.length; i++) {
-    const own = nearest[cellOf(words[i]!)]!;
-    const lab = labs[own];
-    part[i] = lab && words[i]! < 0 && differenceOf(seen, i, lab) <= SHOWS ? own : NONE;
+  const part = new Uint8Array(width * height).fill(NONE);
+  for (let i = 0, at = 0; i < part.length; i++, at += 3) {
+    const word = words[i]!;
+    const own = nearest[cellOf(word)]!;
+    if (word >= 0 || own >= colors.length) continue;
+    const dl = seen[at]! - labs[own * 3]!;
+    const da = seen[at + 1]! - labs[own * 3 + 1]!;
+    const db = seen[at + 2]! - labs[own * 3 + 2]!;
+    if (dl * dl + da * da + db * db <= SHOWS * SHOWS) part[i] = own;
   }
   const depth = depthOf(part, width, height);
   const most = new Uint8Array(parts);
   for (let i = 0; i < part.length; i++) if (depth[i]! > most[part[i]!]!) most[part[i]!] = depth[i]!;
   // The middle of the deepest, then the deepest that is nearest to it.
   const sums = Array.from({ length: parts }, () => ({ x: 0, y: 0, n: 0 }));
-  const isDeepest = (i: number) => depth[i] === most[part[i]!];
-  for (let i = 0; i < part.length; i++)
-    if (isDeepest(i)) {
-      const sum = sums[part[i]!]!;
-      sum.x += i % width;
-      sum.y += Math.floor(i / width);
-      sum.n += 1;
-    }
+  const deepest: number[] = [];
+  for (let i = 0; i < part.length; i++) {
+    const own = part[i]!;
+    if (own === NONE || depth[i] !== most[own]) continue;
+    deepest.push(i);
+    const sum = sums[own]!;
+    sum.x += i % width;
+    sum.y += Math.floor(i / width);
+    sum.n += 1;
+  }
   const best = Array.from({ length: parts }, () => ({ at: -1, distance: Number.POSITIVE_INFINITY }));
-  for (let i = 0; i < part.length; i++)
-    if (isDeepest(i)) {
-      const sum = sums[part[i]!]!;
-      const distance = ((i % width) - sum.x / sum.n) ** 2 + (Math.floor(i / width) - sum.y / sum.n) ** 2;
-      const known = best[part[i]!]!;
-      if (distance < known.distance) {
-        known.at = i;
-        known.distance = distance;
-      }
+  for (const i of deepest) {
+    const sum = sums[part[i]!]!;
+    const distance = ((i % width) - sum.x / sum.n) ** 2 + (Math.floor(i / width) - sum.y / sum.n) ** 2;
+    const known = best[part[i]!]!;
+    if (distance < known.distance) {
+      known.at = i;
+      known.distance = distance;
     }
+  }
   return colors.map((_, c) => {
     const { at } = best[c]!;
     return at === -1 ? null : { x: at % width, y: Math.floor(at / width) };
@@ -138,6 +139,16 @@ const beside = (bits: number, v: number): number => {
   return v < from ? from - v : v > from + 7 ? v - from - 7 : 0;
 };
 
+/** Has no cell ask for a colour any more. Lists are made anew: one of them may be gone through. */
+function leave(asks: (number[] | null)[], color: number): void {
+  for (let key = 0; key < asks.length; key++) {
+    const asked = asks[key];
+    if (!asked?.includes(color)) continue;
+    const others = asked.filter((one) => one !== color);
+    asks[key] = others.length ? others : null;
+  }
+}
+
 /**
  * For each of some colours the pixel of a picture that shows it best by channels, where it is first met, half
  * transparent ones aside; null where there is none. `h` has to be counted from the same pixels: it says which cells a
@@ -164,7 +175,8 @@ export function bestPixels(
   });
   const least = new Float64Array(colors.length).fill(Number.POSITIVE_INFINITY);
   const best = new Int32Array(colors.length).fill(-1);
-  for (let i = 0; i < words.length; i++) {
+  let left = colors.length;
+  for (let i = 0; i < words.length && left; i++) {
     const word = words[i]!;
     if (word >= 0) continue;
     const asked = asks[cellOf(word)]!;
@@ -172,9 +184,13 @@ export function bestPixels(
     for (const c of asked) {
       const { r, g, b } = colors[c]!;
       const d = distanceTo(word, r, g, b);
-      if (d < least[c]!) {
-        least[c] = d;
-        best[c] = i;
+      if (d >= least[c]!) continue;
+      least[c] = d;
+      best[c] = i;
+      // None can be nearer, and photographs have most of their colours soon.
+      if (d === 0) {
+        leave(asks, c);
+        left -= 1;
       }
     }
   }

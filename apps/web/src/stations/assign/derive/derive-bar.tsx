@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { useDocumentPart } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
+import { Progress } from '../../../ui/progress.tsx';
 import type { ProposedTheme } from './use-proposed-theme.ts';
 
 /** What a derived theme comes to, and the ways to take it or leave it. */
@@ -25,7 +26,7 @@ export function DeriveBar({ proposed }: { proposed: ProposedTheme }) {
   if (busy)
     return (
       <p role="status" className="mx-5 mb-2 flex items-center gap-3">
-        <progress aria-label="Deriving" value={progress} max={1} className="w-40" />
+        <Progress label="Deriving" value={progress} className="w-40" />
         Deriving {target} …
         <Button small look="quiet" onClick={proposed.leave}>
           Cancel

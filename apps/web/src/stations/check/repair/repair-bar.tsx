@@ -8,6 +8,7 @@ import { useReadout } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ColorChip } from '../../../ui/color-chip.tsx';
 import { Failure } from '../../../ui/notice.tsx';
+import { Progress } from '../../../ui/progress.tsx';
 import { useFocusOnce } from '../../../ui/use-focus-once.ts';
 import { type ProposedRepairs, repairKey } from './use-repair-all.ts';
 
@@ -26,7 +27,7 @@ export function RepairBar({ proposed }: { proposed: ProposedRepairs }) {
   if (busy)
     return (
       <p role="status" className="mx-5 mb-2 flex items-center gap-3">
-        <progress aria-label="Repairing" value={progress} max={1} className="w-40" />
+        <Progress label="Repairing" value={progress} className="w-40" />
         Looking for repairs …
         <Button small look="quiet" onClick={leave}>
           Cancel

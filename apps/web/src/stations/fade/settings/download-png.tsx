@@ -7,6 +7,7 @@ import { JobCalledOff } from '../../../jobs/job.ts';
 import { runJob } from '../../../jobs/run-job.ts';
 import { Button } from '../../../ui/button.tsx';
 import { NumberField } from '../../../ui/number-field.tsx';
+import { Progress } from '../../../ui/progress.tsx';
 import { save } from '../../../ui/save-file.ts';
 import type { BoxSize } from '../preview/purposes.ts';
 
@@ -68,11 +69,7 @@ export const DownloadPng = memo(function DownloadPng({
         </Button>
       ) : (
         <span className="flex items-center gap-2">
-          <progress
-            aria-label="How much is painted"
-            value={progress}
-            className="h-1.5 flex-1 accent-[var(--text-main)]"
-          />
+          <Progress label="How much is painted" value={progress} className="flex-1" />
           <Button small onClick={() => stopping.current?.abort()}>
             Stop
           </Button>

@@ -1,8 +1,10 @@
 import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import { Trash2, X } from 'lucide-react';
+import { useEffect } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { pictureAddress } from '../../../fetching/send-picture.ts';
+import { startAhead } from '../../../pixels/worker-ahead.ts';
 import { type Arrival, dropped } from '../../../store/arrivals-slice.ts';
 import { tryAgain } from '../../../store/arriving.ts';
 import { useEditing } from '../../../store/editing.ts';
@@ -11,22 +13,35 @@ import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { EmptyState } from '../../../ui/notice.tsx';
+import { Progress } from '../../../ui/progress.tsx';
 import { GatherHeader } from '../gather-header.tsx';
 import { PictureDesk } from './desk/picture-desk.tsx';
 import { OpenPictures } from './open-pictures.tsx';
 import { TakeFiles } from './take-files.tsx';
 
 const FEW = 6;
+/** Until all that comes with the list is there, ms. */
+const REST_MS = 400;
 
 /** The pictures of the project, or the one that is open. @public Found by its file. */
 export default function PicturesSource({ view }: { view: string | null }) {
   return view ? <PictureDesk key={view} id={view} /> : <AllPictures />;
 }
 
+/** While pictures are looked through, what opens one is made ready. */
+function useStartAhead(wanted: boolean): void {
+  useEffect(() => {
+    if (!wanted) return;
+    const timer = setTimeout(startAhead, REST_MS);
+    return () => clearTimeout(timer);
+  }, [wanted]);
+}
+
 /** All pictures of the project, and the ways to open more. */
 function AllPictures() {
   const pictures = useDocumentPart('pictures');
   const projectId = useProjectId();
+  useStartAhead(pictures.length > 0);
   const arrivals = useAppSelector((state) => state.arrivals).filter((one) => one.projectId === projectId);
   return (
     <TakeFiles className="relative flex min-h-full flex-col">
@@ -91,10 +106,10 @@ function ArrivalLine({ arrival }: { arrival: Arrival }) {
   return (
     <li className="flex items-center gap-3">
       <span className="w-52 truncate">{name}</span>
-      <progress
-        aria-label={`${name} arrives`}
-        className="h-1.5 w-64 accent-[var(--text-main)]"
-        {...(progress === null || progress >= 1 ? {} : { value: progress })}
+      <Progress
+        label={`${name} arrives`}
+        value={progress === null || progress >= 1 ? null : progress}
+        className="w-64"
       />
       <span className="text-sm text-quiet">
         {progress === null ? 'is fetched …' : progress >= 1 ? 'is looked through …' : 'is sent …'}

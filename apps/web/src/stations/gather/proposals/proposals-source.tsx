@@ -12,6 +12,7 @@ import { useProjectDocument, useProjectId } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
 import { NumberField } from '../../../ui/number-field.tsx';
+import { Progress } from '../../../ui/progress.tsx';
 import { Track } from '../../../ui/track.tsx';
 import { useResting } from '../../../ui/use-resting.ts';
 import { GatherHeader } from '../gather-header.tsx';
@@ -165,11 +166,7 @@ function RoundView({ round, onMake }: RoundViewProps) {
       {!proposals.length && job.busy && (
         <p className="flex items-center gap-3 text-quiet">
           Making proposals …
-          <progress
-            aria-label="How many of the round are made"
-            value={job.progress}
-            className="h-1.5 w-64 accent-[var(--text-main)]"
-          />
+          <Progress label="How many of the round are made" value={job.progress} className="w-64" />
         </p>
       )}
       {!proposals.length && !job.busy && !job.fault && (

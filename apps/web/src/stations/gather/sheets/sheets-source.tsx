@@ -6,6 +6,7 @@ import { useProjectId } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
 import { EmptyState, Failure } from '../../../ui/notice.tsx';
 import { part } from '../../../ui/part.tsx';
+import { Progress } from '../../../ui/progress.tsx';
 import { GatherHeader } from '../gather-header.tsx';
 import { useCollecting } from '../text/use-collecting.ts';
 import { usePasteAnywhere } from '../text/use-paste-anywhere.ts';
@@ -142,11 +143,7 @@ function Notes({ fault, reading, busy, onStop }: NotesProps) {
       {reading.fault && <Failure fault={reading.fault} onAgain={reading.again} />}
       {busy && (
         <p className="mb-2 flex items-center gap-3">
-          <progress
-            aria-label="Reading the sheets"
-            value={reading.progress}
-            className="h-2 w-48 appearance-none overflow-hidden rounded-full bg-pressed [&::-webkit-progress-bar]:bg-pressed [&::-webkit-progress-value]:bg-mint"
-          />
+          <Progress label="Reading the sheets" value={reading.progress} className="w-48" />
           <span className="text-quiet">Reading … {Math.round(reading.progress * 100)} %</span>
           <Button small onClick={onStop}>
             Stop

@@ -82,7 +82,7 @@ export default function OverPicture({ page, pressed, theme }: OverPictureProps) 
   // biome-ignore lint/correctness/useExhaustiveDependencies: looked at anew once colours rest
   useEffect(() => {
     if (!key || !color || !picture || !text || !under?.wide) return;
-    const { opening, leave } = lookAt(pictureAddress(id, picture.content), () => {});
+    const { opening, leave } = lookAt(pictureAddress(id, picture.content), null, () => {});
     let over = false;
     const area = partUnder(text.box, under.wide.box, picture);
     const byLight = [...shades].sort((a, b) => luminance(a.shade) - luminance(b.shade));

@@ -7,7 +7,8 @@ import type { Picture } from '@mint-lamp/core/document/pictures/picture';
 import { oklabOf, paint } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
 import { LEANING_WORDS } from '../../../../kinds/pictures/leaning-words.ts';
-import type { Light, PaletteRow, RowColor } from '../../../../pixels/pixel-worker.ts';
+import type { PaletteRow, RowColor } from '../../../../pixels/palette-rows.ts';
+import type { Light } from '../../../../pixels/pixel-worker.ts';
 import { useEditing } from '../../../../store/editing.ts';
 import { Button } from '../../../../ui/button.tsx';
 import { CopyButton } from '../../../../ui/copy-button.tsx';
@@ -47,14 +48,15 @@ function distinct(colors: readonly string[]): string[] {
 export function PalettePanel(props: PalettePanelProps) {
   const { palettes, busy, size, onSize, taking } = props;
   const all = palettes?.rows.flatMap(({ colors }) => colors.map(hexOf)) ?? [];
+  const isExact = palettes?.isExact ?? false;
   return (
-    <div aria-busy={busy}>
+    <div aria-busy={busy || !isExact}>
       <NumberField label="Colours in each" value={size} min={2} max={16} onCommit={onSize} className="w-28" />
       <p className="mt-2 mb-3 flex flex-wrap items-center gap-1.5 text-sm">
         <span className="text-quiet">All rows</span>
         <Button
           small
-          disabled={!all.length}
+          disabled={!isExact || !all.length}
           aria-label="All rows to the tray"
           onClick={() => taking.tray(all)}
         >
@@ -62,7 +64,7 @@ export function PalettePanel(props: PalettePanelProps) {
         </Button>
         <Button
           small
-          disabled={!all.length}
+          disabled={!isExact || !all.length}
           aria-label="All rows to families"
           onClick={() => taking.families(distinct(all))}
         >
@@ -70,7 +72,7 @@ export function PalettePanel(props: PalettePanelProps) {
         </Button>
         <Button
           small
-          disabled={all.length < 2}
+          disabled={!isExact || all.length < 2}
           aria-label="All rows to a gradient"
           onClick={() => taking.gradient(distinct(all).slice(0, MOST_STOPS))}
         >
@@ -78,12 +80,12 @@ export function PalettePanel(props: PalettePanelProps) {
         </Button>
       </p>
       <p role="status" className="sr-only">
-        {busy ? 'Palettes are being made' : `Six palettes of ${palettes?.size ?? 0} colours`}
+        {busy || !isExact ? 'Palettes are being made' : `Six palettes of ${palettes?.size ?? 0} colours`}
       </p>
       {palettes ? (
         <ul className="flex flex-col gap-2">
           {palettes.rows.map((row) => (
-            <Row key={row.leaning} {...props} row={row} />
+            <Row key={row.leaning} {...props} row={row} isExact={isExact} />
           ))}
         </ul>
       ) : (
@@ -96,7 +98,13 @@ export function PalettePanel(props: PalettePanelProps) {
 /** The least width of a colour in its row, so that a small accent can be pressed: a share of the row. */
 const LEAST = 0.045;
 
-function Row({ row, pinned, onPin, onLight, taking, ...rest }: PalettePanelProps & { row: PaletteRow }) {
+interface RowProps extends PalettePanelProps {
+  row: PaletteRow;
+  /** What is nearly the picture's colours is seen, and not taken. */
+  isExact: boolean;
+}
+
+function Row({ row, isExact, pinned, onPin, onLight, taking, ...rest }: RowProps) {
   const { leaning, colors } = row;
   const open = pinned?.leaning === leaning;
   const hexes = colors.map(hexOf);
@@ -107,7 +115,8 @@ function Row({ row, pinned, onPin, onLight, taking, ...rest }: PalettePanelProps
         {!open && (
           <button
             type="button"
-            className="rounded-md px-1 text-sm text-quiet underline underline-offset-2"
+            disabled={!isExact}
+            className="rounded-md px-1 text-sm text-quiet underline underline-offset-2 disabled:no-underline"
             aria-label={`${LEANING_WORDS[leaning]}: take the row to the tray`}
             onClick={() => taking.tray(hexes)}
           >
@@ -153,7 +162,7 @@ function Row({ row, pinned, onPin, onLight, taking, ...rest }: PalettePanelProps
           );
         })}
       </ul>
-      {open && <Opened row={row} index={pinned.index} taking={taking} {...rest} />}
+      {open && isExact && <Opened row={row} index={pinned.index} taking={taking} {...rest} />}
     </li>
   );
 }

@@ -7,6 +7,8 @@ import { type DeskView, type Size, toBox, toPicture } from './view.ts';
 
 interface PictureCanvasProps {
   picture: OpenedPicture;
+  /** Drawn anew with all pixels when they are there. */
+  isWhole: boolean;
   view: DeskView;
   size: Size;
   light: Light | null;
@@ -23,7 +25,15 @@ interface Wanted {
 }
 
 /** The picture as a worker draws it; the page takes the finished image over and never has its pixels. */
-export function PictureCanvas({ picture, view, size, light, palettes, onDrawn }: PictureCanvasProps) {
+export function PictureCanvas({
+  picture,
+  isWhole,
+  view,
+  size,
+  light,
+  palettes,
+  onDrawn,
+}: PictureCanvasProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const drawing = useRef<Latest<Wanted, ImageBitmap> | null>(null);
   const told = useRef(onDrawn);
@@ -50,10 +60,10 @@ export function PictureCanvas({ picture, view, size, light, palettes, onDrawn }:
     drawing.current = latest;
     return () => latest.stop();
   }, [picture]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: drawn anew with other palettes
+  // biome-ignore lint/correctness/useExhaustiveDependencies: drawn anew with other palettes, and when all pixels are there
   useEffect(() => {
     if (size.width && size.height) drawing.current?.want({ view, size, light });
-  }, [picture, view, size, light, palettes]);
+  }, [picture, isWhole, view, size, light, palettes]);
   // What shows through lies just under what of the picture is seen.
   const edge = ([x, y]: [number, number]) => [clamp(x, 0, size.width), clamp(y, 0, size.height)] as const;
   const [left, top] = edge(toBox(view, size, 0, 0));

@@ -13,7 +13,9 @@ import { EmptyState, Failure } from '../../../../ui/notice.tsx';
 import { TextField } from '../../../../ui/text-field.tsx';
 import { GatherHeader } from '../../gather-header.tsx';
 import { TakeFiles } from '../take-files.tsx';
+import { DESK_FOOT, OpeningProgress } from './desk-foot.tsx';
 import { OpenDesk } from './open-desk.tsx';
+import { isPanelOpen } from './use-desk.ts';
 
 /** The desk of one picture, as large as the station. */
 export function PictureDesk({ id }: { id: string }) {
@@ -57,7 +59,7 @@ function Desk({ picture }: { picture: Picture }) {
   const projectId = useProjectId();
   const { tryEdit } = useEditing();
   const [tools, setTools] = useState<HTMLElement | null>(null);
-  const pixels = usePixels(pictureAddress(projectId, picture.content));
+  const pixels = usePixels(pictureAddress(projectId, picture.content), picture);
   const lead = (
     <span className="mt-1 flex items-center gap-3">
       <BackToAll />
@@ -80,22 +82,53 @@ function Desk({ picture }: { picture: Picture }) {
         <div ref={setTools} />
       </GatherHeader>
       {pixels.picture ? (
-        <OpenDesk key={picture.content} picture={picture} pixels={pixels.picture} tools={tools} />
+        <OpenDesk
+          key={picture.content}
+          picture={picture}
+          pixels={pixels.picture}
+          isWhole={pixels.isWhole}
+          progress={pixels.progress}
+          tools={tools}
+        />
       ) : (
-        <div className="grid flex-1 place-content-center justify-items-center gap-2">
+        <div className="flex min-h-0 flex-1 gap-3 px-5 pb-4">
           {pixels.fault ? (
-            <Failure fault={pixels.fault} onAgain={pixels.again} />
+            <div className="grid flex-1 place-content-center">
+              <Failure fault={pixels.fault} onAgain={pixels.again} />
+            </div>
           ) : (
-            <>
-              <p>Opening {picture.name} …</p>
-              <progress
-                aria-label="How much of the picture is open"
-                value={pixels.progress}
-                className="h-1.5 w-64 accent-[var(--text-main)]"
-              />
-            </>
+            <Opening
+              name={picture.name}
+              small={pictureAddress(projectId, picture.content, true)}
+              progress={pixels.progress}
+            />
           )}
         </div>
+      )}
+    </>
+  );
+}
+
+interface OpeningProps {
+  name: string;
+  /** Address of what is shown of it in lists. */
+  small: string;
+  progress: number;
+}
+
+/** A picture that is on its way, as it is shown in lists, where it will lie. */
+function Opening({ name, small, progress }: OpeningProps) {
+  return (
+    <>
+      <div className="relative min-h-0 min-w-0 flex-1 overflow-hidden rounded-md border border-hair bg-sunken">
+        <img src={small} alt="" data-specimen className="absolute inset-0 size-full object-contain" />
+        <p className={DESK_FOOT}>
+          Opening {name} …
+          <OpeningProgress value={progress} />
+        </p>
+      </div>
+      {isPanelOpen() && (
+        <div className="w-72 shrink-0 rounded-md border border-hair p-3 text-quiet">Its colours follow …</div>
       )}
     </>
   );

@@ -50,6 +50,9 @@ function lineIn(view: DeskView, size: Size, picture: Size): PictureLine {
   return { x1: x, y1: held(view.cy - half, picture.height), x2: x, y2: held(view.cy + half, picture.height) };
 }
 
+/** Whether the panel is open at the next desk. */
+export const isPanelOpen = (): boolean => ofTab.read('mint-lamp/desk-panel') !== 'shut';
+
 /** What is chosen at the desk, and stays so for the next picture. */
 function useDeskChoices() {
   const [sideText, setSideText] = useRemembered('side', String(USUAL_SIDE));
@@ -91,7 +94,7 @@ function useLineAcross(pixels: OpenedPicture, side: AreaSide, isShown: boolean) 
 }
 
 /** Everything that the desk of a picture shows and does. */
-export function useDesk(picture: Picture, pixels: OpenedPicture) {
+export function useDesk(picture: Picture, pixels: OpenedPicture, isWhole: boolean) {
   const { edit } = useEditing();
   const viewing = useDeskView(pixels);
   const [drawn, setDrawn] = useState<{ view: DeskView; size: Size } | null>(null);
@@ -103,7 +106,7 @@ export function useDesk(picture: Picture, pixels: OpenedPicture) {
   const [light, setLight] = useState<Light | null>(null);
   const aiming = useAiming(pixels);
   const colors = useMarkerColors(pixels, picture.markers);
-  const { palettes, busy } = usePalettes(pixels, size, picture.moved);
+  const { palettes, busy } = usePalettes(pixels, isWhole, size, picture.moved);
   const textOver = tab === 'text' ? picture.textOver : null;
   const measured = useWorst(pixels, textOver);
   const markerColors = picture.markers.flatMap(({ id }) => colors.get(id) ?? []);
@@ -114,6 +117,7 @@ export function useDesk(picture: Picture, pixels: OpenedPicture) {
   return {
     picture,
     pixels,
+    isWhole,
     viewing,
     drawn,
     setDrawn,
