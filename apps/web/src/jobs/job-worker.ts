@@ -1,10 +1,12 @@
 import { expose } from 'comlink';
 import { type Job, JobCalledOff, type JobContext } from './job.ts';
 import { JOBS, type JobName } from './job-list.ts';
+import { DocumentKeeper } from './kept-document.ts';
 
 /** The script of every worker of the pool. */
 
 let calledOff = false;
+const documents = new DocumentKeeper();
 
 const yieldTurn = () => new Promise<void>((resolve) => setTimeout(resolve));
 
@@ -32,8 +34,9 @@ const api = {
         if (calledOff) throw new JobCalledOff();
       },
     };
+    const whole = documents.whole(input);
     const work = await load(name);
-    return work(input, context);
+    return work(whole, context);
   },
   callOff() {
     calledOff = true;

@@ -1,6 +1,7 @@
 import { transfer as handOver, proxy, type Remote, wrap } from 'comlink';
 import type { InputOf, JobName, OutputOf } from './job-list.ts';
 import type { JobWorkerApi } from './job-worker.ts';
+import { KEPT_DOCUMENT } from './kept-document.ts';
 import { JobPool, type PoolWorker, type RunOptions } from './pool.ts';
 
 const broken = (message: string) => Object.assign(new Error(message), { name: 'WorkerBroken' });
@@ -14,6 +15,15 @@ function createWorker(): PoolWorker {
   });
   // It may break down while nobody waits for it.
   failed.catch(() => {});
+  let known: unknown = null;
+  /** An input without the document that the worker has from the job before: large ones take long to be copied. */
+  const withoutKnown = (input: unknown): unknown => {
+    if (typeof input !== 'object' || input === null || !('document' in input)) return input;
+    const { document } = input;
+    if (document === known) return { ...input, document: KEPT_DOCUMENT };
+    known = document;
+    return input;
+  };
   return {
     ready: remote.ready(),
     loadAll: () => remote.loadAll(),
@@ -21,7 +31,7 @@ function createWorker(): PoolWorker {
     run: (name, input, transfer, onProgress) =>
       remote.run(
         name as JobName,
-        transfer.length ? handOver(input as object, [...transfer]) : input,
+        transfer.length ? handOver(input as object, [...transfer]) : withoutKnown(input),
         proxy(onProgress),
       ),
     callOff: () => void remote.callOff(),

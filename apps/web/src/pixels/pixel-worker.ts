@@ -45,7 +45,7 @@ export interface Size {
 }
 
 /** A picture all of whose pixels are there. */
-export interface Opened extends Size {
+interface Opened extends Size {
   /** The least opacity in it that is more than none, 1–255. */
   readonly faintest: number;
 }

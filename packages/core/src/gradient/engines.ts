@@ -23,9 +23,13 @@ export type EngineFault = keyof typeof ENGINE_FAULTS;
 /** OKLCH chroma below which engines keep or lose a hue at other limits. */
 const NEARLY_GREY = 0.021;
 
-function chromaOf({ r, g, b }: Rgba): number {
+/** Between the channels of a colour that is nearly grey there is no more than 25 of 255 (as a look at all of them shows). */
+const MOST_BETWEEN = 32;
+
+function isNearlyGrey({ r, g, b }: Rgba): boolean {
+  if (Math.max(r, g, b) - Math.min(r, g, b) > MOST_BETWEEN) return false;
   const [, x, y] = rgbToOklab(r, g, b);
-  return Math.hypot(x, y);
+  return Math.hypot(x, y) < NEARLY_GREY;
 }
 
 /** Whether what it repeats is seen more than once in any box: along a line or a turn from 0 to 100 % it is not. */
@@ -48,7 +52,7 @@ export function* faultsOfEngines(gradient: CssGradient): Generator<EngineFault, 
     if (isSeenRepeating(gradient)) yield 'repeats';
   }
   if (SPACES[space].hue) {
-    if (stops.some((stop) => chromaOf(stop) < NEARLY_GREY)) yield 'grey';
+    if (stops.some(isNearlyGrey)) yield 'grey';
     if (hueWay !== 'shorter' && placeStops(gradient).first > 0) yield 'way';
   }
   if (gradient.kind === 'radial' && hasNoExtent(gradient)) yield 'extent';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
+import { rgbToOklab } from '../color/kernel.ts';
 import { engineFaults } from './engines.ts';
 import { paintIn } from './geometry.ts';
 import type { CssGradient } from './model.ts';
@@ -89,6 +90,22 @@ describe('what engines paint otherwise than each other', () => {
     ['radial-gradient(closest-side at 0% 0%, #f00, #00f)', ['extent']],
   ])('in %s is %o', (css, faults) => {
     expect(engineFaults(read(css))).toEqual(faults);
+  });
+
+  it('is the way round next to grey, up to a chroma of 0.021, however far apart its channels are', () => {
+    let near = 0;
+    for (let r = 0; r < 256; r += 4)
+      for (let g = 0; g < 256; g += 4)
+        for (let b = 0; b < 256; b += 4) {
+          if (Math.max(r, g, b) - Math.min(r, g, b) < 12) continue;
+          const [, x, y] = rgbToOklab(r, g, b);
+          const chroma = Math.hypot(x, y);
+          if (chroma < 0.018 || chroma > 0.023) continue;
+          near += 1;
+          const faults = engineFaults(read(`linear-gradient(in oklch, rgb(${r} ${g} ${b}), #00f)`));
+          expect(faults.includes('grey'), `rgb(${r} ${g} ${b})`).toBe(chroma < 0.021);
+        }
+    expect(near).toBeGreaterThan(500);
   });
 
   it('is nothing in what was put into plain stops', () => {

@@ -39,16 +39,18 @@ export function useWrittenFile(form: FileFormatId, before: ProjectDocument | nul
     const { unsent, revision: saved } = selectProject(state);
     return DATED.includes(form) && !unsent.length ? saved : null;
   });
+  // One and the same for all forms, so that it is copied to where they are written but once.
+  const signed = useMemo(() => withSignedNotes(document, nameOf), [document, nameOf]);
   const input = useMemo(
     () => ({
-      document: withSignedNotes(document, nameOf),
+      document: signed,
       form,
       regions,
       revision,
       before,
       at: new Date().toISOString(),
     }),
-    [document, form, regions, revision, before, nameOf],
+    [signed, form, regions, revision, before],
   );
   const job = useJob('writeFile', input);
   const result = job.result?.form === form ? job.result : null;
