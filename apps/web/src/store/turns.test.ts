@@ -110,6 +110,21 @@ it('draws the part in which something is dragged with every move, and the others
   expect(readout.base()).toBe('#0b5f67');
 });
 
+it('leaves a frame to a move that takes long, but no two in a row', () => {
+  const axis = join('axis', { drawing: 12 });
+  join('lamp');
+  hold(HOLDER, axis.place);
+  const color = colors();
+  const inTurn = Array.from({ length: 6 }, () => moved(color.next().value!).inTurn.length);
+  expect(inTurn).toEqual([0, 1, 0, 1, 0, 1]);
+  // Where no move follows, the next frame has the turn.
+  moved('#0b5f60');
+  shown = [];
+  frame();
+  expect(shown).toEqual(['lamp']);
+  expect(frames).toEqual([]);
+});
+
 it('shows the last move to all when nothing moves any more, and the end of a drag at once', () => {
   const rails = join('rails');
   const others = ['a', 'b', 'c'].map((name) => join(name));

@@ -44,6 +44,10 @@ export class Turns {
   private readonly costs = new Map<Part, number>();
   private seen: AppState;
   private frame = 0;
+  /** What the part in which it is dragged has taken since the last frame, ms. */
+  private own = 0;
+  /** Whether that was so much that the last frame had no turns. */
+  private hasPassed = false;
   private afterPaint: MessageChannel | null = null;
   private measured: { readonly begun: number; readonly parts: readonly Part[] } | null = null;
   private stop: (() => void) | null = null;
@@ -79,7 +83,17 @@ export class Turns {
     for (const part of this.parts)
       if (!waits || isHeldIn(part.place)) this.give(part);
       else if (!this.waiting.has(part)) this.waiting.set(part, now);
+    this.measureOwn(now);
     if (this.waiting.size && !this.frame) this.frame = requestAnimationFrame(this.turn);
+  }
+
+  /** Measures what is drawn at once: some of it by now, the rest before anything else comes. */
+  private measureOwn(begun: number): void {
+    const shown = performance.now();
+    this.own += shown - begun;
+    queueMicrotask(() => {
+      this.own += performance.now() - shown;
+    });
   }
 
   private give(part: Part): void {
@@ -92,6 +106,15 @@ export class Turns {
     const now = performance.now();
     const waited = (part: Part) => now - this.waiting.get(part)!;
     const isHeld = isAnythingHeld();
+    const isFull = this.own > FOR_TURNS_MS;
+    this.own = 0;
+    // A move that takes long has its frame for itself, but not every one: others would stand still.
+    if (isHeld && isFull && !this.hasPassed) {
+      this.hasPassed = true;
+      this.frame = requestAnimationFrame(this.turn);
+      return;
+    }
+    this.hasPassed = false;
     const due = [...this.waiting.keys()].filter(
       (part) => !isHeld || waited(part) >= part.every() + (part.isSeen() ? 0 : UNSEEN_MS),
     );
