@@ -1,5 +1,5 @@
 /** What stands in a job's input for the document that its worker was sent last. */
-export const KEPT_DOCUMENT = 'the document that was sent last';
+export const KEPT_DOCUMENT = 'kept-document';
 
 /** Puts the document back that a worker was sent last, and keeps the one that it is sent. */
 export class DocumentKeeper {
