@@ -26,10 +26,15 @@ const LEAST = 250_000;
 /** JPEG is decoded to an eighth of its width at the least. */
 const FACTORS = [8, 4, 2];
 
-export function sizeOfCopy(
-  width: number,
-  height: number,
-): { width: number; height: number; factor: number } | null {
+interface CopySize {
+  /** px. */
+  readonly width: number;
+  readonly height: number;
+  readonly factor: number;
+}
+
+/** The size of a copy of a picture of a size in px; null where none is worth it. */
+export function sizeOfCopy(width: number, height: number): CopySize | null {
   if (width * height < WORTH_IT) return null;
   for (const factor of FACTORS) {
     const [w, h] = [Math.ceil(width / factor), Math.ceil(height / factor)];
@@ -57,20 +62,26 @@ export async function smallCopyOf(
       desiredWidth: size.width,
       desiredHeight: size.height,
     });
-    const { image } = await decoder.decode();
     try {
-      // Otherwise it has been decoded whole, or is of another size than is known.
-      if (image.displayWidth !== size.width || image.displayHeight !== size.height) return null;
-      const canvas = new OffscreenCanvas(size.width, size.height);
-      const context = canvas.getContext('2d', { willReadFrequently: true, colorSpace: 'srgb' })!;
-      context.drawImage(image, 0, 0);
-      const { data } = context.getImageData(0, 0, size.width, size.height);
-      return { pixels: { width: size.width, height: size.height, pixels: data }, factor: size.factor };
+      const { image } = await decoder.decode();
+      return copyOf(image, size);
     } finally {
-      image.close();
       decoder.close();
     }
   } catch {
     return null;
+  }
+}
+
+/** The pixels of a decoded copy, which is closed; null where it is of another size than was asked for. */
+function copyOf(image: VideoFrame, { width, height, factor }: CopySize): SmallCopy | null {
+  try {
+    if (image.displayWidth !== width || image.displayHeight !== height) return null;
+    const canvas = new OffscreenCanvas(width, height);
+    const context = canvas.getContext('2d', { willReadFrequently: true, colorSpace: 'srgb' })!;
+    context.drawImage(image, 0, 0);
+    return { pixels: { width, height, pixels: context.getImageData(0, 0, width, height).data }, factor };
+  } finally {
+    image.close();
   }
 }

@@ -1,3 +1,4 @@
+import { drainInTurns } from '@mint-lamp/core/in-parts/drain';
 import { countInParts } from '@mint-lamp/core/picture/histogram';
 import type { Pixels } from '@mint-lamp/core/picture/sample';
 import { halved } from '@mint-lamp/core/picture/shrink';
@@ -25,28 +26,22 @@ function anyPicture(): Pixels {
   return { width, height, pixels };
 }
 
+const OVER = new Error();
+
 /** Does what is done with a picture with one of no meaning, until there is something better to do. */
 export async function warmUp(isOver: () => boolean): Promise<void> {
   const whole = anyPicture();
-  for (let round = 0; round < ROUNDS; round++) {
-    let histogram = null;
-    for (const parts = countInParts(whole.pixels, 100_000); !histogram; ) {
-      const step = parts.next();
-      if (step.done) histogram = step.value;
-      await yieldTurn();
-      if (isOver()) return;
+  const turn = async () => {
+    await yieldTurn();
+    if (isOver()) throw OVER;
+  };
+  try {
+    for (let round = 0; round < ROUNDS; round++) {
+      const histogram = await drainInTurns(countInParts(whole.pixels, 100_000), turn);
+      const small = await drainInTurns(halved(whole), turn);
+      await drainInTurns(palettesOf({ levels: [whole, small], factor: 1, histogram }, SIZE, []), turn);
     }
-    let small = null;
-    for (const parts = halved(whole); !small; ) {
-      const step = parts.next();
-      if (step.done) small = step.value;
-      await yieldTurn();
-      if (isOver()) return;
-    }
-    const parts = palettesOf({ levels: [whole, small], factor: 1, histogram }, SIZE, []);
-    while (!parts.next().done) {
-      await yieldTurn();
-      if (isOver()) return;
-    }
+  } catch (error) {
+    if (error !== OVER) throw error;
   }
 }

@@ -34,7 +34,7 @@ export function DeskFoot({ desk: { pixels, isWhole, palettes, light }, progress 
   if (!isWhole)
     return (
       <p className={DESK_FOOT}>
-        A small copy; all pixels are being read …
+        Shown from a small copy while every pixel is read …
         <OpeningProgress value={progress} />
       </p>
     );

@@ -141,6 +141,7 @@ function Row({ row, isExact, pinned, onPin, onLight, taking, ...rest }: RowProps
                 data-specimen
                 aria-label={`${describeCode(hexes[index]!)}, ${shareText(color.share)}${color.moved ? ', from a place of your own' : ''}`}
                 aria-pressed={chosen}
+                aria-disabled={!isExact || undefined}
                 title={`${describeCode(hexes[index]!)}, ${shareText(color.share)}`}
                 onPointerEnter={() => onLight({ leaning, index })}
                 onFocus={() => onLight({ leaning, index })}

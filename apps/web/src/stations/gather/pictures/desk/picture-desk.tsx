@@ -128,7 +128,9 @@ function Opening({ name, small, progress }: OpeningProps) {
         </p>
       </div>
       {isPanelOpen() && (
-        <div className="w-72 shrink-0 rounded-md border border-hair p-3 text-quiet">Its colours follow …</div>
+        <div className="w-72 shrink-0 rounded-md border border-hair p-3 text-quiet">
+          The palettes follow …
+        </div>
       )}
     </>
   );

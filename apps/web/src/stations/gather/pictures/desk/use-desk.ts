@@ -110,7 +110,9 @@ export function useDesk(picture: Picture, pixels: OpenedPicture, isWhole: boolea
   const textOver = tab === 'text' ? picture.textOver : null;
   const measured = useWorst(pixels, textOver);
   const markerColors = picture.markers.flatMap(({ id }) => colors.get(id) ?? []);
-  const candidates = candidatesFrom(markerColors, palettes, pinned);
+  // Colours of a small copy are seen, and lit, and that is all: in those of all pixels they are other ones, in another order.
+  const isExact = palettes?.isExact ?? false;
+  const candidates = candidatesFrom(markerColors, isExact ? palettes : null, pinned);
   const ratios = useRatios(pixels, textOver, candidates);
   const seen = useEye(pixels, textOver, candidates);
   const across = useLineAcross(pixels, side, tab === 'line');
@@ -126,7 +128,9 @@ export function useDesk(picture: Picture, pixels: OpenedPicture, isWhole: boolea
     select: setSelected,
     taken,
     pinned,
-    pin: setPinned,
+    pin: (light: Light) => {
+      if (isExact) setPinned(light);
+    },
     light,
     setLight,
     aiming,
