@@ -4,6 +4,7 @@ import { createRequire } from 'node:module';
 import { DOCUMENT_VERSION } from '@mint-lamp/core/document/version';
 import { SCHEMA_VERSION_HEADER } from '@mint-lamp/core/wire/schema-version';
 import { test as base, expect, type Page } from '@playwright/test';
+import { goOnFromNowhere, goWithin, isBetweenTests, KeptPage } from './kept-page.ts';
 import { saveData } from './saved-data.ts';
 import { type Stack, startStack } from './stack.ts';
 
@@ -21,6 +22,8 @@ export { expect };
 interface Fixtures {
   /** Whether pages fetch ahead what nobody has opened yet. */
   fetchesAhead: boolean;
+  /** Whether the test has a browser of its own and loads its page: for what is changed for good, and what a first visit shows. */
+  ownPage: boolean;
   /** A project of its own for the test, a copy of the demo. */
   project: string;
   /** Opens a station of the test's project and waits until it is there. */
@@ -31,7 +34,7 @@ interface Fixtures {
   other: Page;
 }
 
-export const test = base.extend<Fixtures, { stack: Stack }>({
+export const test = base.extend<Fixtures, { stack: Stack; kept: KeptPage }>({
   stack: [
     // biome-ignore lint/correctness/noEmptyPattern: the form that fixtures take
     async ({}, use) => {
@@ -41,13 +44,37 @@ export const test = base.extend<Fixtures, { stack: Stack }>({
     },
     { scope: 'worker', timeout: 120_000 },
   ],
+  kept: [
+    // biome-ignore lint/correctness/noEmptyPattern: the form that fixtures take
+    async ({}, use) => {
+      const kept = new KeptPage();
+      await use(kept);
+      await kept.close();
+    },
+    { scope: 'worker' },
+  ],
   fetchesAhead: [false, { option: true }],
-  context: async ({ context, fetchesAhead }, use) => {
-    if (!fetchesAhead) await saveData(context);
-    await use(context);
+  ownPage: [false, { option: true }],
+  context: async (
+    { browser, kept, ownPage, fetchesAhead, hasTouch, deviceScaleFactor, serviceWorkers },
+    use,
+    info,
+  ) => {
+    const isUsual = !hasTouch && deviceScaleFactor === undefined && serviceWorkers === 'block';
+    if (ownPage || fetchesAhead || !isUsual) {
+      const context = await browser.newContext();
+      if (!fetchesAhead) await saveData(context);
+      await use(context);
+      await context.close();
+    } else {
+      await use((await kept.take(browser)).context);
+      if (info.status === info.expectedStatus) await kept.giveBack();
+      else await kept.close();
+    }
   },
   baseURL: async ({ stack }, use) => use(stack.address),
-  page: async ({ page }, use) => {
+  page: async ({ context }, use) => {
+    const page = context.pages()[0] ?? (await context.newPage());
     const faults: string[] = [];
     page.on('pageerror', (error) => faults.push(error.message));
     await use(page);
@@ -57,15 +84,13 @@ export const test = base.extend<Fixtures, { stack: Stack }>({
   project: async ({ stack }, use) => use(await copyOfDemo(stack)),
   open: async ({ page, project }, use) =>
     use(async (station, other = page) => {
-      await other.goto(`/p/${project}/${station}`);
+      const address = `/p/${project}/${station}`;
+      await (isBetweenTests(other) ? goOnFromNowhere(other, address) : other.goto(address));
       await expect(other.locator('main h1')).toBeVisible();
     }),
   goOn: async ({ page, project }, use) =>
     use(async (station) => {
-      await page.evaluate((address) => {
-        history.pushState(null, '', address);
-        dispatchEvent(new PopStateEvent('popstate'));
-      }, `/p/${project}/${station}`);
+      await goWithin(page, `/p/${project}/${station}`);
       const name = station.split('/')[0]!;
       await expect(page.locator('#station')).toHaveAttribute('data-at', `/p/${project}/${station}`);
       await expect(page.getByRole('heading', { level: 1, name: new RegExp(name, 'i') })).toBeVisible();

@@ -228,52 +228,56 @@ test('notes on a colour and on a pair are counted while they are open', async ({
   ]);
 });
 
-test('a colour is picked from the screen where the browser can; else a picture is offered', async ({
-  page,
-  open,
-  stack,
-  project,
-}) => {
-  await page.addInitScript(() => {
-    const picker = class {
-      open = () => Promise.resolve({ sRGBHex: '#123456' });
-    };
-    Object.defineProperty(window, 'EyeDropper', { value: picker, configurable: true });
+test.describe('where the browser has what others lack', () => {
+  test.use({ ownPage: true });
+
+  test('a colour is picked from the screen where the browser can; else a picture is offered', async ({
+    page,
+    open,
+    stack,
+    project,
+  }) => {
+    await page.addInitScript(() => {
+      const picker = class {
+        open = () => Promise.resolve({ sRGBHex: '#123456' });
+      };
+      Object.defineProperty(window, 'EyeDropper', { value: picker, configurable: true });
+    });
+    await open('grow/kelp');
+    const lamp = page.getByRole('complementary', { name: 'Lamp' });
+    await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
+    // What is lit stays as it is until it is said what was picked is for.
+    const field = lamp.getByLabel('Any CSS colour');
+    await expect(lamp.getByText('Picked #123456')).toBeVisible();
+    await expect(field).not.toHaveValue('#123456');
+    await lamp.getByRole('button', { name: 'Replace the selected colour' }).click();
+    await expect(field).toHaveValue('#123456');
+    await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
+    await lamp.getByRole('button', { name: 'Add to the tray' }).click();
+    await expect(lamp.getByText(/· in the tray$/)).toBeVisible();
+    await expectSaved(page);
+    const { tray } = (await onServer(stack, project)).document;
+    expect(tray.at(-1)).toMatchObject({ color: '#123456' });
+    // Its name is the one that nobody typed, and follows its colour.
+    const { name } = tray.at(-1);
+    await expect(lamp.getByRole('heading', { name })).toBeVisible();
+    await field.fill('#c8102e');
+    await field.press('Enter');
+    await expect(lamp.getByRole('heading', { name })).toBeHidden();
+    await expectSaved(page);
+    const changed = (await onServer(stack, project)).document.tray.at(-1);
+    expect(changed.color).toBe('#c8102e');
+    expect(changed.name).not.toBe(name);
+    // With nothing lit it goes there at once.
+    for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(lamp.getByText('No colour selected')).toBeVisible();
+    await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
+    await expect(lamp.getByText(/· in the tray$/)).toBeVisible();
+    await page.evaluate(() => Object.defineProperty(window, 'EyeDropper', { value: undefined }));
+    await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
+    await page.getByRole('button', { name: 'To pictures' }).click();
+    await expect(page).toHaveURL(/\/gather\/pictures$/);
   });
-  await open('grow/kelp');
-  const lamp = page.getByRole('complementary', { name: 'Lamp' });
-  await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
-  // What is lit stays as it is until it is said what was picked is for.
-  const field = lamp.getByLabel('Any CSS colour');
-  await expect(lamp.getByText('Picked #123456')).toBeVisible();
-  await expect(field).not.toHaveValue('#123456');
-  await lamp.getByRole('button', { name: 'Replace the selected colour' }).click();
-  await expect(field).toHaveValue('#123456');
-  await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
-  await lamp.getByRole('button', { name: 'Add to the tray' }).click();
-  await expect(lamp.getByText(/· in the tray$/)).toBeVisible();
-  await expectSaved(page);
-  const { tray } = (await onServer(stack, project)).document;
-  expect(tray.at(-1)).toMatchObject({ color: '#123456' });
-  // Its name is the one that nobody typed, and follows its colour.
-  const { name } = tray.at(-1);
-  await expect(lamp.getByRole('heading', { name })).toBeVisible();
-  await field.fill('#c8102e');
-  await field.press('Enter');
-  await expect(lamp.getByRole('heading', { name })).toBeHidden();
-  await expectSaved(page);
-  const changed = (await onServer(stack, project)).document.tray.at(-1);
-  expect(changed.color).toBe('#c8102e');
-  expect(changed.name).not.toBe(name);
-  // With nothing lit it goes there at once.
-  for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(lamp.getByText('No colour selected')).toBeVisible();
-  await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
-  await expect(lamp.getByText(/· in the tray$/)).toBeVisible();
-  await page.evaluate(() => Object.defineProperty(window, 'EyeDropper', { value: undefined }));
-  await lamp.getByRole('button', { name: 'Pick from the screen' }).click();
-  await page.getByRole('button', { name: 'To pictures' }).click();
-  await expect(page).toHaveURL(/\/gather\/pictures$/);
 });
 
 test('what can stand on a fill is shown first, measured, and put to use with one press', async ({

@@ -2,6 +2,8 @@ import type { Page } from '@playwright/test';
 import { drawnFile } from '../support/pictures.ts';
 import { addColor, expect, expectSaved, onServer, send, test } from '../support/test.ts';
 
+test.use({ ownPage: true });
+
 /** What a browser lacks, or refuses, before anything of the page has run. */
 const without = (page: Page, what: 'storage' | 'localStorage' | 'clipboard' | 'room') =>
   page.addInitScript((missing) => {

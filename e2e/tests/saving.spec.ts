@@ -247,6 +247,22 @@ test('what was undone can be redone after a reload', async ({ page, open }) => {
   await expect.poll(() => swatches(page)).toHaveLength(5);
 });
 
+test('what keys have come to is kept where the way back is taken at once', async ({
+  page,
+  goOn,
+  stack,
+  project,
+}) => {
+  const baseOf = async () => (await onServer(stack, project)).document.families[0].base;
+  const before = await baseOf();
+  await page.goto('/');
+  await goOn('grow/deepwater');
+  await page.getByRole('slider', { name: 'Base of Deepwater' }).press('ArrowRight');
+  await page.evaluate(() => history.back());
+  await expect(page.getByRole('heading', { name: 'What do you have?' })).toBeVisible();
+  await expect.poll(baseOf).not.toEqual(before);
+});
+
 test('the demo projects are there and can be opened', async ({ page }) => {
   await page.goto(`/p/${SKERRY}`);
   await expect(page).toHaveURL(/grow$/);

@@ -8,6 +8,8 @@ import { decodedIn } from '../support/pictures.ts';
 import type { Stack } from '../support/stack.ts';
 import { expect, expectSaved, FORM, onServer, send, test } from '../support/test.ts';
 
+test.use({ ownPage: true });
+
 const HARBOUR = readFileSync(
   fileURLToPath(new URL('../../apps/server/library/harbour-at-dusk.jpg', import.meta.url)),
 );

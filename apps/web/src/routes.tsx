@@ -40,44 +40,50 @@ const page = (path: string, says: string, lazy: () => Promise<{ Component: Compo
 
 /** Every station, family, shade, role, pair, gradient and stop has an address. */
 export function createRouter() {
+  // What fails while a place is left has no place any more.
   return createBrowserRouter([
-    page('/', 'Opening', loadProjects),
-    page('/new/:from?', 'Opening', loadBegin),
     {
-      path: '/p/:projectId',
-      hydrateFallbackElement: <Waiting>Opening the project …</Waiting>,
-      lazy: async () => {
-        const { default: Frame } = await loadFrame();
-        return { element: <Frame onOpen={fetchAhead} /> };
-      },
       errorElement: <LostPage />,
       children: [
-        { index: true, lazy: loadFrontDoor },
-        { path: 'gather/:source?/:view?', lazy: station('gather') },
-        { path: 'grow/:family?/:shade?', lazy: station('grow') },
-        { path: 'assign/:role?', lazy: station('assign') },
-        ...CHECK_VIEWS.map(({ id }) => ({ path: `check/${id}`, lazy: checkView(id) })),
-        { path: 'check/:pair?', lazy: station('check') },
-        { path: 'fade/:gradient?/:stop?', lazy: station('fade') },
-        { path: 'stage/:scene?', lazy: station('stage') },
-        { path: 'deliver/:form?/:handOver?', lazy: station('deliver') },
-        { path: 'checkpoints/:before?/:after?', lazy: station('checkpoints') },
-        { path: 'history', lazy: station('history') },
-        { path: 'since/:revision', lazy: station('since') },
-        { path: 'notes/:note?', lazy: station('notes') },
+        page('/', 'Opening', loadProjects),
+        page('/new/:from?', 'Opening', loadBegin),
+        {
+          path: '/p/:projectId',
+          hydrateFallbackElement: <Waiting>Opening the project …</Waiting>,
+          lazy: async () => {
+            const { default: Frame } = await loadFrame();
+            return { element: <Frame onOpen={fetchAhead} /> };
+          },
+          errorElement: <LostPage />,
+          children: [
+            { index: true, lazy: loadFrontDoor },
+            { path: 'gather/:source?/:view?', lazy: station('gather') },
+            { path: 'grow/:family?/:shade?', lazy: station('grow') },
+            { path: 'assign/:role?', lazy: station('assign') },
+            ...CHECK_VIEWS.map(({ id }) => ({ path: `check/${id}`, lazy: checkView(id) })),
+            { path: 'check/:pair?', lazy: station('check') },
+            { path: 'fade/:gradient?/:stop?', lazy: station('fade') },
+            { path: 'stage/:scene?', lazy: station('stage') },
+            { path: 'deliver/:form?/:handOver?', lazy: station('deliver') },
+            { path: 'checkpoints/:before?/:after?', lazy: station('checkpoints') },
+            { path: 'history', lazy: station('history') },
+            { path: 'since/:revision', lazy: station('since') },
+            { path: 'notes/:note?', lazy: station('notes') },
+          ],
+        },
+        page('/p/:projectId/pocket', 'Opening the pocket', loadPocket),
+        page('/s/:token', 'Opening', loadShare),
+        ...PEOPLE.map(([path, name]) => page(path, 'Opening', peoplePage(name))),
+        // All parts in all their states, for whoever works on them.
+        ...(import.meta.env.DEV
+          ? [
+              page('/parts', 'Opening', async () => ({
+                Component: (await import('./parts/parts-page.tsx')).default,
+              })),
+            ]
+          : []),
+        { path: '*', element: <LostPage /> },
       ],
     },
-    page('/p/:projectId/pocket', 'Opening the pocket', loadPocket),
-    page('/s/:token', 'Opening', loadShare),
-    ...PEOPLE.map(([path, name]) => page(path, 'Opening', peoplePage(name))),
-    // All parts in all their states, for whoever works on them.
-    ...(import.meta.env.DEV
-      ? [
-          page('/parts', 'Opening', async () => ({
-            Component: (await import('./parts/parts-page.tsx')).default,
-          })),
-        ]
-      : []),
-    { path: '*', element: <LostPage /> },
   ]);
 }

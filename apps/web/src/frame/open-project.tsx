@@ -14,6 +14,7 @@ import type { AppStore } from '../store/store.ts';
 import { tellSetAside } from '../store/telling.ts';
 import { readUnsent } from '../storing/unsent.ts';
 import { Button } from '../ui/button.tsx';
+import { finishKeyRuns } from '../ui/key-run.ts';
 import { Waiting } from '../ui/notice.tsx';
 import { part } from '../ui/part.tsx';
 
@@ -86,6 +87,8 @@ export function useOpenProject(projectId: string): ServerError | null {
     return () => {
       left = true;
       clearTimeout(timer);
+      // Parts of the page are told that they go after this, when there is nothing left to change.
+      finishKeyRuns();
       for (const end of ends) end();
       store.dispatch(closed());
     };

@@ -3,6 +3,14 @@ import { type HeldPlace, hold, letGo } from './held.ts';
 /** Presses of keys within so many ms of each other are one edit, with one undo. */
 const TOGETHER_MS = 700;
 
+/** Runs that are not made yet. */
+const going = new Set<{ readonly finish: () => void }>();
+
+/** Makes what keys have come to anywhere: before what they change is left, by the way back as by a link. */
+export function finishKeyRuns(): void {
+  for (const run of [...going]) run.finish();
+}
+
 /**
  * What presses of keys have come to that are not made yet: it is made when they rest, or when anything else is done. The
  * element that they move says so with `data-run`.
@@ -29,6 +37,7 @@ export class KeyRun<Value> {
     else {
       this.run = { value, element };
       element.dataset.run = '';
+      going.add(this);
       hold(this, this.place);
       addEventListener('pagehide', this.finish);
     }
@@ -49,6 +58,7 @@ export class KeyRun<Value> {
     removeEventListener('pagehide', this.finish);
     if (this.run) delete this.run.element.dataset.run;
     this.run = null;
+    going.delete(this);
     letGo(this);
   }
 }
