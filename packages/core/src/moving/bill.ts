@@ -63,8 +63,12 @@ export function billOf(files: readonly SheetFile[], system: SheetSystem): Bill {
   const billed = [...found].map(([color, one]): BilledColor => ({ color, ...one }));
   const byColor = new Map(billed.map((one) => [one.color, one]));
   const groups = new Map<string, (BilledColor & { distance: number })[]>();
-  for (const { color, into, distance } of mergeColors(billed, NOT_VISIBLY, []).merged)
-    groups.set(into, [...(groups.get(into) ?? []), { ...byColor.get(color)!, distance }]);
+  for (const { color, into, distance } of mergeColors(billed, NOT_VISIBLY, []).merged) {
+    const twin = { ...byColor.get(color)!, distance };
+    const group = groups.get(into);
+    if (group) group.push(twin);
+    else groups.set(into, [twin]);
+  }
   const ratios = pairRatios(system);
   return {
     files: files.map(({ name }) => name),

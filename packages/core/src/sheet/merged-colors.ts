@@ -1,6 +1,6 @@
-import type { Triple } from '../color/kernel.ts';
 import { oklabOf, paint } from '../system/painted.ts';
 import type { LooseColor } from './counted-colors.ts';
+import { type Near, NearColors } from './near-colors.ts';
 
 /** A colour that gives way to another. */
 export interface MergedColor extends LooseColor {
@@ -23,12 +23,12 @@ export function mergeColors(
   anchors: readonly string[],
 ): { readonly kept: LooseColor[]; readonly merged: MergedColor[] } {
   const held = new Set(anchors);
-  const staying: { color: string; lab: Readonly<Triple> }[] = [];
+  const staying = new NearColors(farthest);
   const byPaint = new Map<string, string>();
   const stay = (color: string) => {
     const painted = paint(color);
     if (!byPaint.has(painted.css)) byPaint.set(painted.css, color);
-    if (farthest > 0) staying.push({ color, lab: oklabOf(painted) });
+    if (farthest > 0) staying.add(color, oklabOf(painted));
   };
   for (const color of anchors) stay(color);
   const kept: LooseColor[] = [];
@@ -40,14 +40,8 @@ export function mergeColors(
     }
     const painted = paint(one.color);
     const alike = byPaint.get(painted.css);
-    let near = alike === undefined ? null : { into: alike, distance: 0 };
-    if (!near && !ENDS.has(painted.css)) {
-      const lab = oklabOf(painted);
-      for (const { color, lab: other } of staying) {
-        const distance = Math.hypot(lab[0] - other[0], lab[1] - other[1], lab[2] - other[2]);
-        if (distance <= (near?.distance ?? farthest)) near = { into: color, distance };
-      }
-    }
+    let near: Near | null = alike === undefined ? null : { into: alike, distance: 0 };
+    if (!near && farthest > 0 && !ENDS.has(painted.css)) near = staying.nearest(oklabOf(painted));
     if (near) merged.push({ ...one, ...near });
     else {
       kept.push(one);
