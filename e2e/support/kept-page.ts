@@ -49,7 +49,11 @@ export class KeptPage {
     await context.setOffline(false);
     await context.clearPermissions();
     await context.clearCookies();
+    const faults: string[] = [];
+    page.on('pageerror', (error) => faults.push(error.message));
     if (!(await isLeft(page))) await page.goto('about:blank');
+    page.removeAllListeners('pageerror');
+    expect(faults, 'errors while the project is left').toEqual([]);
     await page.mouse.move(-1, -1);
     await page.setViewportSize({ width: 1280, height: 800 });
     await page.emulateMedia({
