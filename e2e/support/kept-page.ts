@@ -104,6 +104,7 @@ export async function goWithin(page: Page, address: string): Promise<void> {
   }, address);
 }
 
+/** Goes on from where another test left the page, and waits until that is not seen any more. */
 export async function goOnFromNowhere(page: Page, address: string): Promise<void> {
   await goWithin(page, address);
   await expect(page.getByRole('heading', { name: NOTHING })).toBeHidden();

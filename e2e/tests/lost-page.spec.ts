@@ -91,6 +91,20 @@ test('a part that cannot be fetched says so in its place, leaves the rest as it 
   await expect(page.getByRole('dialog').getByLabel('Any CSS colour')).toBeVisible();
 });
 
+test('where the part that finds colours cannot be fetched it is said so, and another try finds them', async ({
+  page,
+  open,
+}) => {
+  await page.route('**/job-worker-*', (route) => route.abort());
+  await open('gather');
+  await page.getByLabel('Text with colours').fill('#123456');
+  const fault = page.getByRole('alert').filter({ hasText: 'could not be loaded' });
+  await expect(fault).toBeVisible();
+  await page.unroute('**/job-worker-*');
+  await fault.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText('1 colour found')).toBeVisible();
+});
+
 test('undo asks before it takes along what somebody else has done, and leaves it where that is wanted', async ({
   page,
   open,

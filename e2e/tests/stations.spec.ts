@@ -24,24 +24,6 @@ test.describe('Gather', () => {
     expect(await tiles.count()).toBeLessThan(all);
   });
 
-  test.describe('with nothing fetched yet', () => {
-    test.use({ ownPage: true });
-
-    test('says so when the part that finds colours cannot be loaded, and finds them on another try', async ({
-      page,
-      open,
-    }) => {
-      await page.route('**/job-worker-*', (route) => route.abort());
-      await open('gather');
-      await page.getByLabel('Text with colours').fill('#123456');
-      const fault = page.getByRole('alert').filter({ hasText: 'could not be loaded' });
-      await expect(fault).toBeVisible();
-      await page.unroute('**/job-worker-*');
-      await fault.getByRole('button', { name: 'Try again' }).click();
-      await expect(page.getByText('1 colour found')).toBeVisible();
-    });
-  });
-
   test('keeps what was pasted while other stations are visited', async ({ page, open }) => {
     await open('gather');
     await page.getByLabel('Text with colours').fill('#123456');
