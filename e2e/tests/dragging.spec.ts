@@ -17,6 +17,14 @@ async function atOnce(page: Page, press: () => Promise<void>): Promise<void> {
   await page.clock.resume();
 }
 
+/** What is read once the last move has been drawn: it comes with the next frame, in its turn where it is painted apart. */
+async function atRest<T>(page: Page, read: () => Promise<T>): Promise<T> {
+  const first = await read();
+  await page.waitForTimeout(300);
+  const next = await read();
+  return first === next ? next : atRest(page, read);
+}
+
 async function centre(thing: Locator): Promise<[number, number]> {
   const { x, y, width, height } = (await thing.boundingBox())!;
   return [x + width / 2, y + height / 2];
@@ -42,7 +50,7 @@ for (const { what, at, name, dx, dy, keys, ...more } of DRAGGED)
     await page.mouse.move(x + dx, y + dy, { steps: 6 });
     await expect.poll(value).not.toBe(before);
     // A second finger elsewhere changes nothing.
-    const moved = await value();
+    const moved = await atRest(page, value);
     await thing.dispatchEvent('pointermove', { pointerId: 77, clientX: 0, clientY: 0 });
     await thing.dispatchEvent('pointerup', { pointerId: 77, clientX: 0, clientY: 0 });
     expect(await value()).toBe(moved);

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { PNG } from 'pngjs';
+import { differing, SMOOTHING, seen } from '../support/painted.ts';
 import { axeFaults, expect, send, test } from '../support/test.ts';
 
 const base = (page: Page, name = 'Deepwater') =>
@@ -13,21 +13,6 @@ async function drag(page: Page, by: number, name = 'Deepwater'): Promise<void> {
   await page.mouse.move(x + width / 2, y + 15);
   await page.mouse.down();
   await page.mouse.move(x + width / 2 + by, y + 15, { steps: 4 });
-}
-
-/** A rail as it is seen, without what appears beside it under the pointer. */
-const seen = async (rail: Locator): Promise<PNG> => PNG.sync.read(await rail.screenshot());
-
-/** Letters and lines are smoothed otherwise, and dashes begin elsewhere; what stands elsewhere differs by more than twice that. */
-const SMOOTHING = 0.02;
-
-/** The share of pixels that differ by more than smoothing does. */
-function differing(a: PNG, b: PNG): number {
-  expect([a.width, a.height]).toEqual([b.width, b.height]);
-  let count = 0;
-  for (let i = 0; i < a.data.length; i += 4)
-    if ([0, 1, 2].some((k) => Math.abs(a.data[i + k]! - b.data[i + k]!) > 96)) count++;
-  return count / (a.width * a.height);
 }
 
 for (const { name, density } of [

@@ -6,7 +6,7 @@ import { fromPlainCmyk, plainCmyk, writeColor } from '@mint-lamp/core/color/writ
 import type { Command } from '@mint-lamp/core/document/commands/command';
 import { colorOf, type Painted } from '@mint-lamp/core/system/painted';
 import clsx from 'clsx';
-import { memo, useCallback, useRef, useState } from 'react';
+import { memo, useCallback, useState, useSyncExternalStore } from 'react';
 import { useLit } from '../kinds/use-lit.ts';
 import { useEditing } from '../store/editing.ts';
 import { inTurns, READ_BOX } from '../store/in-turns.tsx';
@@ -18,6 +18,7 @@ import { Track } from '../ui/track.tsx';
 import { PickedColor, PickFromScreen } from './pick-from-screen.tsx';
 import type { PlanePlace } from './plane.tsx';
 import { planeIsOpen, rememberPlane } from './remembered-plane.ts';
+import { LatelySet } from './set-values.ts';
 
 const Plane = part(() => import('./plane.tsx'), <div className="h-[122px]" />);
 
@@ -113,45 +114,29 @@ interface ColorEditorProps {
 export const ColorEditor = memo(function ColorEditor({ painted, change, translucent }: ColorEditorProps) {
   const { edit, preview } = useEditing();
   const [picked, setPicked] = useState<Color | null>(null);
+  const { alpha } = painted;
   const [modelId, setModelId] = useState('oklch');
   const model = MODELS.find((m) => m.id === modelId)!;
-  // What was set here last, and the colour it was painted as: a hue survives grey, a chroma the gamut's edge.
-  const [own, setOwn] = useState<{ model: string; values: number[]; rgb: Triple } | null>(null);
-  const { r, g, b } = painted;
-  const isOwn = own?.model === modelId && same(own.rgb, [r, g, b]);
-  const values = isOwn ? own.values : model.read(colorOf(painted));
-
-  // A step too small for 8 bits is known by these values alone, so they are given back with the colour.
-  const beforeGesture = useRef<{ readonly own: typeof own } | null>(null);
-  const set = (channel: number, value: number, final: boolean) => {
-    if (final) beforeGesture.current = null;
-    else beforeGesture.current ??= { own };
-    const next = values.map((v, i) => (i === channel ? value : v));
-    if (final && same(next, values) && own === null) return;
-    const rgb = toRgb8(model.write(next));
-    setOwn({ model: modelId, values: next, rgb });
-    const command = change(colorOf({ r: rgb[0], g: rgb[1], b: rgb[2], alpha: painted.alpha }));
-    if (final) edit(command);
-    else preview(command);
-  };
-  const giveBack = () => {
-    if (beforeGesture.current) setOwn(beforeGesture.current.own);
-    beforeGesture.current = null;
+  const [lately] = useState(() => new LatelySet());
+  // Rows and plane are drawn in turns of their own, and the one that is dragged alone with every move.
+  const put: Put = useCallback(
+    (to, from, final) => {
+      if (final && lately.isEmpty && same(to, from)) return;
+      const [r, g, b] = toRgb8(model.write(to));
+      lately.put({ model: model.id, values: to, rgb: [r, g, b] }, final);
+      const command = change(colorOf({ r, g, b, alpha }));
+      if (final) edit(command);
+      else preview(command);
+    },
+    [model, change, alpha, lately, edit, preview],
+  );
+  const giveBack = useCallback(() => {
+    lately.giveBack();
     preview(null);
-  };
-  // The same functions for as long as it is open: rows are drawn in turns of their own.
-  const latest = useRef({ set, giveBack });
-  latest.current = { set, giveBack };
-  const steadySet = useCallback<typeof set>((...args) => latest.current.set(...args), []);
-  const steadyGiveBack = useCallback(() => latest.current.giveBack(), []);
+  }, [lately, preview]);
   const [asPlane, setAsPlane] = useState(planeIsOpen);
   const showPlane = asPlane && modelId === 'oklch';
-  const planeCommand = ({ lightness, chroma }: PlanePlace) => {
-    const next = [lightness, chroma, values[2]!];
-    const rgb = toRgb8(model.write(next));
-    setOwn({ model: modelId, values: next, rgb });
-    return change(colorOf({ r: rgb[0], g: rgb[1], b: rgb[2], alpha: painted.alpha }));
-  };
+  const ways = { model, lately, put, giveBack };
   const setAlpha = (alpha: number, final: boolean) => {
     const command = change({ ...colorOf(painted), alpha });
     if (final) edit(command);
@@ -200,25 +185,9 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
           {asPlane ? 'Lightness and chroma as tracks' : 'Lightness and chroma as a plane'}
         </button>
       )}
-      {showPlane && (
-        <Plane
-          lightness={values[0]!}
-          chroma={values[1]!}
-          hue={values[2]!}
-          css={painted.css}
-          onShow={(to) => preview(to && planeCommand(to))}
-          onMove={(to) => edit(planeCommand(to))}
-        />
-      )}
+      {showPlane && <PlaneOfLit {...ways} />}
       {model.channels.map((channel, i) =>
-        showPlane && i < 2 ? null : (
-          <ChannelRow
-            key={channel.name}
-            {...{ model, set: steadySet, giveBack: steadyGiveBack }}
-            own={isOwn ? own.values : null}
-            place={i}
-          />
-        ),
+        showPlane && i < 2 ? null : <ChannelRow key={channel.name} {...ways} place={i} />,
       )}
       {model.note && <p className="text-sm text-quiet">{model.note}</p>}
       {translucent && <Opacity painted={painted} onSet={setAlpha} onGiveBack={giveBack} />}
@@ -226,22 +195,60 @@ export const ColorEditor = memo(function ColorEditor({ painted, change, transluc
   );
 });
 
-interface ChannelRowProps {
-  model: (typeof MODELS)[number];
-  /** What was set here, where the colour is that: a hue survives grey. */
-  own: readonly number[] | null;
-  /** Which of the model's channels. */
-  place: number;
-  set: (channel: number, value: number, final: boolean) => void;
+/** Channels are set, from what they were; for good, or shown. */
+type Put = (to: readonly number[], from: readonly number[], final: boolean) => void;
+
+interface Ways {
+  model: Model;
+  lately: LatelySet;
+  put: Put;
   giveBack: () => void;
 }
 
-const ChannelRow = inTurns(function ChannelRow({ model, own, place, set, giveBack }: ChannelRowProps) {
+/** The lit colour, and its channels in a model; null where nothing is painted. */
+function useChannels({ model, lately }: Ways) {
   const painted = useLit()?.painted;
-  if (!painted) return null;
-  const values = own ?? model.read(colorOf(painted));
+  const set = useSyncExternalStore(lately.subscribe, () =>
+    painted ? lately.valuesOf(model.id, [painted.r, painted.g, painted.b]) : null,
+  );
+  return painted ? { painted, values: set ?? model.read(colorOf(painted)) } : null;
+}
+
+const PlaneOfLit = inTurns(function PlaneOfLit(ways: Ways) {
+  const lit = useChannels(ways);
+  if (!lit) return null;
+  const { put, giveBack } = ways;
+  const { painted, values } = lit;
+  const [lightness, chroma, hue] = values as Triple;
+  const moved = (to: PlanePlace, final: boolean) => put([to.lightness, to.chroma, hue], values, final);
+  return (
+    <Plane
+      {...{ lightness, chroma, hue }}
+      css={painted.css}
+      onShow={(to) => (to ? moved(to, false) : giveBack())}
+      onMove={(to) => moved(to, true)}
+    />
+  );
+}, READ_BOX);
+
+interface ChannelRowProps extends Ways {
+  /** Which of the model's channels. */
+  place: number;
+}
+
+const ChannelRow = inTurns(function ChannelRow({ place, ...ways }: ChannelRowProps) {
+  const lit = useChannels(ways);
+  if (!lit) return null;
+  const { model, put, giveBack } = ways;
+  const { values } = lit;
   const { name, min, max, decimals, unit } = model.channels[place]!;
   const value = values[place]!;
+  const set = (to: number, final: boolean) =>
+    put(
+      values.map((v, i) => (i === place ? to : v)),
+      values,
+      final,
+    );
   return (
     <div>
       <div className="-mb-0.5 text-sm text-quiet">
@@ -257,8 +264,8 @@ const ChannelRow = inTurns(function ChannelRow({ model, own, place, set, giveBac
           step={10 ** -decimals}
           background={trackBackground(model, values, place)}
           valueText={`${value.toFixed(decimals)}${unit}`}
-          onPreview={(v) => set(place, v, false)}
-          onCommit={(v) => set(place, v, true)}
+          onPreview={(v) => set(v, false)}
+          onCommit={(v) => set(v, true)}
           onGiveBack={giveBack}
         />
         <NumberField
@@ -268,7 +275,7 @@ const ChannelRow = inTurns(function ChannelRow({ model, own, place, set, giveBac
           min={min}
           max={max}
           decimals={decimals}
-          onCommit={(v) => set(place, v, true)}
+          onCommit={(v) => set(v, true)}
           className="w-17 shrink-0"
         />
       </div>

@@ -103,7 +103,7 @@ export default function Plane({ lightness, chroma, hue: exact, css, onShow, onMo
         </svg>
         <span
           aria-hidden
-          className="absolute size-3.5 -translate-1/2 rounded-[4px] border-2 border-main outline-1 outline-raised"
+          className="absolute -mt-1.75 -ml-1.75 size-3.5 rounded-[4px] border-2 border-main outline-1 outline-raised"
           style={{
             left: `${(Math.min(MOST_CHROMA, chroma) / MOST_CHROMA) * 100}%`,
             top: `${100 - lightness}%`,

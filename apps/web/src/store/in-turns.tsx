@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { type ComponentType, memo, type ReactNode, useState } from 'react';
 import { Provider, useStore } from 'react-redux';
-import { type HeldPlace, HeldPlaceContext, useHeldPlace } from '../ui/held.ts';
+import { type HeldPlace, HeldPlaceContext } from '../ui/held.ts';
 import type { AppState, AppStore } from './store.ts';
 import { Turns } from './turns.ts';
 
@@ -96,9 +96,8 @@ interface InTurnsProps {
 
 function InTurns({ turn: { every = 0, box }, children }: InTurnsProps) {
   const whole = useWholeStore();
-  const within = useHeldPlace();
   const [{ inTurns, place, watch }] = useState(() => {
-    const place: HeldPlace = { within };
+    const place: HeldPlace = {};
     const inTurns = new StoreInTurns(whole, place, typeof every === 'function' ? every : () => every);
     wholes.set(inTurns as unknown as AppStore, whole);
     const watch = (element: HTMLElement | null) => (element ? inTurns.watch(element) : undefined);
@@ -120,9 +119,9 @@ function InTurns({ turn: { every = 0, box }, children }: InTurnsProps) {
 }
 
 /**
- * A part of the page that is drawn in its own turn while something is dragged in another part, and with every move
- * where it is dragged in this one. All in it see the same state; what is handed down into it does not wait for a turn,
- * and had better not change with each move.
+ * A part of the page that is drawn in its own turn while something is dragged in another part, be it one that lies in
+ * this, and with every move where it is dragged in this one. All in it see the same state; what is handed down into it
+ * does not wait for a turn, and had better not change with each move.
  */
 export function inTurns<P extends object>(Part: ComponentType<P>, turn: Turn = {}) {
   return memo(function InItsTurn(props: P) {

@@ -1,3 +1,4 @@
+import { afterMoves, type Follower, insteadOfMoves, notAfterMoves } from '../ui/frames.ts';
 import { type HeldPlace, isAnythingHeld, isHeldIn } from '../ui/held.ts';
 import type { AppState, AppStore } from './store.ts';
 
@@ -12,11 +13,24 @@ export interface Part {
   readonly show: (state: AppState) => void;
 }
 
-/** Of a frame, ms: so many parts get a turn in it as fit, and one in any case. */
-const FOR_TURNS_MS = 5;
+/** Of a frame, ms: so many parts get a turn in it as fit, beside a move and without one. */
+const BESIDE_MOVE_MS = 5;
+const WITHOUT_MOVE_MS = 10;
+/** What a move and a turn in one frame may come to, with everything, ms. */
+const TOGETHER_MS = 13;
 /** How fast it is believed that a part takes less than was thought, and that it takes more: others may have interfered. */
 const LESS = 0.5;
 const MORE = 0.1;
+
+const learned = (known: number, now: number) => known + (now - known) * (now < known ? LESS : MORE);
+
+/** What is measured of a frame until it is painted. */
+interface Measured {
+  readonly begun: number;
+  /** Those that had their turns in it. */
+  readonly parts: readonly Part[];
+  readonly hasMoved: boolean;
+}
 
 const FRAME_MS = 16;
 /** What is out of sight waits so much longer, ms: it is read by others than the eye. */
@@ -43,13 +57,10 @@ export class Turns {
   /** What a turn of each comes to, with everything until it is painted, ms. */
   private readonly costs = new Map<Part, number>();
   private seen: AppState;
-  private frame = 0;
-  /** What the part in which it is dragged has taken since the last frame, ms. */
-  private own = 0;
-  /** Whether that was so much that the last frame had no turns. */
-  private hasPassed = false;
+  /** What of a frame with a move, and no turns, comes after the move is drawn, as far as is known, ms. */
+  private painting = 0;
   private afterPaint: MessageChannel | null = null;
-  private measured: { readonly begun: number; readonly parts: readonly Part[] } | null = null;
+  private measured: Measured | null = null;
   private stop: (() => void) | null = null;
 
   constructor(store: AppStore) {
@@ -69,8 +80,7 @@ export class Turns {
       this.costs.delete(part);
       if (this.parts.size) return;
       this.stop?.();
-      cancelAnimationFrame(this.frame);
-      this.frame = 0;
+      notAfterMoves(this.turn);
     };
   }
 
@@ -83,17 +93,7 @@ export class Turns {
     for (const part of this.parts)
       if (!waits || isHeldIn(part.place)) this.give(part);
       else if (!this.waiting.has(part)) this.waiting.set(part, now);
-    this.measureOwn(now);
-    if (this.waiting.size && !this.frame) this.frame = requestAnimationFrame(this.turn);
-  }
-
-  /** Measures what is drawn at once: some of it by now, the rest before anything else comes. */
-  private measureOwn(begun: number): void {
-    const shown = performance.now();
-    this.own += shown - begun;
-    queueMicrotask(() => {
-      this.own += performance.now() - shown;
-    });
+    if (this.waiting.size) afterMoves(this.turn);
   }
 
   private give(part: Part): void {
@@ -101,41 +101,43 @@ export class Turns {
     part.show(this.seen);
   }
 
-  private readonly turn = (): void => {
-    this.frame = 0;
+  private readonly turn: Follower = (moved) => {
     const now = performance.now();
     const waited = (part: Part) => now - this.waiting.get(part)!;
     const isHeld = isAnythingHeld();
-    const isFull = this.own > FOR_TURNS_MS;
-    this.own = 0;
-    // A move that takes long has its frame for itself, but not every one: others would stand still.
-    if (isHeld && isFull && !this.hasPassed) {
-      this.hasPassed = true;
-      this.frame = requestAnimationFrame(this.turn);
-      return;
-    }
-    this.hasPassed = false;
+    const hasMoved = moved !== null;
     const due = [...this.waiting.keys()].filter(
       (part) => !isHeld || waited(part) >= part.every() + (part.isSeen() ? 0 : UNSEEN_MS),
     );
     // By how many of its times it has waited: what is seen does not wait for all that is read.
     const urgency = (part: Part) => waited(part) / (part.every() + FRAME_MS);
     due.sort((a, b) => urgency(b) - urgency(a));
+    // What does not fit beside a move has the next frame for itself, and the move after this waits for one.
+    const beside = TOGETHER_MS - (moved ?? 0) - this.painting;
+    if (hasMoved && due[0] && this.costOf(due[0]) > beside) {
+      this.measure({ begun: now, parts: [], hasMoved });
+      insteadOfMoves(this.turn);
+      return;
+    }
     const turns: Part[] = [];
-    let left = FOR_TURNS_MS;
+    let left = hasMoved ? Math.min(beside, BESIDE_MOVE_MS) : WITHOUT_MOVE_MS;
     for (const part of due) {
-      left -= this.costs.get(part) ?? FOR_TURNS_MS;
+      left -= this.costOf(part);
       if (turns.length && left < 0) break;
       turns.push(part);
     }
     for (const part of turns) this.give(part);
-    if (turns.length) this.measure(now, turns);
-    if (this.waiting.size) this.frame = requestAnimationFrame(this.turn);
+    if (hasMoved || turns.length) this.measure({ begun: now, parts: turns, hasMoved });
+    if (this.waiting.size) afterMoves(this.turn);
   };
 
-  /** Measures what turns come to in a frame that begins now. */
-  private measure(begun: number, parts: readonly Part[]): void {
-    this.measured = { begun, parts };
+  private costOf(part: Part): number {
+    return this.costs.get(part) ?? BESIDE_MOVE_MS;
+  }
+
+  /** Measures what turns, or the rest of a move, come to in a frame. */
+  private measure(measured: Measured): void {
+    this.measured = measured;
     if (!this.afterPaint) {
       this.afterPaint = new MessageChannel();
       this.afterPaint.port1.onmessage = () => this.learn();
@@ -146,11 +148,19 @@ export class Turns {
 
   private learn(): void {
     if (!this.measured) return;
-    const { begun, parts } = this.measured;
-    const each = (performance.now() - begun) / parts.length;
+    const { begun, parts, hasMoved } = this.measured;
+    this.measured = null;
+    const all = performance.now() - begun;
+    if (!parts.length) {
+      this.painting = learned(this.painting, all);
+      return;
+    }
+    // Each its part of it by what was known of it.
+    const known = parts.reduce((sum, part) => sum + this.costOf(part), 0);
+    const share = Math.max(0, all - (hasMoved ? this.painting : 0)) / known;
     for (const part of parts) {
-      const known = this.costs.get(part) ?? each;
-      this.costs.set(part, known + (each - known) * (each < known ? LESS : MORE));
+      const now = this.costOf(part) * share;
+      this.costs.set(part, this.costs.has(part) ? learned(this.costOf(part), now) : now);
     }
   }
 }

@@ -1,10 +1,7 @@
 import { createContext, useContext } from 'react';
 
 /** A part of the page that is drawn in its own turn while something is dragged elsewhere. */
-export interface HeldPlace {
-  /** The part that this one lies in. */
-  readonly within: HeldPlace | null;
-}
+export type HeldPlace = object;
 
 /** The part of the page that a component is in. */
 export const HeldPlaceContext = createContext<HeldPlace | null>(null);
@@ -21,8 +18,8 @@ export const letGo = (holder: object): void => void holders.delete(holder);
 /** Whether anything is held. */
 export const isAnythingHeld = (): boolean => holders.size > 0;
 
-/** Whether what is held is in a part of the page, or in a part of that. */
+/** Whether what is held is in a part of the page, and in no smaller part in that. */
 export function isHeldIn(place: HeldPlace): boolean {
-  for (const held of holders.values()) for (let at = held; at; at = at.within) if (at === place) return true;
+  for (const held of holders.values()) if (held === place) return true;
   return false;
 }

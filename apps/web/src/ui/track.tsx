@@ -77,7 +77,8 @@ export function Track(props: TrackProps) {
   return (
     <Slider.Root
       ref={root}
-      className="relative flex h-6 w-full touch-none items-center select-none"
+      // What moves has no transform: the browser would lay all of the page out in layers anew with each move.
+      className="relative flex h-6 w-full touch-none items-center select-none [--radix-slider-thumb-transform:none]!"
       min={min}
       max={max}
       step={step}
@@ -124,7 +125,7 @@ export function Track(props: TrackProps) {
       <Slider.Thumb
         aria-label={label}
         aria-valuetext={valueText}
-        className="block h-6 w-2.5 rounded-[4px] border-2 border-main bg-raised"
+        className="-ml-1.25 block h-6 w-2.5 rounded-[4px] border-2 border-main bg-raised"
       />
     </Slider.Root>
   );

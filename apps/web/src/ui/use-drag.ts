@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
 import { announce } from './announce.ts';
+import { notWithNextFrame, withNextFrame } from './frames.ts';
 import { type HeldPlace, hold, letGo, useHeldPlace } from './held.ts';
 import { KeyRun } from './key-run.ts';
 
@@ -72,6 +73,8 @@ interface Held<Grip, Value> {
   last: readonly [number, number];
   counted: readonly [number, number];
   moved: boolean;
+  /** Alt was held down with the last move. */
+  free: boolean;
   value: Value | null;
 }
 
@@ -80,6 +83,8 @@ class Dragging<Grip, Value> {
   drag: Drag<Grip, Value>;
   private readonly place: HeldPlace | null;
   private held: Held<Grip, Value> | null = null;
+  /** The pointer has moved since it was moved. */
+  private isBehind = false;
   private readonly run: KeyRun<Value>;
 
   constructor(drag: Drag<Grip, Value>, place: HeldPlace | null) {
@@ -109,11 +114,12 @@ class Dragging<Grip, Value> {
       last: down,
       counted: down,
       moved: event.button === 1,
+      free: event.altKey,
       value: null,
     };
     hold(this, this.drag.isPainted?.() ? null : this.place);
     addEventListener('keydown', this.onEscape, true);
-    if (this.drag.atOnce) this.moveTo(this.held, event.altKey);
+    if (this.drag.atOnce) this.moveTo(this.held);
   };
 
   /** Returns whether the pointer holds this. */
@@ -129,7 +135,9 @@ class Dragging<Grip, Value> {
       const far = Math.hypot(event.clientX - down[0], event.clientY - down[1]);
       if (far < (this.drag.from ?? 0)) return true;
     }
-    this.moveTo(held, event.altKey);
+    held.free = event.altKey;
+    this.isBehind = true;
+    withNextFrame(this.catchUp);
     return true;
   };
 
@@ -137,6 +145,7 @@ class Dragging<Grip, Value> {
     const { held } = this;
     if (held?.pointer !== event.pointerId) return;
     event.stopPropagation();
+    this.catchUp();
     this.letGo();
     if (held.value !== null) this.make(held.value);
     this.drag.onPress?.(held.grip, held.moved);
@@ -185,9 +194,15 @@ class Dragging<Grip, Value> {
 
   readonly isHeld = (): boolean => this.held !== null;
 
-  private moveTo(held: Held<Grip, Value>, free: boolean): void {
+  /** Moves it to where the pointer is by now. */
+  private readonly catchUp = (): void => {
+    if (this.held && this.isBehind) this.moveTo(this.held);
+  };
+
+  private moveTo(held: Held<Grip, Value>): void {
+    this.isBehind = false;
     const [x, y] = held.counted;
-    const value = this.drag.at(held.grip, { x, y, free });
+    const value = this.drag.at(held.grip, { x, y, free: held.free });
     held.moved = true;
     if (value === null || (held.value !== null && (this.drag.same ?? Object.is)(value, held.value))) return;
     held.value = value;
@@ -211,6 +226,8 @@ class Dragging<Grip, Value> {
 
   private letGo(): void {
     this.held = null;
+    this.isBehind = false;
+    notWithNextFrame(this.catchUp);
     letGo(this);
     removeEventListener('keydown', this.onEscape, true);
   }

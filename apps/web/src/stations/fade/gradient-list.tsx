@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { gradientSections, movedBeside } from '@mint-lamp/core/edits/gradients/gradient-sections';
 import { gradientCss } from '@mint-lamp/core/system/gradients/gradient-css';
 import clsx from 'clsx';
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef } from 'react';
 import { useStore } from 'react-redux';
 import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
@@ -12,6 +12,7 @@ import { SORT_MOTION } from '../../dragging/sort-motion.ts';
 import { useEditing } from '../../store/editing.ts';
 import { selectDocument, selectProject, useProjectId, useTheme } from '../../store/selectors.ts';
 import { type AppStore, useAppSelector } from '../../store/store.ts';
+import { useSeenAcross } from '../../ui/use-seen-across.ts';
 
 const SECTION_NAMES = { favourites: 'Favourites', own: '', group: '' } as const;
 
@@ -39,11 +40,13 @@ export function GradientList({ open }: { open: string | null }) {
     },
     [store, edit],
   );
+  const { row, seen } = useSeenAcross<HTMLDivElement>(order);
+  const isSeen = (index: number) => index >= seen.first && index <= seen.last;
   let next = 0;
   return (
     <nav aria-label="Gradients" className="px-5 pb-3">
       <SortableContext items={items} strategy={rectSortingStrategy}>
-        <div className="flex gap-4 overflow-x-auto p-0.5">
+        <div ref={row} className="flex gap-4 overflow-x-auto p-0.5">
           {sections.map(({ kind, group, gradients: list }) => (
             <section
               key={`${kind} ${group}`}
@@ -59,6 +62,7 @@ export function GradientList({ open }: { open: string | null }) {
                     key={gradient.id}
                     id={gradient.id}
                     name={gradient.name}
+                    seen={isSeen(next)}
                     index={next++}
                     to={addressOf(id, 'fade', gradient.id)}
                     on={gradient.id === open}
@@ -88,15 +92,17 @@ interface GradientTileProps {
   id: string;
   name: string;
   index: number;
+  /** Whether it is in the window. */
+  seen: boolean;
   to: string;
   on: boolean;
   onMove: (gradient: string, to: number) => void;
 }
 
 /** One gradient; another theme changes nothing but what it is painted with. */
-const GradientTile = memo(function GradientTile({ id, name, index, to, on, onMove }: GradientTileProps) {
+const GradientTile = memo(function GradientTile(props: GradientTileProps) {
+  const { id, name, index, seen, to, on, onMove } = props;
   const tile = useRef<HTMLLIElement | null>(null);
-  const [seen, setSeen] = useState(false);
   const data: MovableThing = {
     moves: { kind: 'gradient', name, index, moveTo: (place) => onMove(id, place) },
   };
@@ -113,17 +119,16 @@ const GradientTile = memo(function GradientTile({ id, name, index, to, on, onMov
     [setNodeRef],
   );
   useEffect(() => {
-    const observer = new IntersectionObserver((entries) => setSeen(entries.some((e) => e.isIntersecting)));
-    observer.observe(tile.current!);
-    return () => observer.disconnect();
-  }, []);
-  useEffect(() => {
     if (on) tile.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }, [on]);
   return (
     <li
       ref={ref}
-      className={clsx('w-32 shrink-0', isDragging && 'relative z-20 opacity-70')}
+      className={clsx(
+        // What is scrolled out of the window takes no part in what is painted; the focus reaches beyond a tile.
+        'w-32 shrink-0 [contain-intrinsic-height:auto_44px] [content-visibility:auto] [overflow-clip-margin:6px]',
+        isDragging && 'relative z-20 opacity-70',
+      )}
       style={{ transform: CSS.Translate.toString(transform), transition }}
       // By keyboard the settings of a gradient do it.
       {...pressesOf(listeners)}

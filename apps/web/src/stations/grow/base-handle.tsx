@@ -17,7 +17,6 @@ import { selectDocument, selectProject, selectSettledSystem, selectSystem } from
 import { type AppStore, useAppSelector } from '../../store/store.ts';
 import { mayPaint } from '../../store/use-live.ts';
 import { axisOf, shareAcross, useDrag } from '../../ui/use-drag.ts';
-import { along } from './along.ts';
 
 /** L* of an arrow key. */
 const STEP = 1;
@@ -88,8 +87,8 @@ export function BaseHandle({ resolved: { family, base }, shade, place, lit, on }
       onBlur={drag.onBlur}
       onClick={(event) => event.detail === 0 && open()}
       onKeyDown={drag.onKeyDown}
-      className="absolute top-[1px] left-0 z-10 flex -translate-x-1/2 cursor-ew-resize touch-none flex-col items-center gap-0.5 rounded-md"
-      style={{ transform: along(place) }}
+      className="absolute top-[1px] z-10 -ml-[13px] flex w-[26px] cursor-ew-resize touch-none flex-col items-center gap-0.5 rounded-md"
+      style={{ left: `${place}%` }}
     >
       <span
         className={clsx(

@@ -31,9 +31,6 @@ interface Mark {
   readonly strokes: Path2D;
 }
 
-/** What is painted reaches beyond the rail by so much, px: shades at its ends, what is selected at its top. */
-export const BEYOND = { x: 24, y: 6 };
-
 /** Of a shade's circle and the base's upright, px. */
 const CENTER = 18;
 const LIT = 28;
@@ -109,13 +106,12 @@ interface PaintedRail {
   readonly selection: Selection | null;
 }
 
-/** Paints shades at their places, the base last and so above the others, on a canvas that reaches {@link BEYOND} the rail. */
+/** Paints shades at their places, the base last and so above the others. */
 export function paintShades(
   context: CanvasRenderingContext2D,
   look: Look,
   { shades, stretch, selection }: PaintedRail,
 ): void {
-  context.clearRect(-BEYOND.x, -BEYOND.y, look.width + 2 * BEYOND.x, context.canvas.height);
   context.textAlign = 'center';
   let base: ResolvedShade | null = null;
   for (const shade of shades) {

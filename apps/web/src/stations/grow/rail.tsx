@@ -20,7 +20,6 @@ import { selectDocument, selectSystem, useProjectId } from '../../store/selector
 import { type AppStore, useAppSelector } from '../../store/store.ts';
 import { mayPaint } from '../../store/use-live.ts';
 import { PlainLink } from '../../ui/plain-link.tsx';
-import { along } from './along.ts';
 import { BaseHandle } from './base-handle.tsx';
 import { isLit, type LitStretch } from './lit-stretch.ts';
 import { MovingShades } from './moving-shades.tsx';
@@ -99,7 +98,7 @@ export const Rail = memo(function Rail({ family: familyId, stretch, index }: Rai
       >
         <span className="truncate">{name}</span>
       </Link>
-      <div className="@container relative h-[52px] contain-layout contain-style" data-axis>
+      <div className="relative h-[52px] contain-layout contain-style" data-axis>
         <LitLine stretch={stretch} />
         <Shades family={familyId} stretch={stretch} />
       </div>
@@ -209,8 +208,9 @@ const ShadePoint = memo(function ShadePoint({ to, onGo, name, shade, lit, on }: 
       onPointerEnter={({ currentTarget }) => {
         currentTarget.title = `${name} ${shade.label}  ${shade.css}  L* ${place.toFixed(1)}`;
       }}
-      className="absolute top-[3px] left-0 flex -translate-x-1/2 flex-col items-center gap-0.5 rounded-md"
-      style={{ transform: along(place) }}
+      // No transform: each of some thousand would be a part of what the browser lays out in layers with every frame.
+      className="absolute top-[3px] -ml-[15px] flex w-[30px] flex-col items-center gap-0.5 rounded-md"
+      style={{ left: `${place}%` }}
     >
       <span className="grid size-[30px] place-content-center">
         <span

@@ -20,7 +20,7 @@ export function WasHere({ family, shades }: { family: string; shades: readonly R
       {before.shades.map((shade) => (
         <span
           key={shade.label}
-          className="absolute top-[47px] h-[5px] w-2.5 -translate-x-1/2 rounded-[3px] border border-control"
+          className="absolute top-[47px] -ml-1.25 h-[5px] w-2.5 rounded-[3px] border border-control"
           style={{
             left: `${lightnessOfLuminance(luminance(shade))}%`,
             background: shade.css,

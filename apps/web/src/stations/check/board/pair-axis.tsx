@@ -4,14 +4,14 @@ import type { Link } from '@mint-lamp/core/document/links/link';
 import { linkName } from '@mint-lamp/core/document/naming/link-name';
 import { writeRoleName } from '@mint-lamp/core/document/naming/role-name';
 import { sameJson } from '@mint-lamp/core/document/same';
-import type { Measurement } from '@mint-lamp/core/judged/pairs/measurement';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import { besideInFamily } from '@mint-lamp/core/system/families/family-place';
 import { movedOnAxis } from '@mint-lamp/core/system/families/moved-on-axis';
 import { useStore } from 'react-redux';
 import { useEditing } from '../../../store/editing.ts';
-import { selectSystem, useSystem } from '../../../store/selectors.ts';
-import type { AppStore } from '../../../store/store.ts';
+import { inTurns } from '../../../store/in-turns.tsx';
+import { selectReadout, selectSystem, useSystem } from '../../../store/selectors.ts';
+import { type AppStore, useAppSelector } from '../../../store/store.ts';
 import { axisOf, shareAcross, useDrag } from '../../../ui/use-drag.ts';
 
 const placeOf = (color: Rgba) => lightnessOfLuminance(luminance(color));
@@ -19,13 +19,24 @@ const css = ({ r, g, b }: Rgba) => `rgb(${r} ${g} ${b})`;
 /** L* of an arrow key where there is no family to go along. */
 const STEP = 1;
 
+interface PairAxisProps {
+  /** Of the pair in the document. */
+  place: number;
+  /** Id of the theme. */
+  theme: string;
+}
+
 /**
  * Both colours of a pair on the light axis, with the stretch on which the text would pass. Either end is dragged, or
  * moved by the arrow keys, along its family; a plain colour freely.
  */
-export default function PairAxis({ measurement }: { measurement: Measurement }) {
-  const { text, ground, required, pair, theme, over } = measurement;
+export default inTurns(function PairAxis({ place, theme }: PairAxisProps) {
+  const measurement = useAppSelector(
+    (state) => selectReadout(state).measured.get(theme)?.measurements[place] ?? null,
+  );
   const system = useSystem();
+  if (!measurement) return null;
+  const { text, ground, required, pair, over } = measurement;
   const name = system.themes.get(theme)?.theme.name ?? '';
   if (!text || !ground || pair.exempt) return null;
   // On more than one colour, a text has to be darker than the darkest or lighter than the lightest by as much.
@@ -69,7 +80,7 @@ export default function PairAxis({ measurement }: { measurement: Measurement }) 
       </div>
     </figure>
   );
-}
+});
 
 const endsOf = (luminances: Float64Array): [number, number] => [
   luminances.reduce((a, b) => Math.min(a, b)),

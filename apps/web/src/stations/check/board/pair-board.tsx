@@ -2,7 +2,9 @@ import { groundName } from '@mint-lamp/core/document/naming/pair-name';
 import { roleNameIn } from '@mint-lamp/core/document/naming/role-name';
 import { sampleOf } from '@mint-lamp/core/judged/pairs/sample';
 import type { Readout } from '@mint-lamp/core/judged/readout/readout';
-import { type Ref, useCallback } from 'react';
+import { type ComponentProps, type Ref, useCallback } from 'react';
+import { inTurns } from '../../../store/in-turns.tsx';
+import { useReadout } from '../../../store/selectors.ts';
 import { useLongList } from '../../../ui/long-list.ts';
 import { useColumnsInView } from '../../../ui/wide-table.ts';
 import { useOffersAhead } from '../repair/use-offers-ahead.ts';
@@ -27,7 +29,7 @@ interface PairBoardProps {
 /** Pairs; of very many, those near the window, and of very many themes too. */
 export function PairBoard({ readout, before: was, rows, theme, open, label }: PairBoardProps) {
   const { document } = readout.system;
-  const { roles, pairs } = document;
+  const { roles } = document;
   const {
     list,
     rows: shown,
@@ -76,17 +78,14 @@ export function PairBoard({ readout, before: was, rows, theme, open, label }: Pa
               count={row.count}
             />
           ) : (
-            <PairRow
+            <RowInTurn
               key={row.key}
               ref={measure}
               index={index}
               count={rows.length}
-              measurements={rowAt(readout, row.place, count === 1 ? theme : null)}
-              was={was && rowAt(was, row.place, count === 1 ? theme : null)}
-              system={readout.system}
-              text={roleNameIn(roles, pairs[row.place]!.foreground)}
-              ground={groundName(document, pairs[row.place]!)}
-              words={sampleOf(document, pairs[row.place]!)}
+              place={row.place}
+              before={was}
+              theme={count === 1 ? theme : null}
               first={first}
               last={last}
               open={row.key === open}
@@ -98,6 +97,36 @@ export function PairBoard({ readout, before: was, rows, theme, open, label }: Pa
     </div>
   );
 }
+
+interface RowInTurnProps
+  extends Pick<
+    ComponentProps<typeof PairRow>,
+    'first' | 'last' | 'open' | 'index' | 'count' | 'place' | 'ref'
+  > {
+  /** How all was before what is proposed; null where nothing is. */
+  before: Readout | null;
+  /** The one theme that is shown; null for all. */
+  theme: string | null;
+}
+
+/** While an end of a pair is dragged, each row is drawn in its turn. */
+const RowInTurn = inTurns(function RowInTurn({ before, theme, ...row }: RowInTurnProps) {
+  const readout = useReadout();
+  const { document } = readout.system;
+  const pair = document.pairs[row.place];
+  if (!pair) return null;
+  return (
+    <PairRow
+      {...row}
+      measurements={rowAt(readout, row.place, theme)}
+      was={before && rowAt(before, row.place, theme)}
+      system={readout.system}
+      text={roleNameIn(document.roles, pair.foreground)}
+      ground={groundName(document, pair)}
+      words={sampleOf(document, pair)}
+    />
+  );
+});
 
 interface GroundHeadingProps {
   ref: Ref<HTMLLIElement> | undefined;

@@ -33,6 +33,8 @@ export const CELL_WIDTH = 240;
 export const NAME_WIDTH = 208;
 
 interface PairRowProps {
+  /** Of the pair in the document. */
+  place: number;
   /** In words: the text, and what it stands on. */
   text: string;
   ground: string;
@@ -67,7 +69,8 @@ function sameRow(a: PairRowProps, b: PairRowProps): boolean {
 }
 
 export const PairRow = memo(function PairRow(props: PairRowProps) {
-  const { text, ground, words, measurements, was, system, first, last, open, index, count, ref } = props;
+  const { place, text, ground, words, measurements, was, system } = props;
+  const { first, last, open, index, count, ref } = props;
   const whole = last - first + 1 === measurements.length;
   const { pair } = measurements[0]!;
   const { edit } = useEditing();
@@ -114,7 +117,7 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
         )}
       </div>
       <div className="min-w-0">
-        {open && <ThemeDetail measurements={measurements} system={system} words={words} />}
+        {open && <ThemeDetail {...{ place, measurements, system, words }} />}
         <div
           className="grid gap-3 narrow:grid-cols-1!"
           // Many columns have a fixed width: as wide as their content, each row would be laid out to learn its width.
@@ -151,14 +154,11 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
 
 /** The axis of the theme that is switched on, where it is among those shown, and where the text stands. */
 function ThemeDetail({
+  place,
   measurements,
   system,
   words,
-}: {
-  measurements: readonly Measurement[];
-  system: System;
-  words: string;
-}) {
+}: Pick<PairRowProps, 'place' | 'measurements' | 'system' | 'words'>) {
   const { theme } = useTheme();
   const measurement = measurements.find((one) => one.theme === theme.id) ?? measurements[0]!;
   return (
@@ -170,7 +170,7 @@ function ThemeDetail({
           words={words}
         />
       )}
-      <PairAxis measurement={measurement} />
+      <PairAxis place={place} theme={measurement.theme} />
     </>
   );
 }

@@ -2,7 +2,8 @@ import { sameJson } from '@mint-lamp/core/document/same';
 import { suggestions, type TextPlace } from '@mint-lamp/core/judged/pairs/suggested-pairs';
 import { useCallback, useMemo, useState } from 'react';
 import { newId, useEditing } from '../../../store/editing.ts';
-import { useProjectDocument, useTheme } from '../../../store/selectors.ts';
+import { selectProject, useTheme } from '../../../store/selectors.ts';
+import { useAppSelector } from '../../../store/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { part } from '../../../ui/part.tsx';
 import { Popover } from '../../../ui/popover.tsx';
@@ -13,7 +14,8 @@ const SuggestedPanel = part(() => import('./suggested-panel.tsx'));
 
 /** Pairs that names suggest and scenes show: all made at once, or seen one by one. */
 export function SuggestedPairs() {
-  const doc = useProjectDocument();
+  // Names and pairs decide, which nothing that is dragged changes.
+  const doc = useAppSelector((state) => selectProject(state).document);
   // Laid out once colours rest: what stands on what does not change with them.
   const theme = useResting(useTheme());
   const { edit } = useEditing();

@@ -3,7 +3,7 @@ import type { AlongGradient, Stretch } from '@mint-lamp/core/gradient/along-grad
 import { percentOf } from '@mint-lamp/core/gradient/model';
 import { clamp } from '@mint-lamp/core/numbers/clamp';
 import type { ResolvedGradient } from '@mint-lamp/core/system/gradients/resolved-gradient';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { useEditing } from '../../../store/editing.ts';
 import { inTurns } from '../../../store/in-turns.tsx';
 import { type Pointed, shareAcross, useDrag } from '../../../ui/use-drag.ts';
@@ -11,7 +11,9 @@ import type { BoxSize } from '../preview/purposes.ts';
 import { useAddStop } from '../use-add-stop.ts';
 import { useGradient } from '../use-gradient.ts';
 import { LANE, Lanes } from './lanes.tsx';
-import { Post, STRIP } from './post.tsx';
+import { MovingPosts } from './moving-posts.tsx';
+import { STRIP } from './painted-posts.ts';
+import { Post } from './post.tsx';
 import { PostMenu } from './post-menu.tsx';
 import { SideMarks } from './side-marks.tsx';
 import { samplesAlong, straightCss } from './straight.ts';
@@ -48,6 +50,7 @@ export function BenchAxis({ gradient: id, size, resolved, openStop, along, under
   const { length } = useLine(resolved, size);
   const places = stops.map((stop) => Math.round(percentOf(stop.places[0], length) * 100) / 100);
   const pointer = useTaking(resolved);
+  const standing = useRef<HTMLDivElement>(null);
   return (
     <figure aria-label="Strip and profile: lightness, chroma and hue along the gradient" className="m-0">
       <div className="grid grid-cols-[48px_1fr]">
@@ -64,19 +67,22 @@ export function BenchAxis({ gradient: id, size, resolved, openStop, along, under
                 <Strip gradient={id} size={size} />
                 <Profile gradient={id} size={size} />
               </div>
-              {stops.map((stop, i) => (
-                <Post
-                  key={stop.id}
-                  gradient={gradient.id}
-                  stop={stop}
-                  index={i}
-                  position={places[i]!}
-                  before={places[i - 1] ?? null}
-                  after={places[i + 1] ?? null}
-                  color={colors[i] ?? null}
-                  on={stop.id === openStop}
-                />
-              ))}
+              <MovingPosts gradient={id} {...{ length, openStop, standing }} />
+              <div ref={standing} className="pointer-events-none absolute inset-0">
+                {stops.map((stop, i) => (
+                  <Post
+                    key={stop.id}
+                    gradient={gradient.id}
+                    stop={stop}
+                    index={i}
+                    position={places[i]!}
+                    before={places[i - 1] ?? null}
+                    after={places[i + 1] ?? null}
+                    color={colors[i] ?? null}
+                    on={stop.id === openStop}
+                  />
+                ))}
+              </div>
               <SideMarks gradient={gradient} length={length} />
             </div>
           </PostMenu>

@@ -1,4 +1,3 @@
-import { rgb8ToOklch } from '@mint-lamp/core/color/gamut';
 import { movedTo, type Stop } from '@mint-lamp/core/document/gradients/gradient';
 import type { Link } from '@mint-lamp/core/document/links/link';
 import { linkName } from '@mint-lamp/core/document/naming/link-name';
@@ -14,12 +13,12 @@ import { addressOf } from '../../../addresses.ts';
 import { useEditing } from '../../../store/editing.ts';
 import { selectSystem, selectTheme, useProjectId } from '../../../store/selectors.ts';
 import type { AppStore } from '../../../store/store.ts';
+import { mayPaint } from '../../../store/use-live.ts';
 import { axisOf, shareAcross, useDrag } from '../../../ui/use-drag.ts';
-import { LANE } from './lanes.tsx';
+import { knobTop, SWATCH } from './painted-posts.ts';
 import { snapped } from './snapping.ts';
 
-/** Px of the strip's height, and within which a post goes to a place by itself. */
-export const STRIP = 40;
+/** Px within which a post goes to a place by itself. */
 const SNAP_PX = 5;
 
 interface PostProps {
@@ -52,7 +51,6 @@ export const Post = memo(function Post(props: PostProps) {
     const state = store.getState();
     return { families: selectSystem(state).families, roles: selectTheme(state).roles };
   };
-  const lightness = color ? rgb8ToOklch(color.r, color.g, color.b)[0] : 0;
 
   const along = useDrag({
     grip: axisOf,
@@ -63,6 +61,7 @@ export const Post = memo(function Post(props: PostProps) {
     },
     step: ({ dx, far }, last) =>
       dx ? Math.round(clamp((last ?? position) + dx * (far ? 5 : 1), 0, 100) * 10) / 10 : undefined,
+    isPainted: mayPaint,
     show: (place) => preview(place === null ? null : move(place)),
     make: (place) => edit(move(place)),
     onPress: select,
@@ -78,6 +77,7 @@ export const Post = memo(function Post(props: PostProps) {
     step: ({ dx, dy }) =>
       dx || !color ? undefined : stopStepped(walking(), stop.color, color, dy < 0 ? 'lighter' : 'darker'),
     same: sameJson,
+    isPainted: mayPaint,
     show: (link) => preview(link && relink(link)),
     make: (link) => edit(relink(link)),
     onPress: select,
@@ -114,22 +114,25 @@ export const Post = memo(function Post(props: PostProps) {
         onFocus={(event) => event.currentTarget.matches(':focus-visible') && select()}
         onKeyDown={onKeyDown}
         className={clsx(
-          'pointer-events-auto absolute top-0 h-full w-3 -translate-x-1/2 cursor-ew-resize touch-none rounded-[3px]',
+          'pointer-events-auto absolute top-0 -ml-1.5 h-full w-3 cursor-ew-resize touch-none rounded-[3px]',
           on && 'z-10',
         )}
       >
         <span
           aria-hidden
-          className={clsx('absolute inset-y-0 left-1/2 -translate-x-1/2 bg-main', on ? 'w-[3px]' : 'w-px')}
+          className={clsx(
+            'absolute inset-y-0 left-1/2 bg-main',
+            on ? '-ml-[1.5px] w-[3px]' : '-ml-[0.5px] w-px',
+          )}
         />
         <span
           aria-hidden
           data-specimen
           className={clsx(
-            'absolute left-1/2 -translate-x-1/2 rounded-[4px] border-2 border-[#ffffff] outline-1 outline-[#000000]',
-            on ? 'w-4.5 outline-2' : 'w-3',
+            'absolute left-1/2 rounded-[4px] border-2 border-[#ffffff] outline-1 outline-[#000000]',
+            on ? '-ml-2.25 w-4.5 outline-2' : '-ml-1.5 w-3',
           )}
-          style={{ top: 5, height: STRIP - 10, background: color?.css ?? undefined }}
+          style={{ top: SWATCH.top, height: SWATCH.height, background: color?.css ?? undefined }}
         />
       </button>
       {color && (
@@ -137,9 +140,9 @@ export const Post = memo(function Post(props: PostProps) {
           aria-hidden
           data-knob={index + 1}
           data-specimen
-          className="pointer-events-auto absolute z-20 size-4 -translate-1/2 cursor-ns-resize touch-none rounded-full border-2 border-[#ffffff] outline-1 outline-[#000000]"
+          className="pointer-events-auto absolute z-20 -mt-2 -ml-2 size-4 cursor-ns-resize touch-none rounded-full border-2 border-[#ffffff] outline-1 outline-[#000000]"
           style={{
-            top: STRIP + LANE.gap + (1 - lightness) * LANE.lightness,
+            top: knobTop(color),
             background: `rgb(${color.r} ${color.g} ${color.b})`,
           }}
           {...walk.pointer}

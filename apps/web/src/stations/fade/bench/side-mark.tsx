@@ -2,7 +2,7 @@ import { clamp } from '@mint-lamp/core/numbers/clamp';
 import clsx from 'clsx';
 import type { KeyboardEvent } from 'react';
 import { axisOf, shareAcross, useDrag } from '../../../ui/use-drag.ts';
-import { STRIP } from './post.tsx';
+import { STRIP } from './painted-posts.ts';
 import { snapped } from './snapping.ts';
 
 const SNAP_PX = 5;
@@ -58,7 +58,7 @@ export function SideMark(props: SideMarkProps) {
       {...drag.pointer}
       onBlur={drag.onBlur}
       onKeyDown={onKeyDown}
-      className="absolute z-20 grid size-[24px] -translate-x-1/2 cursor-ew-resize touch-none place-items-center rounded-[3px]"
+      className="absolute z-20 -ml-[12px] grid size-[24px] cursor-ew-resize touch-none place-items-center rounded-[3px]"
       style={{ left: `${position}%`, top: STRIP - 12 }}
     >
       <span

@@ -267,8 +267,8 @@ function Handle({ label, at, to, step, look, set, giveUp, isEnd = false, isCente
       onBlur={drag.onBlur}
       className={
         isCenter
-          ? 'absolute size-5 -translate-1/2 cursor-move touch-none rounded-full border-[5px] border-[#ffffff] bg-[#000000] outline-1 outline-[#000000]'
-          : 'absolute size-4 -translate-1/2 cursor-grab touch-none border-2 border-[#000000] bg-[#ffffff] outline-1 outline-[#ffffff]'
+          ? 'absolute -mt-2.5 -ml-2.5 size-5 cursor-move touch-none rounded-full border-[5px] border-[#ffffff] bg-[#000000] outline-1 outline-[#000000]'
+          : 'absolute -mt-2 -ml-2 size-4 cursor-grab touch-none border-2 border-[#000000] bg-[#ffffff] outline-1 outline-[#ffffff]'
       }
       style={{ left: at.x, top: at.y, borderRadius: isCenter ? undefined : isEnd ? 3 : 999 }}
     />

@@ -78,18 +78,18 @@ const Peg = memo(function Peg({ member, hex, hue, label, selected, onSelect, onD
       type="button"
       aria-label={label}
       aria-pressed={selected}
-      className="absolute top-0 z-[1] h-9 w-4 -translate-x-1/2 cursor-ew-resize touch-none"
+      className="absolute top-0 z-[1] -ml-2 h-9 w-4 cursor-ew-resize touch-none"
       style={{ left: `${(hue / 360) * 100}%` }}
       onFocus={() => onSelect(member)}
       {...drag.pointer}
       onKeyDown={drag.onKeyDown}
       onBlur={drag.onBlur}
     >
-      <span className="absolute top-0 left-1/2 h-7 w-px -translate-x-1/2 bg-[#000] outline outline-[#fff]" />
+      <span className="absolute top-0 left-1/2 -ml-[0.5px] h-7 w-px bg-[#000] outline outline-[#fff]" />
       <span
         className={clsx(
-          'absolute bottom-0 left-1/2 block -translate-x-1/2 border border-[#fff] outline outline-[#000]',
-          member ? 'h-3 w-2.5' : 'h-3.5 w-4',
+          'absolute bottom-0 left-1/2 block border border-[#fff] outline outline-[#000]',
+          member ? '-ml-1.25 h-3 w-2.5' : '-ml-2 h-3.5 w-4',
           selected && 'outline-2!',
         )}
         style={{ background: hex }}
