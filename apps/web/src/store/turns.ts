@@ -17,9 +17,11 @@ export interface Part {
 const BESIDE_MOVE_MS = 5;
 const WITHOUT_MOVE_MS = 10;
 /** What a move and a turn in one frame may come to, with everything, ms. */
-const TOGETHER_MS = 13;
+const TOGETHER_MS = 11;
+/** No turn comes to less. */
+const LEAST_MS = 0.5;
 /** How fast it is believed that a part takes less than was thought, and that it takes more: others may have interfered. */
-const LESS = 0.5;
+const LESS = 0.2;
 const MORE = 0.1;
 
 const learned = (known: number, now: number) => known + (now - known) * (now < known ? LESS : MORE);
@@ -157,7 +159,7 @@ export class Turns {
     }
     // Each its part of it by what was known of it.
     const known = parts.reduce((sum, part) => sum + this.costOf(part), 0);
-    const share = Math.max(0, all - (hasMoved ? this.painting : 0)) / known;
+    const share = Math.max(parts.length * LEAST_MS, all - (hasMoved ? this.painting : 0)) / known;
     for (const part of parts) {
       const now = this.costOf(part) * share;
       this.costs.set(part, this.costs.has(part) ? learned(this.costOf(part), now) : now);

@@ -10,6 +10,7 @@ import { useEditing } from '../../store/editing.ts';
 import { inTurns, READ_BOX } from '../../store/in-turns.tsx';
 import { selectDocument, useProjectId, useSystem, useTheme } from '../../store/selectors.ts';
 import type { AppStore } from '../../store/store.ts';
+import { mayPaint } from '../../store/use-live.ts';
 import { useSettled } from '../../store/use-settled.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
@@ -44,6 +45,8 @@ interface FadeBenchProps {
   openStop: string | null;
 }
 
+/** Ms between two turns of the axis whose posts are painted meanwhile. */
+const AXIS_EVERY = 200;
 /** Themes that are seen small beside the one that is switched on. */
 const MOST_BESIDE = 4;
 const BESIDE_SCALE = 0.34;
@@ -201,7 +204,8 @@ const Axis = inTurns(
     const resolved = useGradient(gradient);
     return resolved && <BenchAxis {...bench} {...{ gradient, resolved }} />;
   },
-  { box: '' },
+  // What moves on it is painted; where it may not be, it is drawn as often as it can be.
+  { box: '', every: () => (mayPaint() ? AXIS_EVERY : 0) },
 );
 
 const Stops = inTurns(function Stops({ gradient, openStop }: FadeBenchProps) {

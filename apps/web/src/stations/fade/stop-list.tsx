@@ -94,7 +94,14 @@ const StopRow = memo(function StopRow(props: StopRowProps) {
     (link) => edit(relink(link)),
   );
   return (
-    <li ref={drop.setNodeRef} className={clsx(drop.isOver && 'outline-2 outline-ring')}>
+    <li
+      ref={drop.setNodeRef}
+      className={clsx(
+        // Of sixty rows those in the window are painted; the focus reaches beyond a row.
+        '[contain-intrinsic-height:auto_38px] [content-visibility:auto] [overflow-clip-margin:6px]',
+        drop.isOver && 'outline-2 outline-ring',
+      )}
+    >
       <div className={clsx('flex items-center gap-2 py-1 pl-1', on && 'bg-pressed')}>
         <RouterLink
           to={addressOf(id, 'fade', gradient, stop.id)}

@@ -95,14 +95,12 @@ export const Post = memo(function Post(props: PostProps) {
     walk.onBlur();
   };
   return (
-    <div
-      data-post={stop.id}
-      className="pointer-events-none absolute inset-y-0"
-      style={{ left: `${position}%` }}
-    >
+    // As few things that are laid over each other as can be: the browser walks all of sixty posts with each move of one.
+    <>
       <button
         type="button"
         role="slider"
+        data-post={stop.id}
         aria-label={`Stop ${index + 1}`}
         aria-valuemin={0}
         aria-valuemax={100}
@@ -114,40 +112,40 @@ export const Post = memo(function Post(props: PostProps) {
         onFocus={(event) => event.currentTarget.matches(':focus-visible') && select()}
         onKeyDown={onKeyDown}
         className={clsx(
-          'pointer-events-auto absolute top-0 -ml-1.5 h-full w-3 cursor-ew-resize touch-none rounded-[3px]',
+          'pointer-events-auto absolute inset-y-0 -ml-1.5 grid w-3 cursor-ew-resize touch-none justify-items-center rounded-[3px]',
           on && 'z-10',
         )}
+        style={{ left: `${position}%` }}
       >
         <span
           aria-hidden
-          className={clsx(
-            'absolute inset-y-0 left-1/2 bg-main',
-            on ? '-ml-[1.5px] w-[3px]' : '-ml-[0.5px] w-px',
-          )}
+          className={clsx('col-start-1 row-start-1 h-full bg-main', on ? 'w-[3px]' : 'w-px')}
         />
         <span
           aria-hidden
           data-specimen
           className={clsx(
-            'absolute left-1/2 rounded-[4px] border-2 border-[#ffffff] outline-1 outline-[#000000]',
-            on ? '-ml-2.25 w-4.5 outline-2' : '-ml-1.5 w-3',
+            'col-start-1 row-start-1 self-start rounded-[4px] border-2 border-[#ffffff] outline-1 outline-[#000000]',
+            on ? 'w-4.5 outline-2' : 'w-3',
           )}
-          style={{ top: SWATCH.top, height: SWATCH.height, background: color?.css ?? undefined }}
+          style={{ marginTop: SWATCH.top, height: SWATCH.height, background: color?.css ?? undefined }}
         />
       </button>
       {color && (
         <span
           aria-hidden
+          data-post={stop.id}
           data-knob={index + 1}
           data-specimen
           className="pointer-events-auto absolute z-20 -mt-2 -ml-2 size-4 cursor-ns-resize touch-none rounded-full border-2 border-[#ffffff] outline-1 outline-[#000000]"
           style={{
+            left: `${position}%`,
             top: knobTop(color),
             background: `rgb(${color.r} ${color.g} ${color.b})`,
           }}
           {...walk.pointer}
         />
       )}
-    </div>
+    </>
   );
 });
