@@ -22,7 +22,11 @@ function sharesOf(parts: readonly Parts[]): string {
 }
 
 const at = async (what: Locator) => {
-  await what.first().scrollIntoViewIfNeeded();
+  // What comes into the window is laid out then, and may move what it was scrolled for.
+  for (let i = 0; i < 2; i++) {
+    await what.first().scrollIntoViewIfNeeded();
+    await page.waitForTimeout(sized(300, 50));
+  }
   const { x, y, width, height } = (await what.first().boundingBox())!;
   return { x: x + width / 2, y: y + height / 2 };
 };
@@ -122,12 +126,25 @@ async function drag(
   // Until all that follows behind the opening has come.
   await page.waitForTimeout(sized(6000, 300));
   const { x, y } = await at(hold());
+  const hasMoved = await hold()
+    .first()
+    .evaluateHandle((element) => {
+      const told = { moved: false };
+      const observer = new MutationObserver(() => {
+        told.moved = true;
+      });
+      // Where many stand close to each other, its neighbour may have been taken.
+      observer.observe(element.parentElement!, { attributes: true, subtree: true });
+      return told;
+    });
   await page.mouse.move(x, y);
   await page.mouse.down();
   await page.keyboard.down('Alt');
   const move = (i: number) => page.mouse.move(x + across * Math.sin(i / 7), y + down * Math.sin(i / 7));
   // Some moves first, so that the figures are not those of code that the browser has not compiled yet.
   await costs(page, move, 40);
+  // A press that missed would be measured as a drag that costs nothing.
+  if (!SMALL) await page.waitForFunction(({ moved }) => moved, hasMoved);
   const { all } = await costs(page, move, 80);
   const moves = 300;
   const frames = await tracedFrames(browser, page, move, moves);

@@ -196,6 +196,40 @@ test('the plane of lightness and chroma is moved on by mouse and keys; codes are
   await expect(plane).toBeVisible();
 });
 
+test('a drag on the plane that goes by grey keeps its hue, shown and made, and nothing of it is left when it is given back', async ({
+  page,
+  open,
+}) => {
+  await open('grow/deepwater');
+  const lamp = page.getByRole('complementary', { name: 'Lamp' });
+  await lamp.getByRole('button', { name: 'Lightness and chroma as a plane' }).click();
+  const plane = lamp.getByRole('slider', { name: 'Lightness and chroma' });
+  const hue = lamp.getByRole('slider', { name: 'Hue' });
+  const code = lamp.getByLabel('Any CSS colour');
+  await expect(hue).toHaveAttribute('aria-valuetext', '210.3°');
+  const box = (await plane.boundingBox())!;
+  const to = (x: number, y: number) => page.mouse.move(box.x + x, box.y + y, { steps: 3 });
+  await to(40, 60);
+  await page.mouse.down();
+  await to(-30, 60);
+  await expect(code).toHaveValue(/^#([0-9a-f]{2})\1\1$/);
+  await expect(hue).toHaveAttribute('aria-valuetext', '210.3°');
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(code).toHaveValue('#0b5f6b');
+  await to(40, 60);
+  await page.mouse.down();
+  await to(-30, 60);
+  await page.mouse.up();
+  await expect(plane).toHaveAttribute('aria-valuetext', /chroma 0\.000$/);
+  await expect(code).toHaveValue(/^#([0-9a-f]{2})\1\1$/);
+  await expect(hue).toHaveAttribute('aria-valuetext', '210.3°');
+  // By whatever has a chroma again it is that hue.
+  for (let i = 0; i < 20; i++) await plane.press('ArrowRight');
+  await expect(hue).toHaveAttribute('aria-valuetext', '210.3°');
+  await expect(plane).toHaveAttribute('aria-valuetext', /chroma 0\.100$/);
+});
+
 test('notes on a colour and on a pair are counted while they are open', async ({
   page,
   open,

@@ -23,6 +23,8 @@ export const knobTop = ({ r, g, b }: { r: number; g: number; b: number }): numbe
 
 /** What posts look like here and now: px of the axis and of 1 rem, and the colour of their lines. */
 export interface PostLook {
+  /** Where the axis begins in the window, px: boxes stand on whole pixels of the screen. */
+  readonly left: number;
   readonly width: number;
   readonly height: number;
   readonly rem: number;
@@ -30,6 +32,7 @@ export interface PostLook {
 }
 
 export const lookOf = (axis: HTMLElement): PostLook => ({
+  left: axis.getBoundingClientRect().left,
   width: axis.clientWidth,
   height: axis.clientHeight,
   rem: Number.parseFloat(getComputedStyle(document.documentElement).fontSize),
@@ -75,13 +78,19 @@ export function paintPosts(
     const { color } = post;
     if (!color) continue;
     const { r, g, b } = color;
-    const [x, y, radius] = [at(post), knobTop(color), look.rem / 2];
+    const radius = look.rem / 2;
+    const x = snapped(look, at(post) - radius) + radius;
+    const y = Math.round(knobTop(color) - radius) + radius;
     disc(context, x, y, radius + 1, '#000000');
     disc(context, x, y, radius, '#ffffff');
     disc(context, x, y, radius - SWATCH.line, `rgb(${r} ${g} ${b})`);
   }
   context.restore();
 }
+
+/** Px of the axis at the whole pixel of the screen at which the edge of a box is painted. */
+const snapped = ({ left }: PostLook, x: number): number =>
+  (Math.round((left + x) * devicePixelRatio) - Math.round(left * devicePixelRatio)) / devicePixelRatio;
 
 function disc(context: CanvasRenderingContext2D, x: number, y: number, radius: number, color: string): void {
   context.beginPath();
@@ -92,17 +101,19 @@ function disc(context: CanvasRenderingContext2D, x: number, y: number, radius: n
 
 function paintPost(
   context: CanvasRenderingContext2D,
-  { height, rem, main }: PostLook,
+  look: PostLook,
   { color, on }: PaintedPost,
   x: number,
 ): void {
   const line = on ? 3 : 1;
-  context.fillStyle = main;
-  context.fillRect(x - line / 2, 0, line, height);
-  const width = (on ? 1.125 : 0.75) * rem;
+  context.fillStyle = look.main;
+  context.fillRect(snapped(look, x - line / 2), 0, line, look.height);
+  const half = ((on ? 1.125 : 0.75) * look.rem) / 2;
+  const left = snapped(look, x - half);
+  const width = snapped(look, x + half) - left;
   const box = (by: number, radius: number, fill: string) => {
     context.beginPath();
-    context.roundRect(x - width / 2 - by, SWATCH.top - by, width + 2 * by, SWATCH.height + 2 * by, radius);
+    context.roundRect(left - by, SWATCH.top - by, width + 2 * by, SWATCH.height + 2 * by, radius);
     context.fillStyle = fill;
     context.fill();
   };

@@ -112,7 +112,7 @@ export const Post = memo(function Post(props: PostProps) {
         onFocus={(event) => event.currentTarget.matches(':focus-visible') && select()}
         onKeyDown={onKeyDown}
         className={clsx(
-          'pointer-events-auto absolute inset-y-0 -ml-1.5 grid w-3 cursor-ew-resize touch-none justify-items-center rounded-[3px]',
+          'pointer-events-auto absolute inset-y-0 -ml-1.5 grid w-3 cursor-ew-resize touch-none grid-cols-[100%] justify-items-center rounded-[3px]',
           on && 'z-10',
         )}
         style={{ left: `${position}%` }}
