@@ -1,4 +1,5 @@
 import { useLayoutEffect, useRef, useState } from 'react';
+import { whenScrolled } from './when-scrolled.ts';
 
 /** Px beyond the window on either side that count as seen: what is scrolled to stands already. */
 const AHEAD = 300;
@@ -16,7 +17,7 @@ export function useSeenAcross<E extends HTMLElement>(items: unknown) {
   useLayoutEffect(() => {
     const { current } = row;
     if (!current) return;
-    const look = () => {
+    return whenScrolled(current, () => {
       const { left, right } = current.getBoundingClientRect();
       const all = [...current.querySelectorAll('li')];
       const isNear = (item: HTMLLIElement) => {
@@ -26,15 +27,7 @@ export function useSeenAcross<E extends HTMLElement>(items: unknown) {
       const first = all.findIndex(isNear);
       const last = all.findLastIndex(isNear);
       setSeen((old) => (old.first === first && old.last === last ? old : { first, last }));
-    };
-    look();
-    const observer = new ResizeObserver(look);
-    observer.observe(current);
-    current.addEventListener('scroll', look, { passive: true });
-    return () => {
-      observer.disconnect();
-      current.removeEventListener('scroll', look);
-    };
+    });
   }, [items]);
   return { row, seen };
 }

@@ -1,4 +1,5 @@
 import { useLayoutEffect, useRef, useState } from 'react';
+import { whenScrolled } from './when-scrolled.ts';
 
 /** Columns up to so many are drawn whole. */
 const FEW = 5;
@@ -21,20 +22,12 @@ export function useColumnsInView<T extends HTMLElement>(count: number, width: nu
   useLayoutEffect(() => {
     const frame = inside.current?.closest<HTMLElement>('[data-scroller]');
     if (whole || !frame) return;
-    const look = () => {
+    return whenScrolled(frame, () => {
       const at = (x: number) => Math.floor((x - offset) / width);
       const first = Math.max(0, at(frame.scrollLeft + offset) - BESIDE);
       const last = Math.min(count - 1, at(frame.scrollLeft + frame.clientWidth) + BESIDE);
       setView((old) => (old.first === first && old.last === last ? old : { first, last }));
-    };
-    look();
-    const observer = new ResizeObserver(look);
-    observer.observe(frame);
-    frame.addEventListener('scroll', look, { passive: true });
-    return () => {
-      observer.disconnect();
-      frame.removeEventListener('scroll', look);
-    };
+    });
   }, [count, width, offset, whole]);
   return { inside, ...(whole ? { first: 0, last: count - 1 } : view) };
 }

@@ -25,6 +25,7 @@ export const knobTop = ({ r, g, b }: { r: number; g: number; b: number }): numbe
 export interface PostLook {
   /** Where the axis begins in the window, px: boxes stand on whole pixels of the screen. */
   readonly left: number;
+  readonly top: number;
   readonly width: number;
   readonly height: number;
   readonly rem: number;
@@ -33,6 +34,7 @@ export interface PostLook {
 
 export const lookOf = (axis: HTMLElement): PostLook => ({
   left: axis.getBoundingClientRect().left,
+  top: axis.getBoundingClientRect().top,
   width: axis.clientWidth,
   height: axis.clientHeight,
   rem: Number.parseFloat(getComputedStyle(document.documentElement).fontSize),
@@ -68,7 +70,12 @@ export function paintPosts(
   context.save();
   context.beginPath();
   const [top, height] = [-POST_BEYOND.y, look.height + 2 * POST_BEYOND.y];
-  if (isAsMany) for (const x of changed) context.rect(Math.floor(x - reach), top, 2 * reach + 1, height);
+  if (isAsMany)
+    for (const x of changed) {
+      // On whole pixels: what is cut through one is seen at its edge.
+      const left = snapped(look.left, x - reach);
+      context.rect(left, top, snapped(look.left, x + reach) - left, height);
+    }
   else context.rect(-reach, top, look.width + 2 * reach, height);
   context.clip();
   context.clearRect(-reach, top, look.width + 2 * reach, height);
@@ -79,18 +86,20 @@ export function paintPosts(
     if (!color) continue;
     const { r, g, b } = color;
     const radius = look.rem / 2;
-    const x = snapped(look, at(post) - radius) + radius;
-    const y = Math.round(knobTop(color) - radius) + radius;
-    disc(context, x, y, radius + 1, '#000000');
+    const x = snapped(look.left, at(post) - radius) + radius;
+    const y = snapped(look.top, knobTop(color) - radius) + radius;
+    disc(context, x, y, radius + whole(1), '#000000');
     disc(context, x, y, radius, '#ffffff');
-    disc(context, x, y, radius - SWATCH.line, `rgb(${r} ${g} ${b})`);
+    disc(context, x, y, radius - whole(SWATCH.line), `rgb(${r} ${g} ${b})`);
   }
   context.restore();
 }
 
-/** Px of the axis at the whole pixel of the screen at which the edge of a box is painted. */
-const snapped = ({ left }: PostLook, x: number): number =>
-  (Math.round((left + x) * devicePixelRatio) - Math.round(left * devicePixelRatio)) / devicePixelRatio;
+/** Px from where an axis begins at the whole pixel of the screen at which the edge of a box is painted. */
+const snapped = (begins: number, at: number): number =>
+  (Math.round((begins + at) * devicePixelRatio) - Math.round(begins * devicePixelRatio)) / devicePixelRatio;
+/** Px of a line that is as many whole pixels of the screen wide as fit. */
+const whole = (line: number): number => Math.floor(line * devicePixelRatio) / devicePixelRatio;
 
 function disc(context: CanvasRenderingContext2D, x: number, y: number, radius: number, color: string): void {
   context.beginPath();
@@ -107,18 +116,21 @@ function paintPost(
 ): void {
   const line = on ? 3 : 1;
   context.fillStyle = look.main;
-  context.fillRect(snapped(look, x - line / 2), 0, line, look.height);
+  const edge = snapped(look.left, x - line / 2);
+  context.fillRect(edge, 0, snapped(look.left, x + line / 2) - edge, look.height);
   const half = ((on ? 1.125 : 0.75) * look.rem) / 2;
-  const left = snapped(look, x - half);
-  const width = snapped(look, x + half) - left;
-  const box = (by: number, radius: number, fill: string) => {
+  const left = snapped(look.left, x - half);
+  const width = snapped(look.left, x + half) - left;
+  const top = snapped(look.top, SWATCH.top);
+  const height = snapped(look.top, SWATCH.top + SWATCH.height) - top;
+  const fillSwatch = (by: number, radius: number, fill: string) => {
     context.beginPath();
-    context.roundRect(left - by, SWATCH.top - by, width + 2 * by, SWATCH.height + 2 * by, radius);
+    context.roundRect(left - by, top - by, width + 2 * by, height + 2 * by, radius);
     context.fillStyle = fill;
     context.fill();
   };
-  const outline = on ? 2 : 1;
-  box(outline, SWATCH.radius + outline, '#000000');
-  box(0, SWATCH.radius, '#ffffff');
-  if (color) box(-SWATCH.line, SWATCH.radius - SWATCH.line, color.css);
+  const outline = whole(on ? 2 : 1);
+  fillSwatch(outline, SWATCH.radius + outline, '#000000');
+  fillSwatch(0, SWATCH.radius, '#ffffff');
+  if (color) fillSwatch(-whole(SWATCH.line), SWATCH.radius - SWATCH.line, color.css);
 }
