@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
+import { seen } from '../support/painted.ts';
 import { saveData } from '../support/saved-data.ts';
 import { axeFaults, expect, expectSaved, onServer, send, test } from '../support/test.ts';
 
@@ -41,6 +42,13 @@ test('several cells are picked by keys and by mouse: moved, filled, copied, past
   await open('assign');
   const start = cell(page, 'text.main', 'Day sailing');
   await start.focus();
+  // The ring goes round all of it, the sample at its left included.
+  const { data, width, height } = await seen(start);
+  const at = (x: number, y: number) =>
+    [...data.subarray((y * width + x) * 4, (y * width + x) * 4 + 3)].join();
+  const [top, left] = [at(width - 20, 1), at(1, Math.floor(height / 2))];
+  expect([left, at(20, 1)]).toEqual([top, top]);
+  expect(at(4, Math.floor(height / 2))).not.toBe(top);
   await page.keyboard.press('Shift+ArrowDown');
   await page.keyboard.press('Shift+ArrowRight');
   const bar = page.getByRole('toolbar', { name: 'Picked cells' });

@@ -101,7 +101,7 @@ function OpenFrame({ onOpen }: FrameProps) {
       >
         <Where />
         <TopBar />
-        <div className="col-span-2 min-w-0 narrow:col-span-1">
+        <div className="isolate col-span-2 min-w-0 narrow:col-span-1">
           <Readout />
           {isOnlySeen && <ReadOnlyLine />}
           {reader && <SeenLine />}

@@ -24,7 +24,7 @@ export function TopBar() {
   const name = useAppSelector((state) => selectDocument(state).name);
   if (useNarrow()) return <NarrowTopBar name={name} />;
   return (
-    <header className="col-span-2 flex min-w-0 items-center gap-3 border-b border-hair bg-raised px-3">
+    <header className="isolate col-span-2 flex min-w-0 items-center gap-3 border-b border-hair bg-raised px-3">
       <Link to="/" aria-label="All projects" data-help="projects" className="shrink-0 rounded-md p-0.5">
         <Mark className="size-7" />
       </Link>
@@ -48,7 +48,7 @@ export function TopBar() {
 function NarrowTopBar({ name }: { name: string }) {
   const [open, setOpen] = useState(false);
   return (
-    <header className="flex min-w-0 flex-wrap items-center gap-x-1 border-b border-hair bg-raised px-2 py-1.5">
+    <header className="isolate flex min-w-0 flex-wrap items-center gap-x-1 border-b border-hair bg-raised px-2 py-1.5">
       <Link to="/" aria-label="All projects" data-help="projects" className="shrink-0 rounded-md p-0.5">
         <Mark className="size-7" />
       </Link>

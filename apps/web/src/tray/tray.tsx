@@ -30,7 +30,7 @@ export function Tray({ height }: { height: TrayHeight }) {
       data-help="tray"
       aria-label="Tray"
       tabIndex={-1}
-      className="relative col-span-2 flex min-h-0 min-w-0 items-start gap-3 border-t border-hair bg-sunken px-3 outline-none narrow:col-span-1 narrow:min-h-40 narrow:flex-col narrow:gap-1 narrow:pb-2"
+      className="relative isolate col-span-2 flex min-h-0 min-w-0 items-start gap-3 border-t border-hair bg-sunken px-3 outline-none narrow:col-span-1 narrow:min-h-40 narrow:flex-col narrow:gap-1 narrow:pb-2"
     >
       <TrayEdge height={height} />
       <div className="flex shrink-0 items-center gap-1 pt-4.5 narrow:pt-3">

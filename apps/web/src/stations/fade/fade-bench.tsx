@@ -102,8 +102,8 @@ function Bench({ gradient: gradientId, openStop, resolved, trial, onTrial }: Ben
     if (edit({ type: 'addGradient', gradient: copy, index })) navigate(addressOf(id, 'fade', copy.id));
   };
   return (
-    <section aria-label={rests.gradient.name} className="flex flex-col gap-3 px-5 pb-5">
-      <div className="grid grid-cols-[minmax(0,1fr)_148px] narrow:grid-cols-1 gap-4">
+    <section aria-label={rests.gradient.name} className="flex flex-col gap-3 px-5 pb-5 *:isolate">
+      <div className="relative z-1 grid grid-cols-[minmax(0,1fr)_148px] narrow:grid-cols-1 gap-4">
         <div className="grid min-h-43 place-items-center">
           <Large
             {...{ gradient: gradientId, purpose, box, size, over }}
@@ -195,8 +195,7 @@ const Large = inTurns(
       </Preview>
     );
   },
-  // Handles may reach beyond the preview, and lie above what is below it.
-  { box: 'relative z-1 grid w-full place-items-center' },
+  { box: 'grid w-full place-items-center' },
 );
 
 const Axis = inTurns(

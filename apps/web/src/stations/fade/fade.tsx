@@ -64,7 +64,7 @@ export default function Fade() {
     if (open && stop) dispatch(selected({ kind: 'stop', gradient: open, stop }));
   }, [dispatch, open, stop]);
   return (
-    <div className="flex min-h-full flex-col">
+    <div className="flex min-h-full flex-col *:isolate">
       <PageHeader
         title="Fade"
         help="fade"

@@ -40,7 +40,7 @@ export default function Grow() {
     else if (familyId) dispatch(selected({ kind: 'base', family: familyId }));
   }, [dispatch, familyId, shade]);
   return (
-    <div className="flex min-h-full flex-col">
+    <div className="flex min-h-full flex-col *:isolate">
       <PageHeader
         title="Grow"
         help="grow"

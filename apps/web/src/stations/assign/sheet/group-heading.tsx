@@ -54,7 +54,7 @@ export const GroupHeading = memo(function GroupHeading(props: GroupHeadingProps)
       data-index={index}
       aria-rowindex={index + 2}
       style={{ transform: CSS.Translate.toString(sorted.transform), transition: sorted.transition }}
-      className={clsx('group/row', sorted.isDragging && 'relative z-20')}
+      className={clsx('group/row isolate', sorted.isDragging && 'relative z-20')}
     >
       <th scope="rowgroup" className="sticky left-0 z-1 bg-ground pt-3 pb-0.5 text-left font-normal">
         {!still && (

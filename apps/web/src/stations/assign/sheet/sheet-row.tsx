@@ -121,7 +121,11 @@ export const SheetRow = memo(function SheetRow(props: SheetRowProps) {
       aria-rowindex={index + 2}
       id={`role-${role.id}`}
       style={{ transform: CSS.Translate.toString(sorted.transform), transition: sorted.transition }}
-      className={clsx('group/row', lit ? 'bg-pressed' : 'bg-ground', sorted.isDragging && 'relative z-20')}
+      className={clsx(
+        'group/row isolate',
+        lit ? 'bg-pressed' : 'bg-ground',
+        sorted.isDragging && 'relative z-20',
+      )}
     >
       <th
         scope="row"

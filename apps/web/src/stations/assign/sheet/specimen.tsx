@@ -28,7 +28,7 @@ export const Specimen = memo(function Specimen({ use, css, on, text, words }: Sp
     <span
       aria-hidden
       data-specimen
-      className="relative flex h-full shrink-0 items-center overflow-hidden px-2"
+      className="flex h-full shrink-0 items-center overflow-hidden px-2"
       style={{ width: PAGE_WIDTH, background: use === 'ground' ? (css ?? undefined) : (on ?? undefined) }}
     >
       {css === null ? <span className="h-px w-full border-t-2 border-dashed border-fail" /> : null}

@@ -88,7 +88,7 @@ export const PairRow = memo(function PairRow(props: PairRowProps) {
       aria-setsize={count}
       aria-label={name}
       className={clsx(
-        'grid grid-cols-[176px_1fr] gap-3 narrow:grid-cols-1 border-t border-hair py-3',
+        'isolate grid grid-cols-[176px_1fr] gap-3 narrow:grid-cols-1 border-t border-hair py-3',
         open ? 'bg-sunken' : 'bg-ground',
       )}
     >

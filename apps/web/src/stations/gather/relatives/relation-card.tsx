@@ -125,7 +125,7 @@ export const RelationCard = memo(function RelationCard({ source, row }: Relation
   );
 
   return (
-    <li aria-label={name} className="min-w-0 border-t border-hair py-3">
+    <li aria-label={name} className="isolate min-w-0 border-t border-hair py-3">
       <RelationHead row={row} />
       <ul className="flex h-16 overflow-hidden rounded-md border border-hair">
         {hexes.map((hex, i) => {

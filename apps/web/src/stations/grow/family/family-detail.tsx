@@ -60,7 +60,7 @@ export const FamilyDetail = inTurns(function FamilyDetail({ family: id, ground, 
       aria-label={name}
       className="mt-3 grid grid-cols-[1fr_300px] narrow:grid-cols-1 gap-5 border-t border-hair bg-raised px-5 py-4 [contain-intrinsic-size:auto_560px] [content-visibility:auto]"
     >
-      <div className="min-w-0">
+      <div className="min-w-0 *:isolate">
         <div className="mb-3 flex flex-wrap items-end gap-x-3 gap-y-2">
           <TextField
             label="Family"
@@ -75,7 +75,7 @@ export const FamilyDetail = inTurns(function FamilyDetail({ family: id, ground, 
         <OfItsShades family={id} />
         <Curves family={id} />
       </div>
-      <div className="flex min-w-0 flex-col gap-3">
+      <div className="flex min-w-0 flex-col gap-3 *:isolate">
         <GrowthPanel family={id} growth={growth} ground={ground} grownOn={grownOn ?? null} />
         <Recipes family={id} name={name} onTry={onTry} />
       </div>
