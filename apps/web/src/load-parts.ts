@@ -2,6 +2,7 @@ import type { ComponentType } from 'react';
 import { toast } from 'sonner';
 import type { CheckViewId } from './addresses.ts';
 import { lineIsCostly } from './fetching/line.ts';
+import type { JobName } from './jobs/job-list.ts';
 import { fetchedPart } from './ui/fetched-part.ts';
 import { yieldTurn } from './ui/turns.ts';
 
@@ -35,13 +36,23 @@ const inTime = <T>(load: () => Promise<T>): Promise<T> =>
     }),
   );
 
+/** What a station has done in a worker as soon as it is there; the worker is made while the station is fetched. */
+const FIRST_JOBS: Partial<Record<keyof typeof LOADERS, JobName>> = { deliver: 'writeFile' };
+
+async function expectFirstJob(name: keyof typeof LOADERS): Promise<void> {
+  const job = FIRST_JOBS[name];
+  if (job) await (await import('./jobs/run-job.ts')).expectJob(job);
+}
+
 /**
  * Fetches a station for its route. The router waits for it before it draws: a view that said it was waiting would
  * stay for a third of a second, however soon the part is there.
  */
-export const station = (name: keyof typeof LOADERS) => async () => ({
-  Component: (await inTime(LOADERS[name])).default,
-});
+export const station = (name: keyof typeof LOADERS) => async () => {
+  // What cannot be had now is had when it is run.
+  void expectFirstJob(name).catch(() => {});
+  return { Component: (await inTime(LOADERS[name])).default };
+};
 
 /** The pages of Check's views, by their files. */
 const CHECK_PAGES = import.meta.glob<View>('./stations/check/*/*-page.tsx');

@@ -21,9 +21,9 @@ async function load(name: JobName): Promise<Job<unknown, unknown>> {
 
 const api = {
   ready: () => true,
-  /** Loads every job, so that they run also when the server is away. */
-  async loadAll(): Promise<void> {
-    await Promise.all(Object.values(JOBS).map((part) => part()));
+  /** Loads a job that will be run in a moment, or every job, so that they run also when the server is away. */
+  async load(name?: JobName): Promise<void> {
+    await Promise.all((name ? [JOBS[name]] : Object.values(JOBS)).map((part) => part()));
   },
   async run(name: JobName, input: unknown, onProgress: (share: number) => void): Promise<unknown> {
     calledOff = false;

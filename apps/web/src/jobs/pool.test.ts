@@ -7,7 +7,7 @@ class FakeWorker implements PoolWorker {
   broken = new Promise<never>(() => {});
   terminated = false;
   calledOff = 0;
-  loaded = false;
+  loaded: string[] = [];
   private stop: () => void = () => {};
   constructor(loads: boolean) {
     this.ready = loads ? Promise.resolve() : Promise.reject(new Error('no script'));
@@ -29,8 +29,9 @@ class FakeWorker implements PoolWorker {
     });
     return `${name} of ${input}`;
   }
-  async loadAll() {
-    this.loaded = true;
+  async load(name = 'all') {
+    if (failures-- > 0) throw new Error('no part');
+    this.loaded.push(name);
   }
   callOff() {
     this.calledOff++;
@@ -90,7 +91,33 @@ describe('jobs', () => {
     const result = fate(jobs.run('work', 1));
     await vi.advanceTimersByTimeAsync(200);
     expect(await result).toBe('work of 1');
-    expect(workers.map(({ loaded }) => loaded)).toEqual([true]);
+    expect(workers.map(({ loaded }) => loaded)).toEqual([['all']]);
+  });
+
+  it('run in a worker that is on its way for them, which has all others loaded later', async () => {
+    const jobs = pool(2);
+    const expected = jobs.warm('work');
+    const result = jobs.run('work', 1);
+    await vi.advanceTimersByTimeAsync(200);
+    await expected;
+    expect(await result).toBe('work of 1');
+    await jobs.warm();
+    expect(workers.map(({ loaded }) => loaded)).toEqual([['work', 'all']]);
+  });
+
+  it('run in another worker where the one that was on its way could not be made, or lacks a part', async () => {
+    const jobs = pool(1);
+    loads = () => false;
+    await jobs.warm();
+    expect(workers.map(({ terminated }) => terminated)).toEqual([true]);
+    loads = () => true;
+    failures = 1;
+    await jobs.warm();
+    expect(workers.map(({ terminated }) => terminated)).toEqual([true, true]);
+    const result = jobs.run('work', 2);
+    await vi.advanceTimersByTimeAsync(200);
+    expect(await result).toBe('work of 2');
+    expect(workers).toHaveLength(3);
   });
 
   it('tell their progress', async () => {

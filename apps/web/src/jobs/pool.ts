@@ -4,8 +4,8 @@ import { JobCalledOff, JobError } from './job.ts';
 export interface PoolWorker {
   /** Resolves when its script runs; rejects when that could not be loaded. */
   readonly ready: Promise<unknown>;
-  /** Loads every job into the worker. */
-  loadAll(): Promise<unknown>;
+  /** Loads a job into the worker, or every job where none is named. */
+  load(name?: string): Promise<unknown>;
   /** Rejects when the worker breaks down; never resolves. */
   readonly broken: Promise<never>;
   run(
@@ -59,6 +59,8 @@ export class JobPool {
   private readonly waiting: Entry[] = [];
   private readonly running = new Set<Entry>();
   private readonly idle: PoolWorker[] = [];
+  /** One that is made before there is work for it; null while there is none. */
+  private coming: Promise<void> | null = null;
 
   constructor(options: PoolOptions) {
     this.options = { graceMs: 250, retryMs: [300, 1000, 3000], ...options };
@@ -78,15 +80,35 @@ export class JobPool {
     });
   }
 
-  /** Has an idle worker ready with all jobs loaded, if that can be had now. */
-  async warm(): Promise<void> {
-    if (this.idle.length) return;
+  /** Has an idle worker ready with a job loaded, or with all jobs where none is named, if that can be had now. */
+  async warm(name?: string): Promise<void> {
+    if (!this.idle.length)
+      await (this.coming ??= this.make().then((made) => {
+        this.coming = null;
+        if (made) this.idle.push(made);
+      }));
+    const worker = this.idle.at(-1);
+    if (!worker) return;
+    try {
+      await Promise.race([worker.load(name), worker.broken]);
+    } catch {
+      // What could not be fetched stays missing in it.
+      const at = this.idle.indexOf(worker);
+      if (at === -1) return;
+      this.idle.splice(at, 1);
+      worker.terminate();
+    }
+  }
+
+  /** A new worker whose script runs; null where that cannot be had. */
+  private async make(): Promise<PoolWorker | null> {
     const worker = this.options.createWorker();
     try {
-      await Promise.race([worker.ready.then(() => worker.loadAll()), worker.broken]);
-      this.idle.push(worker);
+      await Promise.race([worker.ready, worker.broken]);
+      return worker;
     } catch {
       worker.terminate();
+      return null;
     }
   }
 
@@ -123,18 +145,14 @@ export class JobPool {
 
   /** A worker whose script runs. */
   private async workerFor(entry: Entry): Promise<PoolWorker> {
+    await this.coming;
     const kept = this.idle.pop();
     if (kept) return kept;
     for (const pause of [0, ...this.options.retryMs]) {
       if (pause) await wait(pause);
       if (entry.over) throw new JobCalledOff();
-      const worker = this.options.createWorker();
-      try {
-        await Promise.race([worker.ready, worker.broken]);
-        return worker;
-      } catch {
-        worker.terminate();
-      }
+      const worker = await this.make();
+      if (worker) return worker;
     }
     throw new JobError(
       'The part of Mint Lamp that does this could not be loaded. Is the server there? Try again.',

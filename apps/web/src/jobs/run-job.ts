@@ -26,7 +26,7 @@ function createWorker(): PoolWorker {
   };
   return {
     ready: remote.ready(),
-    loadAll: () => remote.loadAll(),
+    load: (name) => remote.load(name as JobName | undefined),
     broken: failed,
     run: (name, input, transfer, onProgress) =>
       remote.run(
@@ -55,3 +55,6 @@ export const runJob = <N extends JobName>(
 
 /** Has a worker ready with every job loaded into it: then they run also when the server is away. */
 export const loadJobsAhead = (): Promise<void> => pool.warm();
+
+/** Has a worker ready for a job that will be run in a moment. */
+export const expectJob = (name: JobName): Promise<void> => pool.warm(name);

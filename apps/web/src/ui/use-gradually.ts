@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 
 /**
  * The first of some items, more of them with every frame until all are there: so that many that come at once are drawn
@@ -12,7 +12,8 @@ export function useGradually<T>(items: readonly T[], perFrame = 32): readonly T[
       setCount(Math.max(perFrame, items.length));
       return;
     }
-    const frame = requestAnimationFrame(() => setCount(count + perFrame));
+    // Going to another page is a transition, and would wait until all are there if these came before it.
+    const frame = requestAnimationFrame(() => startTransition(() => setCount(count + perFrame)));
     return () => cancelAnimationFrame(frame);
   }, [more, count, items.length, perFrame]);
   return more ? items.slice(0, count) : items;

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { SceneThumb } from '../../scene/scene-thumb.tsx';
@@ -20,6 +21,8 @@ const LEAST_TILE = 172;
 const GAP = 12;
 /** Themes that are stacked in a tile; with more, each scene has a row of its own. */
 const STACKED = 2;
+/** Pages of rows that are drawn with a frame: what is pressed meanwhile need not wait for a row of twelve. */
+const AT_ONCE = 2;
 
 /** Every scene, small and live, in the themes that are seen. A press opens one large. */
 export function SceneOverview() {
@@ -29,8 +32,8 @@ export function SceneOverview() {
   const filter = useSeenThrough();
   const { element, width } = useSize<HTMLUListElement>();
   const rows = themes.length > STACKED;
-  // A row has a page of every theme: one with each frame.
-  const drawn = useGradually(SCENES, rows ? 1 : SCENES.length);
+  const pages = useMemo(() => SCENES.flatMap((scene) => themes.map(() => scene)), [themes]);
+  const drawn = useGradually(pages, rows ? AT_ONCE : pages.length).length;
   // Where there is room the tiles grow, and not the rows.
   const most = Math.ceil(SCENES.length / 2);
   const columns = rows ? 1 : Math.max(1, Math.min(most, Math.floor((width + GAP) / (LEAST_TILE + GAP))));
@@ -58,7 +61,7 @@ export function SceneOverview() {
         style={{ gap: GAP, gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
       >
         {width > 0 &&
-          drawn.map((scene) => (
+          SCENES.slice(0, Math.ceil(drawn / themes.length)).map((scene, row) => (
             <li key={scene.id} data-scene={scene.id}>
               <Link
                 to={addressOf(id, 'stage', scene.id)}
@@ -66,16 +69,20 @@ export function SceneOverview() {
                 title={`${scene.name}: ${scene.says}`}
               >
                 <span className={rows ? 'flex flex-wrap gap-3' : 'flex flex-col gap-1'} style={{ filter }}>
-                  {themes.map((theme) => (
-                    <SceneThumb
-                      key={theme.theme.id}
-                      theme={theme}
-                      Draw={scene.Draw}
-                      page={Math.max(scene.width, 640)}
-                      width={tile}
-                      height={height}
-                    />
-                  ))}
+                  {themes.map((theme, i) =>
+                    row * themes.length + i < drawn ? (
+                      <SceneThumb
+                        key={theme.theme.id}
+                        theme={theme}
+                        Draw={scene.Draw}
+                        page={Math.max(scene.width, 640)}
+                        width={tile}
+                        height={height}
+                      />
+                    ) : (
+                      <span key={theme.theme.id} style={{ width: tile, height }} />
+                    ),
+                  )}
                 </span>
                 <span className="block pt-1 text-sm">
                   <span className="font-semibold">{scene.name}</span>

@@ -12,7 +12,6 @@ import { memo, type Ref, useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf } from '../../../addresses.ts';
 import { useThemeSwitch } from '../../../kinds/themes/use-theme-switch.ts';
-import NotesOn from '../../../notes/notes-on.tsx';
 import { useEditing } from '../../../store/editing.ts';
 import { useProjectId, useReadout, useTheme } from '../../../store/selectors.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -27,6 +26,7 @@ import { Sample } from './sample.tsx';
 const UnderTextEditor = part(() => import('../under-text/under-text-editor.tsx'));
 const PairAxis = part(() => import('./pair-axis.tsx'), <div className="h-22" />);
 const WaysList = part(() => import('../repair/ways-list.tsx'));
+const NotesOn = part(() => import('../../../notes/notes-on.tsx'));
 
 /** Px of a theme's column with the gap after it, and of the column of names with its gap. */
 export const CELL_WIDTH = 240;
