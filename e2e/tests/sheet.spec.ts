@@ -42,6 +42,9 @@ test('several cells are picked by keys and by mouse: moved, filled, copied, past
   await open('assign');
   const start = cell(page, 'text.main', 'Day sailing');
   await start.focus();
+  // Reached by a key, whatever was used before.
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Shift+Tab');
   // The ring goes round all of it, the sample at its left included.
   const { data, width, height } = await seen(start);
   const at = (x: number, y: number) =>

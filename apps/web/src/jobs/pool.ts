@@ -82,11 +82,13 @@ export class JobPool {
 
   /** Has an idle worker ready with a job loaded, or with all jobs where none is named, if that can be had now. */
   async warm(name?: string): Promise<void> {
-    if (!this.idle.length)
-      await (this.coming ??= this.make().then((made) => {
+    if (!this.idle.length) {
+      this.coming ??= this.make().then((made) => {
         this.coming = null;
         if (made) this.idle.push(made);
-      }));
+      });
+      await this.coming;
+    }
     const worker = this.idle.at(-1);
     if (!worker) return;
     try {

@@ -1,4 +1,3 @@
-import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
 import { SceneThumb } from '../../scene/scene-thumb.tsx';
@@ -32,8 +31,9 @@ export function SceneOverview() {
   const filter = useSeenThrough();
   const { element, width } = useSize<HTMLUListElement>();
   const rows = themes.length > STACKED;
-  const pages = useMemo(() => SCENES.flatMap((scene) => themes.map(() => scene)), [themes]);
-  const drawn = useGradually(pages, rows ? AT_ONCE : pages.length).length;
+  const pages = SCENES.flatMap((scene) => themes.map(() => scene));
+  const come = useGradually(rows ? pages : [], AT_ONCE).length;
+  const drawn = rows ? come : pages.length;
   // Where there is room the tiles grow, and not the rows.
   const most = Math.ceil(SCENES.length / 2);
   const columns = rows ? 1 : Math.max(1, Math.min(most, Math.floor((width + GAP) / (LEAST_TILE + GAP))));
