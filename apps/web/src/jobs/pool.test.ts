@@ -105,6 +105,16 @@ describe('jobs', () => {
     expect(workers.map(({ loaded }) => loaded)).toEqual([['work', 'all']]);
   });
 
+  it('that are expected while all workers are at work get none of their own', async () => {
+    const jobs = pool(1);
+    const result = jobs.run('work', 1);
+    await vi.advanceTimersByTimeAsync(10);
+    await jobs.warm('work');
+    await vi.advanceTimersByTimeAsync(200);
+    expect(await result).toBe('work of 1');
+    expect(workers).toHaveLength(1);
+  });
+
   it('run in another worker where the one that was on its way could not be made, or lacks a part', async () => {
     const jobs = pool(1);
     loads = () => false;

@@ -83,6 +83,8 @@ export class JobPool {
   /** Has an idle worker ready with a job loaded, or with all jobs where none is named, if that can be had now. */
   async warm(name?: string): Promise<void> {
     if (!this.idle.length) {
+      // The job will have to wait for a worker that is there.
+      if (name !== undefined && this.running.size >= this.options.size) return;
       this.coming ??= this.make().then((made) => {
         this.coming = null;
         if (made) this.idle.push(made);

@@ -103,6 +103,7 @@ function Bench({ gradient: gradientId, openStop, resolved, trial, onTrial }: Ben
   };
   return (
     <section aria-label={rests.gradient.name} className="flex flex-col gap-3 px-5 pb-5 *:isolate">
+      {/* Handles may reach beyond the preview, and lie above what is below it. */}
       <div className="relative z-1 grid grid-cols-[minmax(0,1fr)_148px] narrow:grid-cols-1 gap-4">
         <div className="grid min-h-43 place-items-center">
           <Large
