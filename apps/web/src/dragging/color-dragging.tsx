@@ -5,12 +5,11 @@ import {
   DndContext,
   type DragEndEvent,
   DragOverlay,
+  type DroppableContainer,
   KeyboardSensor,
   type Over,
-  PointerSensor,
   pointerWithin,
   rectIntersection,
-  TouchSensor,
   useDraggable,
   useDroppable,
   useSensor,
@@ -18,10 +17,11 @@ import {
 } from '@dnd-kit/core';
 import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
 import type { Link } from '@mint-lamp/core/document/links/link';
-import { type PointerEventHandler, type ReactNode, type TouchEventHandler, useState } from 'react';
+import { type PointerEventHandler, type ReactNode, type TouchEventHandler, useRef, useState } from 'react';
 import { selectDocument } from '../store/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { ColorChip } from '../ui/color-chip.tsx';
+import { FingerSensor, NearPointerSensor } from './sensors.ts';
 
 /** What a place that takes a colour does with one dropped on it. */
 export interface DropPlace {
@@ -50,6 +50,10 @@ const dataOf = (thing: Thing) =>
   (thing?.data.current ?? {}) as Partial<DropPlace & MovableThing & CarriedLink>;
 const movesOf = (thing: Thing) => dataOf(thing).moves;
 
+/** Over what a thing is let go. The event's own `over` is drawn a step later, so it may be what came before. */
+const underLast = ({ collisions }: DragEndEvent): DroppableContainer | null =>
+  collisions?.[0]?.data?.droppableContainer ?? null;
+
 /** Makes a place take colours from the tray. `isOver` is true while one hangs over it. */
 export function useColorDrop(id: string, take: DropPlace['take'], takeLink?: DropPlace['takeLink']) {
   return useDroppable({ id, data: { take, ...(takeLink && { takeLink }) } satisfies DropPlace });
@@ -68,20 +72,6 @@ export function useLinkDrag(id: string, carries: CarriedLink['carries'] | null) 
   return { ref: setNodeRef, ...pressesOf(listeners), isDragging };
 }
 
-/** The way in for mouse and pen; a finger has one of its own. */
-class NearPointerSensor extends PointerSensor {
-  static override activators: typeof PointerSensor.activators = [
-    {
-      eventName: 'onPointerDown',
-      handler(event, options) {
-        return (
-          event.nativeEvent.pointerType !== 'touch' && PointerSensor.activators[0]!.handler(event, options)
-        );
-      },
-    },
-  ];
-}
-
 /** Of what begins a drag, what is no key. */
 export const pressesOf = (listeners: ReturnType<typeof useDraggable>['listeners']) => ({
   onPointerDown: listeners?.onPointerDown as PointerEventHandler | undefined,
@@ -96,15 +86,16 @@ const screenReaderInstructions = {
 export function ColorDragging({ children }: { children: ReactNode }) {
   const tray = useAppSelector((state) => selectDocument(state).tray);
   const [dragged, setDragged] = useState<Active | null>(null);
+  const putAt = useRef<DroppableContainer | null>(null);
   const sensors = useSensors(
     useSensor(NearPointerSensor, { activationConstraint: { distance: 6 } }),
     // A finger rests first, so that lists can still be scrolled by it.
-    useSensor(TouchSensor, { activationConstraint: { delay: 220, tolerance: 8 } }),
+    useSensor(FingerSensor, { activationConstraint: { delay: 220, tolerance: 8 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const swatch = tray.find((item) => item.id === dragged?.id);
   const seen = dataOf(dragged).carries?.color ?? swatch?.color;
-  const nameOf = (thing: Active | Over) =>
+  const nameOf = (thing: Active | Over | DroppableContainer) =>
     movesOf(thing)?.name ??
     dataOf(thing).carries?.name ??
     tray.find((item) => item.id === thing.id)?.name ??
@@ -113,12 +104,17 @@ export function ColorDragging({ children }: { children: ReactNode }) {
     onDragStart: ({ active }) => `${nameOf(active)} is picked up.`,
     onDragOver: ({ active, over }) =>
       over ? `${nameOf(active)} is over ${nameOf(over)}.` : `${nameOf(active)} is over nothing.`,
-    onDragEnd: ({ active, over }) =>
-      over ? `${nameOf(active)} is put down at ${nameOf(over)}.` : `${nameOf(active)} stays where it was.`,
+    onDragEnd: ({ active }) =>
+      putAt.current
+        ? `${nameOf(active)} is put down at ${nameOf(putAt.current)}.`
+        : `${nameOf(active)} stays where it was.`,
     onDragCancel: ({ active }) => `${nameOf(active)} stays where it was.`,
   };
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
+  const onDragEnd = (event: DragEndEvent) => {
     setDragged(null);
+    const { active } = event;
+    const over = underLast(event);
+    putAt.current = over;
     const [moved, at] = [movesOf(active), movesOf(over)];
     if (moved) {
       if (at && at.kind === moved.kind && at.index !== moved.index) moved.moveTo(at.index);
