@@ -1,7 +1,10 @@
+import type { ResolvedTheme } from '@mint-lamp/core/system/resolve';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../addresses.ts';
-import { SceneThumb } from '../../scene/scene-thumb.tsx';
-import { SCENES } from '../../scene/scenes.ts';
+import { Echoes } from '../../scene/echoes.ts';
+import { SceneThumb, ThumbEcho } from '../../scene/scene-thumb.tsx';
+import { SCENES, type Scene } from '../../scene/scenes.ts';
 import { useProjectId } from '../../store/selectors.ts';
 import { PageHeader } from '../../ui/page-header.tsx';
 import { useGradually } from '../../ui/use-gradually.ts';
@@ -21,7 +24,7 @@ const GAP = 12;
 /** Themes that are stacked in a tile; with more, each scene has a row of its own. */
 const STACKED = 2;
 /** Pages of rows that are drawn with a frame: what is pressed meanwhile need not wait for a row of twelve. */
-const AT_ONCE = 2;
+const AT_ONCE = 4;
 
 /** Every scene, small and live, in the themes that are seen. A press opens one large. */
 export function SceneOverview() {
@@ -69,20 +72,13 @@ export function SceneOverview() {
                 title={`${scene.name}: ${scene.says}`}
               >
                 <span className={rows ? 'flex flex-wrap gap-3' : 'flex flex-col gap-1'} style={{ filter }}>
-                  {themes.map((theme, i) =>
-                    row * themes.length + i < drawn ? (
-                      <SceneThumb
-                        key={theme.theme.id}
-                        theme={theme}
-                        Draw={scene.Draw}
-                        page={Math.max(scene.width, 640)}
-                        width={tile}
-                        height={height}
-                      />
-                    ) : (
-                      <span key={theme.theme.id} style={{ width: tile, height }} />
-                    ),
-                  )}
+                  <InThemes
+                    scene={scene}
+                    themes={themes}
+                    come={drawn - row * themes.length}
+                    width={tile}
+                    height={height}
+                  />
                 </span>
                 <span className="block pt-1 text-sm">
                   <span className="font-semibold">{scene.name}</span>
@@ -94,4 +90,27 @@ export function SceneOverview() {
       <ArtworkTiles />
     </>
   );
+}
+
+interface InThemesProps {
+  scene: Scene;
+  themes: readonly ResolvedTheme[];
+  /** How many of them have come yet. */
+  come: number;
+  width: number;
+  height: number;
+}
+
+/** A scene in every theme: drawn in the first, whose page the others show in their own colours. */
+function InThemes({ scene, themes, come, width, height }: InThemesProps) {
+  const [echoes] = useState(() => new Echoes());
+  return themes.map((theme, i) => {
+    const small = { theme, width, height, page: Math.max(scene.width, 640) };
+    if (i >= come) return <span key={theme.theme.id} style={{ width, height }} />;
+    return i ? (
+      <ThumbEcho key={theme.theme.id} {...small} echoes={echoes} />
+    ) : (
+      <SceneThumb key={`first ${theme.theme.id}`} {...small} Draw={scene.Draw} echoes={echoes} />
+    );
+  });
 }
