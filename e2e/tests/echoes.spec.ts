@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectSaved, test } from '../support/test.ts';
+import { axeFaults, expect, expectSaved, test } from '../support/test.ts';
 
 /** What the pages of each scene consist of, without the colours of their roots, and the grounds they are painted in. */
 const pagesOf = (page: Page) =>
@@ -63,5 +63,18 @@ test('a scene is the same in all themes, whatever becomes of it and of them', as
   await page.keyboard.press('Escape');
   await goOn('stage');
   await expectSameInAll(page, 3, 2);
+  // Each says its theme there, at the same place in every row; the link is the scene's alone.
+  const places = await page
+    .locator('[data-scene]')
+    .evaluateAll((rows) =>
+      rows.map((row) =>
+        [...row.querySelectorAll('.scene')].map((one) => one.getBoundingClientRect().x).join(),
+      ),
+    );
+  expect(new Set(places).size).toBe(1);
+  const table = page.locator('[data-scene=table]');
+  await expect(table).toContainText(/Day sailing.*Night sailing.*Dusk/);
+  await expect(table.getByRole('link', { name: 'Table', exact: true })).toBeVisible();
+  expect(await axeFaults(page)).toEqual([]);
   await expectSaved(page);
 });

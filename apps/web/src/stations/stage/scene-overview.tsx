@@ -21,6 +21,9 @@ const ALL = SCENES.map(({ id }) => id);
 /** px that a tile has at least, and between two. */
 const LEAST_TILE = 172;
 const GAP = 12;
+/** The same of the pages in a row, and at most. */
+const LEAST_IN_ROW = 120;
+const MOST_IN_ROW = 320;
 /** Themes that are stacked in a tile; with more, each scene has a row of its own. */
 const STACKED = 2;
 /** Pages of rows that are drawn with a frame: what is pressed meanwhile need not wait for a row of twelve. */
@@ -39,10 +42,11 @@ export function SceneOverview() {
   const drawn = rows ? come : pages.length;
   // Where there is room the tiles grow, and not the rows.
   const most = Math.ceil(SCENES.length / 2);
-  const columns = rows ? 1 : Math.max(1, Math.min(most, Math.floor((width + GAP) / (LEAST_TILE + GAP))));
-  const tile = rows
-    ? Math.max(120, Math.floor((width - 112 - GAP * (themes.length - 1)) / themes.length))
-    : Math.floor((width - GAP * (columns - 1)) / columns);
+  const room = (least: number) => Math.max(1, Math.floor((width + GAP) / (least + GAP)));
+  const columns = rows ? 1 : Math.min(most, room(LEAST_TILE));
+  // In every row a theme has the same place, and lines are as long as each other.
+  const abreast = rows ? Math.ceil(themes.length / Math.ceil(themes.length / room(LEAST_IN_ROW))) : columns;
+  const tile = Math.min(rows ? MOST_IN_ROW : width, Math.floor((width - GAP * (abreast - 1)) / abreast));
   const height = Math.round(tile * (themes.length === 1 ? 0.78 : 0.6));
   return (
     <>
@@ -68,16 +72,24 @@ export function SceneOverview() {
             <li key={scene.id} data-scene={scene.id}>
               <Link
                 to={addressOf(id, 'stage', scene.id)}
-                className={rows ? 'flex items-center gap-3' : 'block'}
+                className={rows ? 'flex flex-col-reverse gap-1' : 'block'}
                 title={`${scene.name}: ${scene.says}`}
               >
-                <span className={rows ? 'flex flex-wrap gap-3' : 'flex flex-col gap-1'} style={{ filter }}>
+                <span
+                  className={rows ? 'grid' : 'flex flex-col gap-1'}
+                  style={
+                    rows
+                      ? { gap: GAP, gridTemplateColumns: `repeat(${abreast}, ${tile}px)`, filter }
+                      : { filter }
+                  }
+                >
                   <InThemes
                     scene={scene}
                     themes={themes}
                     come={drawn - row * themes.length}
                     width={tile}
                     height={height}
+                    named={rows}
                   />
                 </span>
                 <span className="block pt-1 text-sm">
@@ -99,18 +111,27 @@ interface InThemesProps {
   come: number;
   width: number;
   height: number;
+  /** Whether each says which theme it is. */
+  named: boolean;
 }
 
 /** A scene in every theme: drawn in the first, whose page the others show in their own colours. */
-function InThemes({ scene, themes, come, width, height }: InThemesProps) {
+function InThemes({ scene, themes, come, width, height, named }: InThemesProps) {
   const [echoes] = useState(() => new Echoes());
-  return themes.map((theme, i) => {
+  const pages = themes.map((theme, i) => {
     const small = { theme, width, height, page: Math.max(scene.width, 640) };
-    if (i >= come) return <span key={theme.theme.id} style={{ width, height }} />;
+    if (i >= come) return <span key={theme.theme.id} className="block" style={{ width, height }} />;
     return i ? (
       <ThumbEcho key={theme.theme.id} {...small} echoes={echoes} />
     ) : (
       <SceneThumb key={`first ${theme.theme.id}`} {...small} Draw={scene.Draw} echoes={echoes} />
     );
   });
+  if (!named) return pages;
+  return themes.map(({ theme: { id, name } }, i) => (
+    <span key={id} aria-hidden className="block min-w-0">
+      {pages[i]}
+      <span className="block truncate text-sm text-quiet">{name}</span>
+    </span>
+  ));
 }
