@@ -118,20 +118,20 @@ interface InThemesProps {
 /** A scene in every theme: drawn in the first, whose page the others show in their own colours. */
 function InThemes({ scene, themes, come, width, height, named }: InThemesProps) {
   const [echoes] = useState(() => new Echoes());
-  const pages = themes.map((theme, i) => {
-    const small = { theme, width, height, page: Math.max(scene.width, 640) };
-    if (i >= come) return <span key={theme.theme.id} className="block" style={{ width, height }} />;
-    return i ? (
-      <ThumbEcho key={theme.theme.id} {...small} echoes={echoes} />
-    ) : (
-      <SceneThumb key={`first ${theme.theme.id}`} {...small} Draw={scene.Draw} echoes={echoes} />
+  return themes.map((theme, i) => {
+    const small = { theme, width, height, echoes, page: Math.max(scene.width, 640) };
+    const { id, name } = theme.theme;
+    return (
+      <span key={id} aria-hidden className="block min-w-0">
+        {i >= come ? (
+          <span className="block" style={{ width, height }} />
+        ) : i ? (
+          <ThumbEcho {...small} />
+        ) : (
+          <SceneThumb {...small} Draw={scene.Draw} />
+        )}
+        {named && <span className="block truncate text-sm text-quiet">{name}</span>}
+      </span>
     );
   });
-  if (!named) return pages;
-  return themes.map(({ theme: { id, name } }, i) => (
-    <span key={id} aria-hidden className="block min-w-0">
-      {pages[i]}
-      <span className="block truncate text-sm text-quiet">{name}</span>
-    </span>
-  ));
 }
